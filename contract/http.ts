@@ -1,0 +1,113 @@
+import { z } from 'zod';
+import type { RecordedEvent, Stage } from '../core/job/index.ts';
+import type { Vehicle } from '../core/vehicle/index.ts';
+import { count, id } from './primitives.ts';
+
+/** What every failed request answers with. */
+export interface ErrorReply {
+  readonly error: {
+    readonly code: string;
+    readonly message: string;
+    /** Field path → what is wrong with it. */
+    readonly fields: Readonly<Record<string, string>>;
+    readonly wouldHelp: string;
+  };
+}
+
+/** The answer to a command: every event that the sender had not seen, its own among them. */
+export interface CommandReply {
+  readonly jobId: string;
+  readonly version: number;
+  readonly events: readonly RecordedEvent[];
+  /** True when this command's id had been taken before, and nothing changed now. */
+  readonly repeated: boolean;
+}
+
+/** A whole job: its log. The state is what `replay` makes of it. */
+export interface JobReply {
+  readonly jobId: string;
+  readonly version: number;
+  readonly events: readonly RecordedEvent[];
+}
+
+/** One line of a list of jobs. */
+export interface JobSummary {
+  readonly id: string;
+  readonly number: number;
+  readonly vehicleId: string;
+  readonly plate: string;
+  readonly name: string;
+  readonly status: 'open' | 'closed';
+  readonly stage: Stage;
+  readonly openedAt: string;
+  readonly lastAt: string;
+  readonly lastWords: string;
+  readonly lastBy: string;
+  readonly reading: number;
+  readonly readingUnit: 'km' | 'mi' | 'h';
+  readonly decision: string;
+  readonly itemsOff: number;
+  readonly held: boolean;
+}
+
+/** A page of a list; `next` is the key to ask for the page after, null at the end. */
+export interface Page<T> {
+  readonly rows: readonly T[];
+  readonly next: string | null;
+}
+
+/** A vehicle with its past jobs. */
+export interface VehicleFile {
+  readonly vehicle: Vehicle;
+  readonly jobs: readonly JobSummary[];
+}
+
+/** A stretch of the day on one vehicle's line in the Bay. */
+export interface BayStretch {
+  readonly kind: 'hands-on' | 'wait' | 'part';
+  readonly from: string;
+  readonly to: string;
+  readonly words: string;
+}
+
+/** One vehicle in the Bay. */
+export interface BayLine {
+  readonly job: JobSummary;
+  readonly stretches: readonly BayStretch[];
+  /** What the job waits for, in words; empty when it waits for hands. */
+  readonly waitsFor: string;
+}
+
+/** The Bay. */
+export interface BayReply {
+  readonly now: string;
+  readonly lines: readonly BayLine[];
+}
+
+/** A person who can be picked at the bench. */
+export const person = z.strictObject({ id, name: z.string(), role: z.enum(['lead', 'technician', 'apprentice', 'owner']), bay: z.string() });
+/** The type of {@link person}. */
+export type Person = z.infer<typeof person>;
+
+/** A stocked part, gasket, cleaner or coolant. `counted` is what was counted; use by jobs is subtracted when shown. */
+export const stockItem = z.strictObject({
+  id, name: z.string(), partNumber: z.string(), kind: z.enum(['gasket', 'seal', 'part', 'cleaner', 'coolant', 'screw']), place: z.string(),
+  counted: count.min(0), priceMinor: count.min(0),
+});
+/** The type of {@link stockItem}, with what is left now. */
+export type StockItem = z.infer<typeof stockItem> & { readonly left: number };
+
+/** The shop's settings. */
+export const settings = z.strictObject({ shopName: z.string(), currency: z.string().min(1).max(8), ratePerHourMinor: count.min(0) });
+/** The type of {@link settings}. */
+export type Settings = z.infer<typeof settings>;
+
+/** Query of a list of vehicles. */
+export const vehicleQuery = z.strictObject({ q: z.string().max(200).default(''), after: z.string().max(400).optional(), limit: z.coerce.number().int().min(1).max(100).default(50) });
+/** Query of a list of jobs. */
+export const jobQuery = z.strictObject({
+  status: z.enum(['open', 'closed', 'all']).default('all'), vehicleId: id.optional(), before: z.coerce.number().int().optional(),
+  limit: z.coerce.number().int().min(1).max(100).default(50),
+});
+/** Query of a job's log from a version on. */
+export const sinceQuery = z.strictObject({ since: z.coerce.number().int().min(0).default(0) });

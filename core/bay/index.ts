@@ -1,0 +1,3 @@
+export { fitInto } from './fits.ts';
+export type { Fit, Task } from './fits.ts';
+export { nextTask, waitsFor } from './tasks.ts';

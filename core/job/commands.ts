@@ -1,0 +1,100 @@
+import type { Procedure } from '../procedure/index.ts';
+import type { Wrench } from '../torque/index.ts';
+import type { MeterReading, Vehicle } from '../vehicle/index.ts';
+import type { EventData, JobEvent } from './events.ts';
+import type { When } from './types.ts';
+
+/** A typed amount is sent as it was typed, so that one rule in core judges it for everybody. */
+type Typed<K extends keyof EventData, Computed extends keyof EventData[K], Text> = Omit<EventData[K], Computed> & Text;
+
+/** Every command and what it holds. */
+export interface CommandData {
+  'open-job': { readonly vehicleId: string; readonly reading: MeterReading; readonly readingReason: string; readonly complaint: string };
+  'correct-reading': EventData['reading-corrected'];
+  'tell-history': EventData['history-told'];
+  'note-symptom': EventData['symptom-noted'];
+  'strike-symptom': EventData['symptom-struck'];
+  'read-code': EventData['code-read'];
+  'read-codes-out': { readonly when: When };
+  'do-check': EventData['check-done'];
+  decide: EventData['decision-made'];
+  'pin-procedure': { readonly procedureId: string };
+  'tick-need': EventData['need-ticked'];
+  'acknowledge-caution': EventData['caution-acknowledged'];
+  'add-item': EventData['item-added'];
+  'add-constraint': EventData['constraint-added'];
+  'remove-item': EventData['item-removed'];
+  'remark-item': EventData['item-remarked'];
+  'plug-opening': EventData['opening-plugged'];
+  'unplug-opening': EventData['opening-unplugged'];
+  'put-back-item': EventData['item-put-back'];
+  'confirm-connector': EventData['connector-confirmed'];
+  'leave-off-item': EventData['item-left-off'];
+  /** An empty `torqueText` with method by feel records the stated choice. */
+  'tighten-bolt': Typed<'bolt-tightened', 'torque' | 'nm' | 'wrench' | 'final', { readonly torqueText: string; readonly wrenchId: string }>;
+  'place-object': EventData['object-placed'];
+  'take-object-out': EventData['object-taken-out'];
+  'record-finding': EventData['finding-recorded'];
+  'attach-picture': EventData['picture-attached'];
+  'weigh-can': Typed<'can-weighed', 'grams' | 'beforeG' | 'afterG', { readonly beforeText: string; readonly afterText: string }>;
+  'do-pass': EventData['pass-done'];
+  'start-timer': EventData['timer-started'];
+  'end-timer': EventData['timer-ended'];
+  'decide-seal': EventData['seal-decided'];
+  'record-coolant': Typed<'coolant-recorded', 'quantity' | 'litres', { readonly amountText: string }>;
+  'check-level': EventData['level-checked'];
+  'start-run': { readonly id: string; readonly recipeId: string };
+  'advance-run': EventData['run-advanced'];
+  'close-run': EventData['run-closed'];
+  'take-measurement': EventData['measurement-taken'];
+  'record-proof': EventData['proof-recorded'];
+  'use-part': EventData['part-used'];
+  'make-note': EventData['note-made'];
+  'pass-stage': EventData['stage-passed'];
+  'hand-over': EventData['handed-over'];
+  'reopen-job': EventData['job-reopened'];
+  undo: { readonly expected: string };
+}
+
+/** The name of a command. */
+export type CommandType = keyof CommandData;
+
+/** A command without its envelope. */
+export type CommandBody = { readonly [K in CommandType]: { readonly type: K; readonly data: CommandData[K] } }[CommandType];
+
+/** A command as sent: its own id, when and by whom, and the job version that the person saw. */
+export type Command = CommandBody & { readonly id: string; readonly at: string; readonly by: string; readonly seen: number };
+
+/** What `decide` may look at besides the job. The caller fetches it; core never does. */
+export interface Context {
+  readonly nextNumber: number | null;
+  readonly vehicle: Vehicle | null;
+  readonly procedure: Procedure | null;
+  readonly wrenches: readonly Wrench[];
+}
+
+/** A context with nothing in it. */
+export const NO_CONTEXT: Context = { nextNumber: null, vehicle: null, procedure: null, wrenches: [] };
+
+/** Why a command is not taken, and what would make it possible. */
+export interface Refusal {
+  readonly ok: false;
+  /** Stable, for programs and for the error catalogue. */
+  readonly code: string;
+  readonly message: string;
+  readonly wouldHelp: string;
+  /** The field of the command's data that is wrong, when one is. */
+  readonly field: string | null;
+}
+
+/** The events a command leads to, or why it leads to none. */
+export type Decision = { readonly ok: true; readonly events: readonly JobEvent[] } | Refusal;
+
+/** Takes the command. */
+export const accept = (...events: readonly JobEvent[]): Decision => ({ ok: true, events });
+
+/** Does not take it: the state is not right for it. */
+export const refuse = (code: string, message: string, wouldHelp = ''): Refusal => ({ ok: false, code, message, wouldHelp, field: null });
+
+/** Does not take it: a field holds something that cannot be right. */
+export const refuseField = (field: string, message: string): Refusal => ({ ok: false, code: 'bad-value', message, wouldHelp: '', field });

@@ -1,0 +1,106 @@
+import { advance, startRun } from '../../relearn/index.ts';
+import type { EventData, EventType, RecordedEvent } from '../events.ts';
+import { closerOf, isBack, itemOf } from '../query.ts';
+import type { Job, JobItem, JobOpening, Stamp } from '../types.ts';
+import { freshItem, plugItem } from './items.ts';
+
+type Apply<K extends EventType> = (job: Job, data: EventData[K], stamp: Stamp) => Partial<Job>;
+
+/** What each event changes. Undo and opening are handled by `evolve` itself. */
+export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>]: Apply<K> } = {
+  'reading-corrected': (_, { reading, reason }) => ({ reading, readingReason: reason }),
+  'history-told': (_, { since, doneBefore }) => ({ since, doneBefore }),
+  'symptom-noted': (job, data, stamp) => ({ symptoms: [...job.symptoms, { ...data, ...stamp }] }),
+  'symptom-struck': (job, { id }) => ({ symptoms: job.symptoms.filter((symptom) => symptom.id !== id) }),
+  'code-read': (job, data, stamp) => ({ codes: [...job.codes, { ...data, ...stamp }] }),
+  'codes-read-out': (job, { when }, stamp) => ({ codesRead: { ...job.codesRead, [when]: stamp } }),
+  'check-done': (job, data, stamp) => ({ checks: [...job.checks, { ...data, ...stamp }] }),
+  'decision-made': (_, data, stamp) => ({ decision: { ...data, ...stamp } }),
+  'procedure-pinned': (job, { procedure }) => ({
+    procedure,
+    items: [...procedure.items.map((item) => freshItem(item, 'procedure')), ...job.items.filter(({ origin }) => origin === 'typed')],
+    openings: procedure.openings.map((opening): JobOpening => ({ ...opening, state: 'whole', plugId: null })),
+    constraints: procedure.constraints,
+    needs: [],
+  }),
+  'need-ticked': (job, data) => ({ needs: [...job.needs.filter(({ needId }) => needId !== data.needId), data] }),
+  'caution-acknowledged': (job, { caution }) => ({ cautions: [...job.cautions, caution] }),
+  'item-added': (job, { item }) => ({ items: [...job.items, freshItem(item, 'typed')] }),
+  'constraint-added': (job, { constraint }) => ({ constraints: [...job.constraints, constraint] }),
+  'item-removed': (job, data, stamp) => {
+    const opens = itemOf(job, data.itemId)?.opens ?? [];
+    return {
+      items: change(job.items, data.itemId, (item) => ({
+        ...item, state: 'off', off: stamp, back: null, stripOrder: item.stripOrder ?? nextPlace(job), pocket: data.pocket || item.pocket,
+        label: data.label || item.label, countedOut: data.countedOut, countedBack: null, confirmed: false, bolts: [], fitted: '',
+      })),
+      openings: setOpenings(job.openings, opens, 'open'),
+    };
+  },
+  'item-remarked': (job, { itemId, pocket, label, remark }) => ({ items: change(job.items, itemId, (item) => ({ ...item, pocket, label, remark })) }),
+  'opening-plugged': (job, { openingId, plugId, what }, stamp) => ({
+    items: [...job.items, plugItem(plugId, what, nextPlace(job), stamp)],
+    openings: job.openings.map((opening) => (opening.id === openingId ? { ...opening, state: 'plugged', plugId } : opening)),
+  }),
+  'opening-unplugged': (job, { openingId }, stamp) => {
+    const plugId = job.openings.find(({ id }) => id === openingId)?.plugId ?? '';
+    const closer = closerOf(job, openingId);
+    return {
+      items: change(job.items, plugId, (item) => ({ ...item, state: 'refitted', back: stamp })),
+      openings: setOpenings(job.openings, [openingId], closer !== undefined && isBack(closer) ? 'closed' : 'open'),
+    };
+  },
+  'item-put-back': (job, data, stamp) => ({
+    items: change(job.items, data.itemId, (item) => ({
+      ...item, state: data.renewed ? 'renewed' : 'refitted', back: stamp, fitted: data.fitted, countedBack: data.countedBack,
+      confirmed: data.confirmed || item.confirmed,
+    })),
+    openings: setOpenings(job.openings, itemOf(job, data.itemId)?.opens ?? [], 'closed'),
+  }),
+  'connector-confirmed': (job, { itemId }) => ({ items: change(job.items, itemId, (item) => ({ ...item, confirmed: true })) }),
+  'item-left-off': (job, { itemId, reason }, stamp) => ({ items: change(job.items, itemId, (item) => ({ ...item, state: 'left-off', back: stamp, remark: reason })) }),
+  'bolt-tightened': (job, { itemId, ...result }, stamp) => ({
+    items: change(job.items, itemId, (item) => ({
+      ...item, bolts: [...item.bolts.filter(({ boltId }) => boltId !== result.boltId), { ...result, ...stamp }],
+    })),
+  }),
+  'object-placed': (job, data, stamp) => ({ objects: [...job.objects, { ...data, ...stamp, out: false }] }),
+  'object-taken-out': (job, { id }) => ({ objects: job.objects.map((object) => (object.id === id ? { ...object, out: true } : object)) }),
+  'finding-recorded': (job, data, stamp) => ({
+    findings: [...job.findings.filter((known) => !(known.point === data.point && known.unit === data.unit && known.when === data.when)), { ...data, ...stamp }],
+  }),
+  'picture-attached': (job, data, stamp) => ({ pictures: [...job.pictures, { ...data, ...stamp }] }),
+  'can-weighed': (job, data, stamp) => ({ cleaners: [...job.cleaners, { ...data, ...stamp }] }),
+  'pass-done': (job, data, stamp) => ({ passes: [...job.passes, { ...data, ...stamp }] }),
+  'timer-started': (job, data, stamp) => ({ timers: [...job.timers, { ...data, ...stamp, ended: null }] }),
+  'timer-ended': (job, { id, outcome }, stamp) => ({ timers: job.timers.map((timer) => (timer.id === id ? { ...timer, ended: { ...stamp, outcome } } : timer)) }),
+  'seal-decided': (job, data, stamp) => ({ seals: [...job.seals.filter(({ name }) => name !== data.name), { ...data, ...stamp }] }),
+  'coolant-recorded': (job, data, stamp) => ({ coolant: [...job.coolant, { ...data, ...stamp }] }),
+  'level-checked': (job, data, stamp) => ({ levels: [...job.levels, { ...data, ...stamp }] }),
+  'run-started': (job, { id, recipe }, stamp) => ({ runs: [...job.runs, { id, run: startRun(recipe, stamp.at), closed: null, ...stamp }] }),
+  'run-advanced': (job, { runId, input }, { at }) => ({
+    runs: job.runs.map((entry) => (entry.id === runId ? { ...entry, run: advance(entry.run, { ...input, at }) } : entry)),
+  }),
+  'run-closed': (job, { runId, outcome, why }, stamp) => ({
+    runs: job.runs.map((entry) => (entry.id === runId ? { ...entry, closed: { ...stamp, outcome, why } } : entry)),
+  }),
+  'measurement-taken': (job, data, stamp) => ({
+    measurements: [...job.measurements.filter((known) => !(known.kind === data.kind && known.when === data.when)), { ...data, ...stamp }],
+  }),
+  'proof-recorded': (job, data, stamp) => ({ proofs: [...job.proofs.filter(({ check }) => check !== data.check), { ...data, ...stamp }] }),
+  'part-used': (job, data, stamp) => ({ parts: [...job.parts, { ...data, ...stamp }] }),
+  'note-made': (job, data, stamp) => ({ notes: [...job.notes, { ...data, ...stamp }] }),
+  'stage-passed': (job, { stage }) => ({ passed: job.passed.includes(stage) ? job.passed : [...job.passed, stage] }),
+  'handed-over': (job, data, stamp) => ({ handOver: { ...data, ...stamp }, status: 'closed', passed: job.passed.includes('hand-over') ? job.passed : [...job.passed, 'hand-over'] }),
+  'job-reopened': (job, data, stamp) => ({ status: 'open', reopened: [...job.reopened, { ...data, ...stamp }], passed: job.passed.filter((stage) => stage !== 'hand-over') }),
+};
+
+const nextPlace = (job: Job): number => job.items.reduce((highest, { stripOrder }) => Math.max(highest, stripOrder ?? 0), 0) + 1;
+
+const change = (items: readonly JobItem[], id: string, how: (item: JobItem) => JobItem): JobItem[] => items.map((item) => (item.id === id ? how(item) : item));
+
+/** Plugged openings keep their plug: only the person takes it out. */
+function setOpenings(openings: readonly JobOpening[], ids: readonly string[], state: 'open' | 'closed'): readonly JobOpening[] {
+  if (ids.length === 0) return openings;
+  return openings.map((opening) => (ids.includes(opening.id) ? { ...opening, state } : opening));
+}

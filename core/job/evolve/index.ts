@@ -1,0 +1,84 @@
+import type { EventType, RecordedEvent } from '../events.ts';
+import { runningTimers, timerEnd } from '../query.ts';
+import type { Job, Stamp } from '../types.ts';
+import { eventWords } from '../words.ts';
+import { APPLY } from './apply.ts';
+
+/** A gap between two entries of up to this many seconds counts as hands-on: people work between taps. */
+export const HANDS_ON_GAP_S = 15 * 60;
+
+/** Never taken back: a caution stays acknowledged, and closing has its own way back. */
+const NOT_UNDOABLE: ReadonlySet<EventType> = new Set<EventType>(['job-opened', 'handed-over', 'job-reopened', 'caution-acknowledged', 'undone']);
+
+/**
+ * The only place that says what an event means. Pure: the same events always give the same job.
+ * @param job null only before `job-opened`
+ * @throws Error when the log does not begin with `job-opened`: such a log is damaged, not merely wrong
+ */
+export function evolve(job: Job | null, recorded: RecordedEvent, jobId = job?.id ?? ''): Job {
+  const stamp: Stamp = { at: recorded.at, by: recorded.by };
+  if (recorded.type === 'job-opened') return openedJob(jobId, recorded.data, stamp, recorded.seq);
+  if (job === null) throw new Error(`Expected job-opened first in the log, got ${recorded.type}.`);
+  if (recorded.type === 'undone') return undone(job, recorded, stamp);
+
+  // The table pairs each type with its own data; TypeScript cannot follow the pair through a union.
+  const apply = APPLY[recorded.type] as (job: Job, data: unknown, stamp: Stamp) => Partial<Job>;
+  const words = eventWords(recorded, job);
+  const changed: Job = {
+    ...job,
+    ...apply(job, recorded.data, stamp),
+    version: recorded.seq,
+    lastAt: recorded.at,
+    time: timeAfter(job, recorded.at),
+    last: { ...stamp, words },
+  };
+  if (NOT_UNDOABLE.has(recorded.type)) return recorded.type === 'caution-acknowledged' ? { ...changed, last: job.last } : { ...changed, undo: [] };
+  return { ...changed, undo: undoAfter(job, recorded, words, stamp) };
+}
+
+/** Applies a whole log. */
+export const replay = (jobId: string, events: readonly RecordedEvent[], from: Job | null = null): Job | null =>
+  events.reduce<Job | null>((job, recorded) => evolve(job, recorded, jobId), from);
+
+/** Events of one command are undone together: the entry keeps the state before the first of them. */
+function undoAfter(job: Job, recorded: RecordedEvent, label: string, stamp: Stamp): Job['undo'] {
+  const last = job.undo.at(-1);
+  if (last?.commandId === recorded.commandId) return [...job.undo.slice(0, -1), { ...last, seqs: [...last.seqs, recorded.seq] }];
+  return [...job.undo, { commandId: recorded.commandId, seqs: [recorded.seq], label, before: job, ...stamp }];
+}
+
+/** Back to the state before, but the log, the clock and the acknowledged cautions go on. */
+function undone(job: Job, recorded: RecordedEvent & { type: 'undone' }, stamp: Stamp): Job {
+  const entry = job.undo.at(-1);
+  if (entry === undefined) return { ...job, version: recorded.seq };
+  return {
+    ...entry.before,
+    version: recorded.seq,
+    lastAt: recorded.at,
+    time: timeAfter(job, recorded.at),
+    cautions: job.cautions,
+    last: { ...stamp, words: `Undone: ${recorded.data.what}` },
+  };
+}
+
+/** Hands-on when the gap is short; waiting for as much of a long gap as a running timer covers. */
+function timeAfter(job: Job, at: string): Job['time'] {
+  const gap = (Date.parse(at) - Date.parse(job.lastAt)) / 1000;
+  if (!(gap > 0)) return job.time;
+  const ends = runningTimers(job).map((timer) => Date.parse(timerEnd(timer)));
+  const covered = Math.min(gap, Math.max(0, (Math.max(0, ...ends) - Date.parse(job.lastAt)) / 1000));
+  if (gap <= HANDS_ON_GAP_S) return { ...job.time, handsOnS: job.time.handsOnS + gap };
+  return { ...job.time, waitingS: job.time.waitingS + covered };
+}
+
+function openedJob(id: string, data: (RecordedEvent & { type: 'job-opened' })['data'], stamp: Stamp, seq: number): Job {
+  return {
+    id, number: data.number, version: seq, status: 'open', opened: stamp, lastAt: stamp.at,
+    vehicle: data.vehicle, reading: data.reading, readingReason: data.readingReason, complaint: data.complaint,
+    since: '', doneBefore: '', symptoms: [], codes: [], codesRead: { before: null, after: null }, checks: [], decision: null,
+    procedure: null, needs: [], cautions: [], items: [], openings: [], constraints: [], objects: [], findings: [], pictures: [],
+    cleaners: [], passes: [], timers: [], seals: [], coolant: [], levels: [], runs: [], measurements: [], proofs: [], parts: [],
+    notes: [], passed: [], handOver: null, reopened: [], time: { handsOnS: 0, waitingS: 0 },
+    last: { ...stamp, words: 'Job opened' }, undo: [],
+  };
+}

@@ -1,0 +1,18 @@
+export { caution, CAUTION_CLOSE, CAUTIONS } from './cautions.ts';
+export type { Caution } from './cautions.ts';
+export { NO_CONTEXT } from './commands.ts';
+export type { Command, CommandBody, CommandData, CommandType, Context, Decision, Refusal } from './commands.ts';
+export { decide } from './decide/index.ts';
+export type { EventData, EventType, JobEvent, RecordedEvent, RunInputData } from './events.ts';
+export { evolve, HANDS_ON_GAP_S, replay } from './evolve/index.ts';
+export { CHOICES, GRADES, INSPECTION_POINTS, MEASURES, PROOFS, SYMPTOMS } from './lists.ts';
+export type { Choice, MeasureKind, ProofKind } from './lists.ts';
+export { currentStage, stageGaps } from './progress.ts';
+export {
+  blockers, boltIds, boltVerdict, closerOf, foreseenPlan, isAtTorque, isBack, itemOf, jobConstraints, jobMayStart, jobPlan, jobTally, leftColumn,
+  nextBack, nextOff, runningTimers, timerEnd,
+} from './query.ts';
+export { nextStage, previousStage, STAGE_NAMES, STAGES } from './stages.ts';
+export type { Stage } from './stages.ts';
+export type * from './types.ts';
+export { eventWords } from './words.ts';

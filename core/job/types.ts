@@ -1,0 +1,232 @@
+import type { CoolantEntry } from '../coolant/index.ts';
+import type { PassKind, Substance } from '../clean/index.ts';
+import type { Procedure, ProcedureItem, ProcedureOpening, UnitKind } from '../procedure/index.ts';
+import type { Quantity } from '../quantity/index.ts';
+import type { Constraint, ItemState } from '../refit/index.ts';
+import type { Run } from '../relearn/index.ts';
+import type { TightenMethod } from '../torque/index.ts';
+import type { MeterReading, Vehicle } from '../vehicle/index.ts';
+import type { Choice, MeasureKind, ProofKind } from './lists.ts';
+import type { Stage } from './stages.ts';
+
+/** Who did it and when: person id and ISO time. */
+export interface Stamp {
+  readonly at: string;
+  readonly by: string;
+}
+
+/** Before or after the work. */
+export type When = 'before' | 'after';
+
+/** A bolt's last recorded pass. */
+export interface BoltResult extends Stamp {
+  readonly boltId: string;
+  readonly pass: number;
+  readonly final: boolean;
+  /** As entered; null by feel. */
+  readonly torque: Quantity | null;
+  readonly nm: number | null;
+  readonly method: TightenMethod;
+  readonly wrench: string;
+}
+
+/** An item with where it is on its round trip. */
+export interface JobItem extends ProcedureItem {
+  /** From the procedure, typed by a person, or a plug that was put into an opening. */
+  readonly origin: 'procedure' | 'typed' | 'plug';
+  readonly state: ItemState;
+  /** 1-based place in which it came off; null while on. */
+  readonly stripOrder: number | null;
+  readonly off: Stamp | null;
+  readonly back: Stamp | null;
+  readonly pocket: string;
+  readonly label: string;
+  readonly remark: string;
+  readonly confirmed: boolean;
+  readonly countedOut: number | null;
+  readonly countedBack: number | null;
+  readonly fitted: string;
+  readonly bolts: readonly BoltResult[];
+}
+
+/** An opening and what is in it. */
+export interface JobOpening extends ProcedureOpening {
+  readonly state: 'whole' | 'open' | 'plugged' | 'closed';
+  readonly plugId: string | null;
+}
+
+export interface Symptom extends Stamp {
+  readonly id: string;
+  readonly text: string;
+}
+export interface CodeRead extends Stamp {
+  readonly id: string;
+  readonly code: string;
+  readonly status: 'stored' | 'pending' | 'cleared';
+  readonly when: When;
+  readonly note: string;
+}
+export interface CheckDone extends Stamp {
+  readonly id: string;
+  readonly name: string;
+  readonly result: string;
+  readonly verdict: 'normal' | 'abnormal' | 'unclear';
+}
+export interface NeedState {
+  readonly needId: string;
+  readonly state: 'ready' | 'ordered' | 'missing';
+  /** ISO date on which it is expected, when ordered. */
+  readonly expected: string | null;
+}
+export interface PlacedObject extends Stamp {
+  readonly id: string;
+  readonly what: string;
+  readonly where: string;
+  readonly out: boolean;
+}
+export interface Finding extends Stamp {
+  readonly id: string;
+  readonly unit: UnitKind;
+  readonly point: string;
+  readonly when: When;
+  readonly grade: number | null;
+  readonly text: string;
+}
+export interface PictureRef extends Stamp {
+  readonly id: string;
+  readonly hash: string;
+  readonly subject: string;
+  readonly when: When;
+  readonly caption: string;
+}
+export interface CleanerUse extends Stamp {
+  readonly id: string;
+  readonly substance: Substance;
+  readonly beforeG: number;
+  readonly afterG: number;
+  readonly grams: number;
+  readonly surface: string;
+}
+export interface CleanPass extends Stamp {
+  readonly id: string;
+  readonly unit: UnitKind;
+  readonly kind: PassKind;
+}
+export interface Timer extends Stamp {
+  readonly id: string;
+  readonly label: string;
+  readonly minutes: number;
+  readonly kind: 'soak' | 'cure' | 'cool' | 'other';
+  readonly ended: (Stamp & { readonly outcome: 'done' | 'stopped' }) | null;
+}
+export interface SealDecision extends Stamp {
+  readonly id: string;
+  readonly name: string;
+  readonly decision: 'renewed' | 'reused';
+  readonly partNumber: string;
+  readonly why: string;
+}
+export interface CoolantRecord extends CoolantEntry, Stamp {
+  readonly id: string;
+  readonly quantity: Quantity;
+}
+export interface LevelCheck extends Stamp {
+  readonly when: 'hot' | 'cold';
+  readonly level: 'low' | 'right' | 'high';
+}
+export interface JobRun extends Stamp {
+  readonly id: string;
+  readonly run: Run;
+  readonly closed: (Stamp & { readonly outcome: RunOutcome; readonly why: string }) | null;
+}
+/** How an attempt ended, in the person's judgement. */
+export type RunOutcome = 'took' | 'did not take' | 'abandoned';
+export interface Measurement extends Stamp {
+  readonly id: string;
+  readonly kind: MeasureKind;
+  readonly when: When;
+  readonly value: number;
+}
+export interface Proof extends Stamp {
+  readonly check: ProofKind;
+  readonly result: 'good' | 'bad';
+  readonly note: string;
+}
+export interface PartUsed extends Stamp {
+  readonly id: string;
+  readonly name: string;
+  readonly partNumber: string;
+  readonly quantity: number;
+  /** Minor units of the shop's currency, for one. */
+  readonly priceMinor: number;
+}
+export interface Note extends Stamp {
+  readonly id: string;
+  readonly stage: Stage;
+  readonly text: string;
+}
+export interface HandOver extends Stamp {
+  readonly watch: string;
+  readonly nextDue: MeterReading | null;
+  readonly labourMinutes: number;
+  readonly ratePerHourMinor: number;
+  readonly currency: string;
+}
+
+/** What undo needs: the state before, and words for the button. */
+export interface UndoEntry extends Stamp {
+  readonly commandId: string;
+  readonly seqs: readonly number[];
+  readonly label: string;
+  readonly before: Job;
+}
+
+/** A job as computed from its log. Immutable; unchanged parts keep their identity from one event to the next. */
+export interface Job {
+  readonly id: string;
+  readonly number: number;
+  /** The number of events applied. */
+  readonly version: number;
+  readonly status: 'open' | 'closed';
+  readonly opened: Stamp;
+  readonly lastAt: string;
+  readonly vehicle: Vehicle;
+  readonly reading: MeterReading;
+  readonly readingReason: string;
+  readonly complaint: string;
+  readonly since: string;
+  readonly doneBefore: string;
+  readonly symptoms: readonly Symptom[];
+  readonly codes: readonly CodeRead[];
+  /** Codes were read to the end, before or after. */
+  readonly codesRead: Readonly<Record<When, Stamp | null>>;
+  readonly checks: readonly CheckDone[];
+  readonly decision: (Stamp & { readonly choice: Choice; readonly reason: string }) | null;
+  readonly procedure: Procedure | null;
+  readonly needs: readonly NeedState[];
+  readonly cautions: readonly string[];
+  readonly items: readonly JobItem[];
+  readonly openings: readonly JobOpening[];
+  readonly constraints: readonly Constraint[];
+  readonly objects: readonly PlacedObject[];
+  readonly findings: readonly Finding[];
+  readonly pictures: readonly PictureRef[];
+  readonly cleaners: readonly CleanerUse[];
+  readonly passes: readonly CleanPass[];
+  readonly timers: readonly Timer[];
+  readonly seals: readonly SealDecision[];
+  readonly coolant: readonly CoolantRecord[];
+  readonly levels: readonly LevelCheck[];
+  readonly runs: readonly JobRun[];
+  readonly measurements: readonly Measurement[];
+  readonly proofs: readonly Proof[];
+  readonly parts: readonly PartUsed[];
+  readonly notes: readonly Note[];
+  readonly passed: readonly Stage[];
+  readonly handOver: HandOver | null;
+  readonly reopened: readonly (Stamp & { readonly reason: string })[];
+  /** Seconds: hands-on from gaps between entries, waiting from gaps that a timer covers. */
+  readonly time: { readonly handsOnS: number; readonly waitingS: number };
+  readonly last: (Stamp & { readonly words: string }) | null;
+  readonly undo: readonly UndoEntry[];
+}

@@ -1,0 +1,68 @@
+import { convert } from './convert.ts';
+import { type Quantity, type Unit, unitOf } from './units.ts';
+
+/** How a quantity is printed. */
+export interface FormatOptions {
+  /** Convert to this unit first. */
+  readonly in?: Unit;
+  /** Decimal places; by default as many as the entry had, adjusted for the size of the converted value. */
+  readonly decimals?: number;
+}
+
+const THIN_SPACE = '\u2009';
+
+/** The significant figures a typed number carries: 148220 has 6, 9 has 1, 0.50 (as 0.5) has 1. */
+export function significantFigures(value: number): number {
+  const digits = Math.abs(value).toString().replace(/e.*$/, '').replace('.', '').replace(/^0+/, '');
+  return Math.max(1, digits.length);
+}
+
+/** Groups thousands by a thin space, as on the sheet: 148 220. Numbers of four digits stay whole. */
+export function group(text: string): string {
+  const [whole = '', fraction] = text.split('.');
+  const grouped = whole.replace('-', '').length > 4 ? whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN_SPACE) : whole;
+  return fraction === undefined ? grouped : `${grouped}.${fraction}`;
+}
+
+/**
+ * Prints a quantity with its unit beside it. A conversion keeps the significant figures of what was entered, but
+ * never fewer than two: 9 N·m is 80 in·lb, not 8e1.
+ * @example format({ value: 9, unit: 'N·m' }, { in: 'in·lb' }) // '80 in·lb'
+ */
+export function format(quantity: Quantity, options: FormatOptions = {}): string {
+  const unit = options.in ?? quantity.unit;
+  const symbol = unitOf(unit).symbol;
+  const gap = symbol === '°' ? '' : ' ';
+  return `${formatNumber(quantity, options)}${gap}${symbol}`;
+}
+
+/** The number alone, as {@link format} would print it. */
+export function formatNumber(quantity: Quantity, options: FormatOptions = {}): string {
+  const unit = options.in ?? quantity.unit;
+  const value = convert(quantity.value, quantity.unit, unit);
+  if (options.decimals !== undefined) return group(value.toFixed(options.decimals));
+  if (unit === quantity.unit) return group(String(quantity.value));
+  const figures = Math.max(2, significantFigures(quantity.value));
+  const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)));
+  return group(value.toFixed(Math.max(0, figures - 1 - magnitude)));
+}
+
+/** A span of minutes in words that people say: `40 min`, `2 h 05 min`, `3 days`. */
+export function formatMinutes(minutes: number): string {
+  const whole = Math.round(minutes);
+  if (whole < 60) return `${whole} min`;
+  if (whole < 36 * 60) {
+    const rest = whole % 60;
+    return rest === 0 ? `${Math.floor(whole / 60)} h` : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, '0')} min`;
+  }
+  return `${Math.round(whole / 1440)} days`;
+}
+
+/** A running clock: `41:20` under an hour, `3:05 h` above; never negative. */
+export function formatClock(seconds: number): string {
+  const left = Math.max(0, Math.ceil(seconds));
+  const hours = Math.floor(left / 3600);
+  const minutes = Math.floor((left % 3600) / 60);
+  if (hours > 0) return `${hours}:${String(minutes).padStart(2, '0')} h`;
+  return `${minutes}:${String(left % 60).padStart(2, '0')}`;
+}

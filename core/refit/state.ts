@@ -1,0 +1,52 @@
+/** The parts of a job that the tally counts. The job's own types satisfy these. */
+
+/** Where an item is in its round trip. */
+export type ItemState = 'on' | 'off' | 'refitted' | 'renewed' | 'left-off';
+
+export interface TallyItem {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: string;
+  readonly state: ItemState;
+  /** The connector's lock was felt to close. Only read for connectors. */
+  readonly confirmed: boolean;
+  /** Must be replaced by a new one. */
+  readonly singleUse: boolean;
+  readonly fasteners: TallyFasteners | null;
+}
+
+export interface TallyFasteners {
+  readonly count: number;
+  /** True when a torque is called for. */
+  readonly torqued: boolean;
+  /** Bolts that reached their final pass in band, or by feel as a stated choice. */
+  readonly atTorque: number;
+  /** Counted out at strip, null when not counted. */
+  readonly countedOut: number | null;
+  /** Counted back, null when not counted. */
+  readonly countedBack: number | null;
+}
+
+/** An opening: *whole* until strip exposes it, *closed* once what closes it is back. */
+export interface TallyOpening {
+  readonly id: string;
+  readonly name: string;
+  readonly state: 'whole' | 'open' | 'plugged' | 'closed';
+  readonly plug: string | null;
+}
+
+/** Something that is in or on the engine and must come out: a rag, a tie, a hook. */
+export interface TallyObject {
+  readonly id: string;
+  readonly what: string;
+  readonly where: string;
+  readonly out: boolean;
+}
+
+export interface TallyInput {
+  readonly items: readonly TallyItem[];
+  readonly openings: readonly TallyOpening[];
+  readonly objects: readonly TallyObject[];
+  /** Coolant that went and was not accounted for, in words, or null. */
+  readonly openQuestions: readonly string[];
+}

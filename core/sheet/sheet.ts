@@ -1,0 +1,117 @@
+import { CAUTION_CLOSE, CHOICES, type Job, MEASURES, type MeasureKind, PROOFS, type When } from '../job/index.ts';
+import { format, formatMinutes } from '../quantity/index.ts';
+import { DTC_MEANINGS, engineLine, type Figure, sourceWords, vehicleName } from '../vehicle/index.ts';
+import { costOf } from './cost.ts';
+import type { Sheet, SheetRow, SheetSection, Speaker } from './types.ts';
+import { coolantSection, findingsSection, itemsSection, openSection, torqueSection, usedSection } from './work.ts';
+
+const row = (label: string, value: string, note = ''): SheetRow => ({ label, value, note });
+
+/** The record of a job as a sheet of words. The same model is shown, printed as PDF and kept in the job's file. */
+export function sheetOf(job: Job, say: Speaker): Sheet {
+  return {
+    plate: job.vehicle.plate,
+    title: vehicleName(job.vehicle),
+    subtitle: engineLine(job.vehicle),
+    identity: [
+      row('Job', `${job.number}`),
+      row(job.reading.unit === 'h' ? 'Hours' : 'Odometer', format(job.reading), job.readingReason),
+      row('VIN', job.vehicle.vin || 'not noted'),
+      row('Owner', job.vehicle.owner || 'not noted'),
+      row('Opened', say.time(job.opened.at), say.person(job.opened.by)),
+      row('Handed over', job.handOver === null ? 'not yet' : say.time(job.handOver.at), job.handOver === null ? '' : say.person(job.handOver.by)),
+    ],
+    sections: [
+      complaint(job),
+      decided(job, say),
+      itemsSection(job, say),
+      torqueSection(job),
+      findingsSection(job),
+      usedSection(job, say),
+      coolantSection(job),
+      runs(job, say),
+      proof(job),
+      openSection(job),
+      money(job, say),
+      next(job),
+    ],
+    closing: CAUTION_CLOSE,
+  };
+}
+
+function complaint(job: Job): SheetSection {
+  const codes = job.codes.map(({ code, when, status }) => row(`${code}, ${when}`, DTC_MEANINGS.get(code) ?? 'unknown here', status));
+  const rows = [
+    row('Owner says', job.complaint),
+    ...(job.symptoms.length > 0 ? [row('Noticed', job.symptoms.map(({ text }) => text).join(', '))] : []),
+    ...(job.since === '' ? [] : [row('Since', job.since)]),
+    ...(job.doneBefore === '' ? [] : [row('Done before', job.doneBefore)]),
+    ...codes,
+  ];
+  return { title: 'Complaint', rows, empty: '' };
+}
+
+function decided(job: Job, say: Speaker): SheetSection {
+  const checks = job.checks.map(({ name, result, verdict }) => row(name, result, verdict));
+  const choice = job.decision === null ? [] : [row('Decided', CHOICES[job.decision.choice], `${job.decision.reason} (${say.person(job.decision.by)})`)];
+  const by = job.procedure === null ? [] : [row('Procedure', job.procedure.name, `version ${job.procedure.version}; source: ${sourceWords(job.procedure)}`)];
+  return { title: 'Checked and decided', rows: [...checks, ...choice, ...by], empty: 'Nothing was checked.' };
+}
+
+function runs(job: Job, say: Speaker): SheetSection {
+  const rows = job.runs.map(({ run, closed, at }) => row(run.recipe.name, closed === null ? 'open' : closed.outcome, [say.time(at), closed?.why ?? '', `source: ${sourceWords(run.recipe)}`].filter(Boolean).join(' · ')));
+  return { title: 'Bleeding and relearn', rows, empty: 'No run was made.' };
+}
+
+/** A measured figure with its verdict against the family band. */
+export function measured(job: Job, kind: MeasureKind, when: When): { value: number; words: string; good: boolean | null } | null {
+  const found = job.measurements.find((candidate) => candidate.kind === kind && candidate.when === when);
+  if (found === undefined) return null;
+  const band = bandOf(job, kind);
+  const good = band === null ? null : found.value >= band.low && found.value <= band.high;
+  return { value: found.value, words: good === null ? 'no band known' : good ? 'in band' : found.value < (band?.low ?? 0) ? 'below the band' : 'above the band', good };
+}
+
+/** The family's band for a measure, or null. */
+export function bandOf(job: Job, kind: MeasureKind): Figure | null {
+  const { figure } = MEASURES[kind];
+  return figure === null ? null : job.vehicle.figures[figure];
+}
+
+function proof(job: Job): SheetSection {
+  const figures = (Object.keys(MEASURES) as MeasureKind[]).flatMap((kind) => {
+    const before = measured(job, kind, 'before');
+    const after = measured(job, kind, 'after');
+    if (before === null && after === null) return [];
+    const { name, unit } = MEASURES[kind];
+    const band = bandOf(job, kind);
+    const said = (value: typeof before): string => (value === null ? '—' : `${value.value} ${unit}`);
+    return [row(name, `${said(before)} before, ${said(after)} after`, band === null ? '' : `band ${band.low} to ${band.high} ${unit}, ${after?.words ?? 'not measured after'}; ${sourceWords(band)}`)];
+  });
+  const proofs = job.proofs.map(({ check, result, note }) => row(PROOFS[check], result, note));
+  const codes = job.codesRead.after === null ? [] : [row('Codes after', job.codes.filter(({ when }) => when === 'after').map(({ code }) => code).join(', ') || 'none')];
+  return { title: 'Proved', rows: [...figures, ...proofs, ...codes], empty: 'Nothing was measured.' };
+}
+
+function money(job: Job, say: Speaker): SheetSection {
+  const time = [row('Hands on', formatMinutes(job.time.handsOnS / 60), 'from the entries’ own times'), row('Waiting', formatMinutes(job.time.waitingS / 60))];
+  if (job.handOver === null) return { title: 'Time and money', rows: time, empty: '' };
+  const { labourMinutes, ratePerHourMinor } = job.handOver;
+  const cost = costOf(job, labourMinutes, ratePerHourMinor);
+  return {
+    title: 'Time and money',
+    rows: [...time, row('Labour', say.money(cost.labourMinor), `${formatMinutes(labourMinutes)} at ${say.money(ratePerHourMinor)} an hour`), row('Parts', say.money(cost.partsMinor)), row('Total', say.money(cost.totalMinor))],
+    empty: '',
+  };
+}
+
+function next(job: Job): SheetSection {
+  const { handOver } = job;
+  const rows = [
+    ...(handOver?.watch ? [row('Watch', handOver.watch)] : []),
+    ...(handOver?.nextDue ? [row('Next due', format(handOver.nextDue))] : []),
+    ...job.notes.map(({ text }) => row('Note', text)),
+    ...job.reopened.map(({ reason }) => row('Opened again', reason)),
+  ];
+  return { title: 'What to watch', rows, empty: 'Nothing in particular.' };
+}

@@ -1,0 +1,16 @@
+import type { Speaker } from './types.ts';
+
+/**
+ * A speaker for one shop.
+ * @param people id → name; an unknown id is said as it is
+ * @param currency printed after the amount, which has two decimals
+ * @param timeZone IANA name, such as Europe/London; the caller knows it, core does not ask
+ */
+export function speaker(people: ReadonlyMap<string, string>, currency: string, timeZone: string): Speaker {
+  const clock = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit', hour12: false, timeZone });
+  return {
+    time: (iso) => clock.format(new Date(iso)).replace(' at ', ', '),
+    person: (id) => people.get(id) ?? id,
+    money: (minor) => `${(minor / 100).toFixed(2)} ${currency}`,
+  };
+}

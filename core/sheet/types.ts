@@ -1,0 +1,33 @@
+/** A line of the sheet. */
+export interface SheetRow {
+  readonly label: string;
+  readonly value: string;
+  readonly note: string;
+}
+
+/** A section of the sheet; one with no rows prints its `empty` sentence. */
+export interface SheetSection {
+  readonly title: string;
+  readonly rows: readonly SheetRow[];
+  readonly empty: string;
+}
+
+/** The whole sheet, ready to be printed or shown; everything is words by now. */
+export interface Sheet {
+  readonly plate: string;
+  readonly title: string;
+  readonly subtitle: string;
+  readonly identity: readonly SheetRow[];
+  readonly sections: readonly SheetSection[];
+  readonly closing: string;
+}
+
+/** How the sheet says times, people and money; core has neither a clock nor a list of people. */
+export interface Speaker {
+  /** ISO time → “Thursday 14 May, 14:20”. */
+  readonly time: (iso: string) => string;
+  /** Person id → name. */
+  readonly person: (id: string) => string;
+  /** Minor units → “42.50 cr”. */
+  readonly money: (minor: number) => string;
+}

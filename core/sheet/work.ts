@@ -1,0 +1,99 @@
+import { SUBSTANCES } from '../clean/index.ts';
+import { coolantAccount, coolantQuestions, freezePoint, mix } from '../coolant/index.ts';
+import { type BoltResult, boltIds, boltVerdict, GRADES, INSPECTION_POINTS, type Job, type JobItem, jobTally } from '../job/index.ts';
+import { format } from '../quantity/index.ts';
+import { sourceWords } from '../vehicle/index.ts';
+import type { SheetRow, SheetSection, Speaker } from './types.ts';
+
+const row = (label: string, value: string, note = ''): SheetRow => ({ label, value, note });
+
+/** What came off and went back, with what was left over. */
+export function itemsSection(job: Job, say: Speaker): SheetSection {
+  const words = { on: 'never came off', off: 'OFF', refitted: 'refitted', renewed: 'renewed', 'left-off': 'left off on purpose' } as const;
+  const rows = job.items
+    .filter(({ state, origin }) => state !== 'on' && origin !== 'plug')
+    .map((item) => row(item.name, words[item.state] + (item.back === null ? '' : `, ${say.time(item.back.at)}`), [item.label, item.fitted, item.remark].filter(Boolean).join(' · ')));
+  return { title: 'Came off and went back', rows, empty: 'Nothing came off.' };
+}
+
+/** Every fastener group with target, method, wrench and what each bolt reached. */
+export function torqueSection(job: Job): SheetSection {
+  const groups = job.items.filter((item): item is JobItem & { fasteners: NonNullable<JobItem['fasteners']> } => item.fasteners?.spec != null && item.state !== 'on');
+  const rows = groups.map((item) => {
+    const { fasteners } = item;
+    const reached = boltIds(item).map((id) => boltWords(item, item.bolts.find(({ boltId }) => boltId === id)));
+    const wrenches = [...new Set(item.bolts.map(({ wrench }) => wrench).filter(Boolean))].join(', ');
+    return row(`${item.name}, ${fasteners.thread} into ${fasteners.into}`, reached.join(' · '), `Target ${fasteners.spec?.text ?? ''}; ${wrenches || 'no wrench named'}; source: ${sourceWords({ source: fasteners.spec?.source ?? null })}`);
+  });
+  return { title: 'Fasteners', rows, empty: 'No torque was called for.' };
+}
+
+function boltWords(item: JobItem, result: BoltResult | undefined): string {
+  if (result === undefined) return 'not recorded';
+  const verdict = boltVerdict(item, result);
+  const figure = result.torque === null ? 'by feel' : format(result.torque);
+  return verdict === 'in band' || verdict === 'by feel' ? figure : `${figure} (${verdict})`;
+}
+
+/** Findings, before and after. */
+export function findingsSection(job: Job): SheetSection {
+  const rows = job.findings.map((finding) => {
+    const point = INSPECTION_POINTS.find(({ id }) => id === finding.point)?.name ?? finding.point;
+    const grade = finding.grade === null ? '' : `${finding.grade}, ${GRADES[finding.grade] ?? ''}`;
+    return row(`${point}, ${finding.when}`, [grade, finding.text].filter(Boolean).join('; '));
+  });
+  return { title: 'Found on the bench', rows, empty: 'No findings were noted.' };
+}
+
+/** Cleaners with amounts, seals with reasons, parts with numbers. */
+export function usedSection(job: Job, say: Speaker): SheetSection {
+  const cleaners = job.cleaners.map((use) => row(SUBSTANCES[use.substance], `${use.grams.toFixed(0)} g`, use.surface));
+  const seals = job.seals.map((seal) => row(seal.name, seal.decision, [seal.partNumber, seal.why].filter(Boolean).join(' · ')));
+  const parts = job.parts.map((part) => row(part.name, `${part.quantity} × ${say.money(part.priceMinor)}`, part.partNumber));
+  return { title: 'Used and fitted', rows: [...cleaners, ...seals, ...parts], empty: 'Nothing was used.' };
+}
+
+/** Coolant out, back, topped up, mix and freeze point. */
+export function coolantSection(job: Job): SheetSection {
+  const account = coolantAccount(job.coolant);
+  if (job.coolant.length === 0) return { title: 'Coolant', rows: [], empty: 'The coolant was not touched.' };
+  const rows = [
+    row('Caught', `${account.caught.toFixed(2)} L`),
+    row('Returned', `${account.returned.toFixed(2)} L`),
+    row('Added', `${account.added.toFixed(2)} L`, account.addedConcentration === null ? '' : `${Math.round(account.addedConcentration * 100)} % antifreeze`),
+    ...(account.discarded > 0 ? [row('Discarded', `${account.discarded.toFixed(2)} L`)] : []),
+    ...mixRows(job),
+    ...job.levels.map(({ when, level }) => row(`Level, ${when}`, level)),
+    ...coolantQuestions(account).map((question) => row('Open question', question)),
+  ];
+  return { title: 'Coolant', rows, empty: '' };
+}
+
+/** The mix after the work, from the family's capacity and mix before. */
+export function mixAfter(job: Job): { volume: number; concentration: number; freezesAt: number } | null {
+  const system = job.procedure?.coolant ?? null;
+  if (system === null || job.coolant.length === 0) return null;
+  const account = coolantAccount(job.coolant);
+  const after = mix(
+    { volume: system.capacityL, concentration: system.concentration },
+    { drained: Math.min(account.caught, system.capacityL), returned: Math.min(account.returned, account.caught), added: account.added, addedConcentration: account.addedConcentration ?? 0 },
+  );
+  return { ...after, freezesAt: freezePoint(system.glycol, after.concentration).celsius };
+}
+
+function mixRows(job: Job): SheetRow[] {
+  const after = mixAfter(job);
+  return after === null ? [] : [row('Mix now', `${(after.concentration * 100).toFixed(0)} % antifreeze`, `freezes at ${after.freezesAt.toFixed(0)} °C, worked out`)];
+}
+
+/** What still is not as it should be; printed so that nobody can overlook it. */
+export function openSection(job: Job): SheetSection {
+  const now = jobTally(job);
+  const rows = [
+    ...now.reusedSingleUse.map(({ name }) => row(name, 'single-use, refitted old')),
+    ...now.countsThatDiffer.map(({ name }) => row(name, 'fewer back than came out')),
+    ...job.items.filter(({ state }) => state === 'left-off').map(({ name, remark }) => row(name, 'left off on purpose', remark)),
+    ...now.openQuestions.map((question) => row('Coolant', question)),
+  ];
+  return { title: 'Left over or unusual', rows, empty: 'Nothing left over.' };
+}

@@ -1,0 +1,105 @@
+import type { BoltPlace } from './types.ts';
+
+/**
+ * The order in which the bolts of one flange are tightened. A ring gets a cross pattern: each next bolt as far round
+ * as possible from the last, a tie broken by the smallest running imbalance (the length of the sum of the directions
+ * already pulled down). A long row works from the middle outwards. Two and three are as they are.
+ * The answer depends on where the bolts are, never on the order in which they are listed.
+ * @param bolts places in millimetres; ids must be unique
+ * @returns the ids in tightening order
+ */
+export function tighteningOrder(bolts: readonly BoltPlace[]): string[] {
+  const placed = canonical(bolts);
+  if (placed.length <= 3) return placed.map(({ bolt }) => bolt.id);
+  return isRow(bolts) ? middleOutwards(bolts) : crosswise(placed);
+}
+
+interface Placed {
+  readonly bolt: BoltPlace;
+  /** Direction from the middle of the bolts, radians from straight up, clockwise on screen, 0 to 2π. */
+  readonly angle: number;
+}
+
+const centreOf = (bolts: readonly BoltPlace[]): { x: number; y: number } => ({
+  x: bolts.reduce((sum, { x }) => sum + x, 0) / bolts.length,
+  y: bolts.reduce((sum, { y }) => sum + y, 0) / bolts.length,
+});
+
+/** Clockwise from the bolt nearest the upper left, so that any rotation of the list gives the same pattern. */
+function canonical(bolts: readonly BoltPlace[]): Placed[] {
+  const centre = centreOf(bolts);
+  const turn = 2 * Math.PI;
+  const placed = bolts.map((bolt) => ({
+    bolt,
+    // Measured from just before the upper-left diagonal, which rounding must not push to the end of the list.
+    angle: (Math.atan2(bolt.x - centre.x, centre.y - bolt.y) + Math.PI / 4 + 1e-9 + 2 * turn) % turn,
+  }));
+  return placed.sort((a, b) => a.angle - b.angle || a.bolt.id.localeCompare(b.bolt.id));
+}
+
+/** A row is at least four times as long as it is wide, along its own main direction. */
+function isRow(bolts: readonly BoltPlace[]): boolean {
+  const { long, wide } = principalSpread(bolts);
+  return long > 4 * wide;
+}
+
+function principalSpread(bolts: readonly BoltPlace[]): { long: number; wide: number; axis: { x: number; y: number } } {
+  const centre = centreOf(bolts);
+  let xx = 0;
+  let yy = 0;
+  let xy = 0;
+  for (const { x, y } of bolts) {
+    xx += (x - centre.x) ** 2;
+    yy += (y - centre.y) ** 2;
+    xy += (x - centre.x) * (y - centre.y);
+  }
+  const tilt = 0.5 * Math.atan2(2 * xy, xx - yy);
+  const axis = { x: Math.cos(tilt), y: Math.sin(tilt) };
+  const along = bolts.map(({ x, y }) => (x - centre.x) * axis.x + (y - centre.y) * axis.y);
+  const across = bolts.map(({ x, y }) => (y - centre.y) * axis.x - (x - centre.x) * axis.y);
+  const span = (values: number[]): number => Math.max(...values) - Math.min(...values);
+  return { long: span(along), wide: span(across), axis };
+}
+
+function middleOutwards(bolts: readonly BoltPlace[]): string[] {
+  const centre = centreOf(bolts);
+  const { axis } = principalSpread(bolts);
+  return bolts
+    .map((bolt) => ({ id: bolt.id, along: (bolt.x - centre.x) * axis.x + (bolt.y - centre.y) * axis.y }))
+    .sort((a, b) => {
+      const nearer = Math.abs(a.along) - Math.abs(b.along);
+      return Math.abs(nearer) > 1e-6 ? nearer : a.along - b.along || a.id.localeCompare(b.id);
+    })
+    .map(({ id }) => id);
+}
+
+/** The angle between two directions, 0 to π. */
+function apart(a: number, b: number): number {
+  const gap = Math.abs(a - b) % (2 * Math.PI);
+  return Math.min(gap, 2 * Math.PI - gap);
+}
+
+function crosswise(placed: readonly Placed[]): string[] {
+  const left = [...placed];
+  const order: Placed[] = [];
+  let pull = { x: 0, y: 0 };
+  let next = left.shift();
+  while (next !== undefined) {
+    const last = next;
+    order.push(last);
+    pull = { x: pull.x + Math.cos(last.angle), y: pull.y + Math.sin(last.angle) };
+    const imbalance = ({ angle }: Placed): number => Math.hypot(pull.x + Math.cos(angle), pull.y + Math.sin(angle));
+    let best: Placed | undefined;
+    for (const candidate of left) {
+      if (best === undefined) {
+        best = candidate;
+        continue;
+      }
+      const further = apart(candidate.angle, last.angle) - apart(best.angle, last.angle);
+      if (further > 1e-6 || (further > -1e-6 && imbalance(candidate) < imbalance(best) - 1e-6)) best = candidate;
+    }
+    if (best !== undefined) left.splice(left.indexOf(best), 1);
+    next = best;
+  }
+  return order.map(({ bolt }) => bolt.id);
+}

@@ -1,0 +1,80 @@
+import type { MeterReading, MeterUnit } from './odometer.ts';
+
+/** A band with its source; data with no source are a shop figure to be verified. */
+export interface Figure {
+  readonly low: number;
+  readonly high: number;
+  /** Where it comes from; null is shown as *shop figure, verify*. */
+  readonly source: string | null;
+}
+
+/** What the engine family should show once the work is done. Null where it does not apply or is not known. */
+export interface FamilyFigures {
+  /** Warm idle, rpm. */
+  readonly idleRpm: Figure | null;
+  /** Idle valve duty at warm idle, percent. */
+  readonly valveDuty: Figure | null;
+  /** Throttle position sensor, plate closed, volts. */
+  readonly closedVolts: Figure | null;
+}
+
+/** The kind of throttle on the engine. */
+export type ThrottleKind = 'cable' | 'electronic' | 'diesel-flap';
+/** The kind of idle air control, if any. */
+export type IdleValveKind = 'none' | 'stepper' | 'rotary' | 'duty' | 'wax';
+
+/** A unit fitted to this vehicle: the throttle body or valve as an object with its own number. */
+export interface FittedUnit {
+  readonly id: string;
+  readonly kind: 'throttle-body' | 'idle-valve';
+  readonly place: string;
+  readonly partNumber: string;
+  readonly variant: string;
+}
+
+/** A vehicle as the workshop knows it. */
+export interface Vehicle {
+  readonly id: string;
+  readonly plate: string;
+  readonly vin: string;
+  readonly make: string;
+  readonly model: string;
+  /** What the people here call it: “library bus”. */
+  readonly nickname: string;
+  readonly year: number | null;
+  readonly engine: string;
+  readonly throttle: ThrottleKind;
+  readonly idleValve: IdleValveKind;
+  readonly owner: string;
+  readonly meterUnit: MeterUnit;
+  readonly lastReading: MeterReading | null;
+  readonly figures: FamilyFigures;
+  readonly units: readonly FittedUnit[];
+  readonly notes: string;
+}
+
+const THROTTLE_WORDS: Readonly<Record<ThrottleKind, string>> = {
+  cable: 'cable body',
+  electronic: 'electronic body',
+  'diesel-flap': 'diesel intake flap',
+};
+const VALVE_WORDS: Readonly<Record<IdleValveKind, string>> = {
+  none: '',
+  stepper: 'stepper valve',
+  rotary: 'rotary valve',
+  duty: 'duty valve',
+  wax: 'fast-idle wax',
+};
+
+/** `2.5 L four · cable body, rotary valve` */
+export function engineLine(vehicle: Pick<Vehicle, 'engine' | 'throttle' | 'idleValve'>): string {
+  const valve = VALVE_WORDS[vehicle.idleValve];
+  return `${vehicle.engine} · ${THROTTLE_WORDS[vehicle.throttle]}${valve === '' ? '' : `, ${valve}`}`;
+}
+
+/** `Norrland Parcel, library bus` */
+export const vehicleName = (vehicle: Pick<Vehicle, 'make' | 'model' | 'nickname'>): string =>
+  `${vehicle.make} ${vehicle.model}${vehicle.nickname === '' ? '' : `, ${vehicle.nickname}`}`;
+
+/** The source of a figure in words. */
+export const sourceWords = (figure: { readonly source: string | null }): string => figure.source ?? 'shop figure, verify';

@@ -1,0 +1,20 @@
+import { Bench, type DemoClient } from './bench.ts';
+import { finishedFarm, finishedVan } from './jobs/finished.ts';
+import { busInRefit, farmWaitsForPart, launchOiled, vanInDiagnose } from './jobs/open.ts';
+import { shop } from './shop.ts';
+import { vehicles } from './vehicles.ts';
+
+const HOUR = 60 * 60_000;
+const DAY = 24 * HOUR;
+
+/** Fills an empty server with the demo world, by the same requests that a person's taps make. @param now ms since 1970 */
+export async function seedDemo(client: DemoClient, now: number): Promise<void> {
+  await client.putShop(shop);
+  for (const [id, vehicle] of Object.entries(vehicles)) await client.putVehicle(id, vehicle);
+  await finishedVan(new Bench(client, 'job-228', 'tomas', now - 62 * DAY));
+  await finishedFarm(new Bench(client, 'job-229', 'isla', now - 41 * DAY));
+  await busInRefit(new Bench(client, 'job-230', 'tomas', now - DAY - 4 * HOUR), now);
+  await farmWaitsForPart(new Bench(client, 'job-231', 'isla', now - 3 * HOUR), now);
+  await launchOiled(new Bench(client, 'job-232', 'tomas', now - 4 * HOUR - 30 * 60_000));
+  await vanInDiagnose(new Bench(client, 'job-233', 'wen', now - 65 * 60_000));
+}

@@ -1,0 +1,29 @@
+// Starts the built server as a child and waits until it says where it listens.
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { root } from './say.mjs';
+
+/**
+ * @param {{ data: string, port?: number, clock?: string, env?: Record<string, string> }} options
+ * @returns {Promise<{ address: string, stop: () => Promise<void>, kill: () => Promise<void>, child: import('node:child_process').ChildProcess }>}
+ */
+export function startServer({ data, port = 0, clock, env = {} }) {
+  const args = [join(root, 'dist/server/main.js'), '--data', data, '--port', String(port), ...(clock ? ['--clock', clock] : [])];
+  const child = spawn(process.execPath, args, { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  let said = '';
+  const ended = new Promise((done) => child.on('close', (code) => done(code)));
+  const end = (signal) => async () => {
+    if (child.exitCode === null && child.signalCode === null) child.kill(signal);
+    await ended;
+  };
+  return new Promise((ready, failed) => {
+    const hear = (chunk) => {
+      said += chunk;
+      const address = /listening on (http:\/\/\S+)/.exec(said)?.[1];
+      if (address) ready({ address, stop: end('SIGTERM'), kill: end('SIGKILL'), child });
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    void ended.then((code) => failed(Object.assign(new Error(said.trim() || `The server ended with ${code}.`), { exitCode: code })));
+  });
+}

@@ -1,0 +1,44 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import type { Logger } from 'pino';
+import { answerErrors, HttpError } from './http/errors.ts';
+import { onlyFromHere, strictHeaders } from './http/guard.ts';
+import { jobRoutes } from './http/jobs.ts';
+import { listRoutes } from './http/lists.ts';
+import { pictureRoutes } from './http/pictures.ts';
+import { transferRoutes } from './http/transfer.ts';
+import { vehicleRoutes } from './http/vehicles.ts';
+import type { Services } from './services.ts';
+
+/** The application over its services. It does not listen; `main.ts` does. @param webRoot the built interface, or null */
+export function createApp(services: Services, log: Logger, webRoot: string | null): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(strictHeaders, onlyFromHere, compression());
+  app.use('/api', transferRoutes(services));
+  app.use('/api/pictures', pictureRoutes(services));
+  app.use('/api', express.json({ limit: '2mb' }));
+  app.use('/api/jobs', jobRoutes(services));
+  app.use('/api/vehicles', vehicleRoutes(services));
+  app.use('/api', listRoutes(services));
+  app.use('/api', () => {
+    throw new HttpError('not-found', 'There is nothing at that address.');
+  });
+  if (webRoot !== null && existsSync(webRoot)) serveWeb(app, webRoot);
+  app.use(answerErrors(log));
+  return app;
+}
+
+/** Assets are named by content and kept for a year; the page itself is asked for anew each time. */
+function serveWeb(app: Express, webRoot: string): void {
+  app.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: true }));
+  app.use('/assets', () => {
+    throw new HttpError('not-found', 'There is no such file.');
+  });
+  app.use(express.static(webRoot, { index: false, maxAge: 0 }));
+  app.get('/{*path}', (_request, response) => {
+    response.set('cache-control', 'no-cache').sendFile(join(webRoot, 'index.html'));
+  });
+}

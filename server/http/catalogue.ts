@@ -1,0 +1,29 @@
+/**
+ * Every error this server answers with, in one place: its HTTP status. Messages are made where the facts are.
+ * A code that is not listed is a refusal of `decide`, which is 409.
+ */
+export const ERROR_STATUS = {
+  'bad-request': 400,
+  'bad-value': 400,
+  'bad-json': 400,
+  'bad-picture': 400,
+  'chain-broken': 400,
+  'bad-log': 400,
+  'not-from-here': 403,
+  'not-found': 404,
+  'no-such-job': 404,
+  'no-such-vehicle': 404,
+  'no-such-procedure': 404,
+  'no-such-picture': 404,
+  'too-large': 413,
+  'wrong-type': 415,
+  'cannot-write': 507,
+  'store-busy': 503,
+  unexpected: 500,
+} as const satisfies Record<string, number>;
+
+/** A code of the catalogue. */
+export type ErrorCode = keyof typeof ERROR_STATUS;
+
+/** The status for a code; refusals of core that are not listed are conflicts. */
+export const statusOf = (code: string): number => (ERROR_STATUS as Readonly<Record<string, number>>)[code] ?? 409;

@@ -1,0 +1,52 @@
+import { Router } from 'express';
+import { command, id, jobQuery, sinceQuery } from '../../contract/index.ts';
+import type { Command } from '../../core/job/index.ts';
+import type { Services } from '../services.ts';
+import { fromRefusal, HttpError } from './errors.ts';
+import { parse } from './parse.ts';
+
+/** A command may come from a device whose clock is a little fast, but not from tomorrow. */
+const CLOCK_SLACK_MS = 10 * 60_000;
+
+/** Jobs: lists, logs and the one way to change them. */
+export function jobRoutes({ jobs, lists, now, people }: Services): Router {
+  const router = Router();
+
+  const checkSender = (sent: Command): void => {
+    if (!people().has(sent.by)) throw new HttpError('bad-value', 'That person is not in the list.', { fields: { by: 'Pick who is at the bench.' } });
+    if (Date.parse(sent.at) > Date.parse(now()) + CLOCK_SLACK_MS) {
+      throw new HttpError('bad-value', 'The time lies ahead of this server’s clock. Check the clock of the device.', { fields: { at: `Expected at most ${now()}, got ${sent.at}.` } });
+    }
+  };
+
+  router.get('/', (request, response) => {
+    const query = parse(jobQuery, request.query);
+    const rows = lists.jobs({ ...query, limit: query.limit + 1 });
+    const page = rows.slice(0, query.limit);
+    response.json({ rows: page, next: rows.length > query.limit ? String(page.at(-1)?.number) : null });
+  });
+
+  router.get('/:id', (request, response) => {
+    const reply = jobs.read(parse(id, request.params.id), parse(sinceQuery, request.query).since);
+    if (reply === null) throw new HttpError('no-such-job', 'There is no such job.');
+    response.json(reply);
+  });
+
+  router.get('/:id/verify', (request, response) => {
+    const jobId = parse(id, request.params.id);
+    if (jobs.job(jobId) === null) throw new HttpError('no-such-job', 'There is no such job.');
+    const brokenAt = jobs.verify(jobId);
+    response.json({ whole: brokenAt === null, brokenAt });
+  });
+
+  router.post('/:id/commands', (request, response) => {
+    const jobId = parse(id, request.params.id);
+    const sent = parse(command, request.body);
+    checkSender(sent);
+    const outcome = jobs.take(jobId, sent, now());
+    if (outcome.kind === 'refused') throw fromRefusal(outcome.refusal);
+    response.status(outcome.reply.repeated ? 200 : 201).json(outcome.reply);
+  });
+
+  return router;
+}

@@ -1,0 +1,9 @@
+import type { z } from 'zod';
+import { fromZod } from './errors.ts';
+
+/** Parses anything from outside by its contract schema. @throws HttpError 400 naming every wrong field */
+export function parse<T>(schema: z.ZodType<T>, value: unknown): T {
+  const result = schema.safeParse(value);
+  if (!result.success) throw fromZod(result.error);
+  return result.data;
+}

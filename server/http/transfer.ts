@@ -1,0 +1,38 @@
+import express, { Router } from 'express';
+import { z } from 'zod';
+import { id, transfer } from '../../contract/index.ts';
+import type { Services } from '../services.ts';
+import { exportJob, importJob } from '../store/transfer.ts';
+import { HttpError } from './errors.ts';
+import { parse } from './parse.ts';
+
+const query = z.strictObject({ by: id });
+
+/** A job as a file out and in, and as a printed sheet. */
+export function transferRoutes(services: Services): Router {
+  const { jobs, vehicles, pictures, now, people, sheet } = services;
+  const router = Router();
+
+  router.get('/jobs/:id/file', (request, response) => {
+    const file = exportJob(parse(id, request.params.id), jobs, vehicles, pictures);
+    if (file === null) throw new HttpError('no-such-job', 'There is no such job.');
+    response.attachment(`job-${jobs.job(file.jobId)?.number ?? ''}.json`).json(file);
+  });
+
+  router.get('/jobs/:id/sheet.pdf', async (request, response) => {
+    const job = jobs.job(parse(id, request.params.id));
+    if (job === null) throw new HttpError('no-such-job', 'There is no such job.');
+    const pdf = await sheet(job);
+    response.type('application/pdf').set('content-disposition', `inline; filename="job-${job.number}.pdf"`).send(pdf);
+  });
+
+  router.post('/job-files', express.json({ limit: '200mb' }), async (request, response) => {
+    const { by } = parse(query, request.query);
+    if (!people().has(by)) throw new HttpError('bad-value', 'That person is not in the list.', { fields: { by: 'Pick who is at the bench.' } });
+    const outcome = await importJob(parse(transfer, request.body), jobs, vehicles, pictures, now(), by);
+    if (!outcome.ok) throw new HttpError(outcome.code, outcome.message);
+    response.status(201).json(outcome);
+  });
+
+  return router;
+}

@@ -1,0 +1,40 @@
+import { Router } from 'express';
+import { z } from 'zod';
+import { id, vehicleInput, vehicleQuery } from '../../contract/index.ts';
+import type { Services } from '../services.ts';
+import { HttpError } from './errors.ts';
+import { parse } from './parse.ts';
+
+const body = z.strictObject({ by: id, vehicle: vehicleInput });
+
+/** Vehicles: search, file, create, change. */
+export function vehicleRoutes({ vehicles, lists, people, now }: Services): Router {
+  const router = Router();
+
+  router.get('/', (request, response) => {
+    const { q, after, limit } = parse(vehicleQuery, request.query);
+    response.json(vehicles.search(q, after, limit));
+  });
+
+  router.get('/:id', (request, response) => {
+    const vehicle = vehicles.get(parse(id, request.params.id));
+    if (vehicle === null) throw new HttpError('no-such-vehicle', 'There is no such vehicle.');
+    response.json({ vehicle, jobs: lists.jobs({ status: 'all', vehicleId: vehicle.id, limit: 100 }) });
+  });
+
+  // One way to write: the client makes the id, so that sending twice changes nothing.
+  router.put('/:id', (request, response) => {
+    const vehicleId = parse(id, request.params.id);
+    const { by, vehicle } = parse(body, request.body);
+    if (!people().has(by)) throw new HttpError('bad-value', 'That person is not in the list.', { fields: { by: 'Pick who is at the bench.' } });
+    const other = vehicles.withPlate(vehicle.plate, vehicleId);
+    if (other !== null) {
+      const message = `${other.plate} is on the list already: ${other.make} ${other.model}.`;
+      throw new HttpError('bad-value', message, { fields: { 'vehicle.plate': message } });
+    }
+    const known = vehicles.get(vehicleId);
+    response.status(known === null ? 201 : 200).json(vehicles.put(vehicleId, vehicle, by, now()));
+  });
+
+  return router;
+}

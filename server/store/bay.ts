@@ -1,0 +1,34 @@
+import type { BayLine, BayReply, BayStretch } from '../../contract/index.ts';
+import { waitsFor } from '../../core/bay/index.ts';
+import { HANDS_ON_GAP_S, type Job, timerEnd } from '../../core/job/index.ts';
+import type { Jobs } from './jobs.ts';
+import type { Lists } from './lists.ts';
+
+/** The Bay: a line per open job with the day's stretches. @param now ISO time */
+export function bayAt(now: string, jobs: Jobs, lists: Lists): BayReply {
+  const lines = lists.jobs({ status: 'open', limit: 100 }).flatMap((summary): BayLine[] => {
+    const job = jobs.job(summary.id);
+    if (job === null) return [];
+    return [{ job: summary, stretches: [...handsOn(jobs.log.since(summary.id, 0).map(({ at }) => at)), ...waits(job, now)], waitsFor: waitsFor(job, now) }];
+  });
+  return { now, lines: lines.sort((a, b) => a.job.number - b.job.number) };
+}
+
+/** Entries less than the hands-on gap apart form one stretch. */
+function handsOn(times: readonly string[]): BayStretch[] {
+  const stretches: { from: string; to: string }[] = [];
+  for (const at of [...times].sort()) {
+    const last = stretches.at(-1);
+    if (last !== undefined && Date.parse(at) - Date.parse(last.to) <= HANDS_ON_GAP_S * 1000) last.to = at;
+    else stretches.push({ from: at, to: at });
+  }
+  return stretches.map(({ from, to }) => ({ kind: 'hands-on', from, to, words: '' }));
+}
+
+function waits(job: Job, now: string): BayStretch[] {
+  const timers = job.timers.map((timer): BayStretch => ({ kind: 'wait', from: timer.at, to: timer.ended?.at ?? timerEnd(timer), words: timer.label }));
+  const parts = job.needs.flatMap(({ state, expected }): BayStretch[] =>
+    state === 'ordered' && expected !== null ? [{ kind: 'part', from: job.lastAt, to: `${expected}T08:00:00.000Z`, words: `part expected ${expected}` }] : [],
+  );
+  return [...timers, ...parts.filter(({ to }) => to > now)];
+}

@@ -1,0 +1,130 @@
+import type { Database } from 'better-sqlite3';
+import type { CommandReply, JobReply } from '../../contract/index.ts';
+import { type Command, type Context, decide, evolve, type Job, type Refusal, replay } from '../../core/job/index.ts';
+import { firstBreak } from './chain.ts';
+import type { Lists } from './lists.ts';
+import { EventLog } from './log.ts';
+import { Projector } from './project.ts';
+import type { Vehicles } from './vehicles.ts';
+
+/** How a command ended. */
+export type Outcome = { readonly kind: 'done'; readonly reply: CommandReply } | { readonly kind: 'refused'; readonly refusal: Refusal };
+
+const refused = (code: string, message: string, wouldHelp = ''): Outcome => ({ kind: 'refused', refusal: { ok: false, code, message, wouldHelp, field: null } });
+
+/** How many folded jobs are kept in memory. A workshop has a handful open at a time. */
+const KEPT = 64;
+
+/** Takes commands and answers with logs. One command is one transaction. */
+export class Jobs {
+  readonly log: EventLog;
+  readonly #db: Database;
+  readonly #projector: Projector;
+  readonly #vehicles: Vehicles;
+  readonly #lists: Lists;
+  readonly #folded = new Map<string, Job>();
+
+  constructor(db: Database, vehicles: Vehicles, lists: Lists) {
+    this.#db = db;
+    this.log = new EventLog(db);
+    this.#projector = new Projector(db);
+    this.#vehicles = vehicles;
+    this.#lists = lists;
+  }
+
+  /** The job as its log tells, or null. Kept in memory; a command replaces what is kept only once it is on disk. */
+  job(jobId: string): Job | null {
+    const kept = this.#folded.get(jobId);
+    if (kept !== undefined) return kept;
+    const job = replay(jobId, this.log.since(jobId, 0));
+    if (job !== null) this.#keep(job);
+    return job;
+  }
+
+  #keep(job: Job): void {
+    this.#folded.delete(job.id);
+    this.#folded.set(job.id, job);
+    const oldest = this.#folded.keys().next().value;
+    if (this.#folded.size > KEPT && oldest !== undefined) this.#folded.delete(oldest);
+  }
+
+  /** A job's log from a version on, or null when there is no such job. */
+  read(jobId: string, since: number): JobReply | null {
+    const job = this.job(jobId);
+    return job === null ? null : { jobId, version: job.version, events: this.log.since(jobId, since) };
+  }
+
+  /**
+   * Takes one command: decides, appends, projects, all in one transaction. The same id again changes nothing and
+   * answers with what the sender has not seen. A stale command is decided against the job as it is now.
+   */
+  take(jobId: string, command: Command, receivedAt: string): Outcome {
+    const before = this.log.command(command.id);
+    if (before !== undefined) return this.#repeat(jobId, command, before.job_id);
+    const current = this.job(jobId);
+    if (command.seen > (current?.version ?? 0)) {
+      return refused('seen-the-future', `You have seen version ${command.seen} of this job, but the store holds ${current?.version ?? 0}.`, 'Load the job again; the store may have been restored from a backup.');
+    }
+    const decision = decide(current, command, this.#context(command));
+    if (!decision.ok) return { kind: 'refused', refusal: decision };
+    let after = current;
+    this.#db.transaction(() => {
+      const events = this.log.append(jobId, decision.events, { commandId: command.id, at: command.at, by: command.by }, receivedAt);
+      for (const recorded of events) after = evolve(after, recorded, jobId);
+      if (after !== null) this.#projector.write(current, after);
+    }).immediate();
+    if (after !== null) this.#keep(after);
+    return this.#done(jobId, command, false);
+  }
+
+  #repeat(jobId: string, command: Command, takenBy: string): Outcome {
+    if (takenBy !== jobId) return refused('command-id-used', 'That command id belongs to another job.');
+    return this.#done(jobId, command, true);
+  }
+
+  #done(jobId: string, command: Command, repeated: boolean): Outcome {
+    const events = this.log.since(jobId, command.seen);
+    return { kind: 'done', reply: { jobId, version: events.at(-1)?.seq ?? command.seen, events, repeated } };
+  }
+
+  #context(command: Command): Context {
+    return {
+      nextNumber: command.type === 'open-job' ? this.#nextNumber() : null,
+      vehicle: command.type === 'open-job' ? this.#vehicles.get(command.data.vehicleId) : null,
+      procedure: command.type === 'pin-procedure' ? this.#lists.procedure(command.data.procedureId) : null,
+      wrenches: command.type === 'tighten-bolt' ? this.#lists.wrenches() : [],
+    };
+  }
+
+  #nextNumber(): number {
+    const row = this.#db.prepare<[], { highest: number | null }>('SELECT MAX(number) AS highest FROM job_summary').get();
+    return (row?.highest ?? Number(this.#lists.setting('first-job-number') ?? '1') - 1) + 1;
+  }
+
+  /** Adopts an imported log, whose chain was verified. @returns false when there is such a job already */
+  adopt(job: Job, events: Parameters<EventLog['adoptEvent']>[1][], hashes: readonly string[], receivedAt: string): boolean {
+    if (this.job(job.id) !== null) return false;
+    this.#db.transaction(() => {
+      let from = 0;
+      for (const [index, { commandId }] of events.entries()) {
+        if (events[index + 1]?.commandId === commandId) continue;
+        this.log.adoptCommand(commandId, job.id, from + 1, index + 1, receivedAt);
+        from = index + 1;
+      }
+      for (const [index, recorded] of events.entries()) this.log.adoptEvent(job.id, recorded, hashes[index] ?? '');
+      this.#projector.write(null, job);
+    }).immediate();
+    this.#keep(job);
+    return true;
+  }
+
+  /** Whether the number is taken by another job. */
+  numberTaken(number: number): boolean {
+    return this.#db.prepare('SELECT 1 FROM job_summary WHERE number = ?').get(number) !== undefined;
+  }
+
+  /** The first event at which the chain of a job breaks, or null when it is whole. */
+  verify(jobId: string): number | null {
+    return firstBreak(jobId, this.log.since(jobId, 0), this.log.hashes(jobId));
+  }
+}

@@ -1,0 +1,72 @@
+import { createHash, randomUUID } from 'node:crypto';
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, renameSync, writeSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Database } from 'better-sqlite3';
+import sharp from 'sharp';
+
+/** A stored picture. */
+export interface StoredPicture {
+  readonly hash: string;
+  readonly mime: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+const MIME: Readonly<Record<string, string>> = { jpeg: 'image/jpeg', png: 'image/png', webp: 'image/webp' };
+/** Longest side of the copy that screens show, pixels. */
+const SHOWN_SIDE = 1600;
+
+/** Pictures are files named by the hash of their content beside the database, with a row each. */
+export class Pictures {
+  readonly #db: Database;
+  readonly #folder: string;
+
+  constructor(db: Database, folder: string) {
+    this.#db = db;
+    this.#folder = folder;
+    mkdirSync(folder, { recursive: true });
+  }
+
+  /** Stores a picture and its screen-sized copy. @returns null when the bytes are not a JPEG, PNG or WebP picture */
+  async put(bytes: Buffer, at: string): Promise<StoredPicture | null> {
+    const found = await sharp(bytes, { failOn: 'error' }).metadata().catch(() => null);
+    const mime = MIME[found?.format ?? ''];
+    if (found === null || mime === undefined) return null;
+    const hash = createHash('sha256').update(bytes).digest('hex');
+    // Decoding the whole picture proves it is one; the copy also drops the place and camera data.
+    const copy = await sharp(bytes).rotate().resize(SHOWN_SIDE, SHOWN_SIDE, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 82 }).toBuffer().catch(() => null);
+    if (copy === null) return null;
+    this.#write(hash, bytes);
+    this.#write(`${hash}.shown.webp`, copy);
+    this.#db
+      .prepare('INSERT OR IGNORE INTO picture (hash, mime, bytes, width, height, added_at) VALUES (?, ?, ?, ?, ?, ?)')
+      .run(hash, mime, bytes.length, found.width, found.height, at);
+    return { hash, mime, width: found.width, height: found.height };
+  }
+
+  has(hash: string): boolean {
+    return this.#db.prepare('SELECT 1 FROM picture WHERE hash = ?').get(hash) !== undefined;
+  }
+
+  /** The file to send for a picture, or null when there is none. */
+  file(hash: string, original: boolean): { path: string; mime: string } | null {
+    const row = this.#db.prepare<[string], { mime: string }>('SELECT mime FROM picture WHERE hash = ?').get(hash);
+    if (row === undefined) return null;
+    return original ? { path: join(this.#folder, hash), mime: row.mime } : { path: join(this.#folder, `${hash}.shown.webp`), mime: 'image/webp' };
+  }
+
+  /** Written aside, flushed and renamed, so that a crash never leaves half a picture under its name. */
+  #write(name: string, bytes: Buffer): void {
+    const target = join(this.#folder, name);
+    if (existsSync(target)) return;
+    const aside = join(this.#folder, `.${randomUUID()}`);
+    const file = openSync(aside, 'w');
+    try {
+      writeSync(file, bytes);
+      fsyncSync(file);
+    } finally {
+      closeSync(file);
+    }
+    renameSync(aside, target);
+  }
+}

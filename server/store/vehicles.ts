@@ -1,0 +1,100 @@
+import type { Database, Statement } from 'better-sqlite3';
+import type { Page, VehicleInput } from '../../contract/index.ts';
+import type { MeterUnit, Vehicle } from '../../core/vehicle/index.ts';
+
+interface VehicleRow {
+  readonly id: string;
+  readonly plate: string;
+  readonly vin: string;
+  readonly make: string;
+  readonly model: string;
+  readonly nickname: string;
+  readonly year: number | null;
+  readonly engine: string;
+  readonly throttle: string;
+  readonly idle_valve: string;
+  readonly owner: string;
+  readonly meter_unit: string;
+  readonly figures: string;
+  readonly units: string;
+  readonly notes: string;
+  readonly last_value: number | null;
+  readonly last_unit: string | null;
+}
+
+/** The last reading is whatever the latest job on the vehicle holds, so that it cannot drift from the log. */
+const SELECT = `SELECT v.*, r.value AS last_value, r.unit AS last_unit FROM vehicle v
+  LEFT JOIN vehicle_reading r ON r.job_id = (SELECT job_id FROM vehicle_reading WHERE vehicle_id = v.id ORDER BY at DESC LIMIT 1)`;
+
+/** The list of vehicles. */
+export class Vehicles {
+  readonly #db: Database;
+  readonly #get: Statement<[string], VehicleRow>;
+  readonly #put: Statement<unknown[]>;
+  readonly #audit: Statement<[string, string, string, string, string]>;
+
+  constructor(db: Database) {
+    this.#db = db;
+    this.#get = db.prepare(`${SELECT} WHERE v.id = ?`);
+    this.#put = db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, units, notes, search)
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+      ON CONFLICT (id) DO UPDATE SET plate = excluded.plate, vin = excluded.vin, make = excluded.make, model = excluded.model, nickname = excluded.nickname,
+        year = excluded.year, engine = excluded.engine, throttle = excluded.throttle, idle_valve = excluded.idle_valve, owner = excluded.owner,
+        meter_unit = excluded.meter_unit, figures = excluded.figures, units = excluded.units, notes = excluded.notes, search = excluded.search`);
+    this.#audit = db.prepare('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)');
+  }
+
+  get(id: string): Vehicle | null {
+    const row = this.#get.get(id);
+    return row === undefined ? null : toVehicle(row);
+  }
+
+  /** Creates or changes a vehicle, with its audit row. */
+  put(id: string, input: VehicleInput, by: string, at: string): Vehicle {
+    this.#db.transaction(() => {
+      const kind = this.#get.get(id) === undefined ? 'vehicle-created' : 'vehicle-changed';
+      const { plate, vin, make, model, nickname, year, engine, throttle, idleValve, owner, meterUnit, figures, units, notes } = input;
+      const search = [plate, plate.replaceAll(' ', ''), vin, make, model, nickname, owner, engine].join(' ').toLowerCase();
+      this.#put.run(id, plate, vin, make, model, nickname, year, engine, throttle, idleValve, owner, meterUnit, JSON.stringify(figures), JSON.stringify(units), notes, search);
+      this.#audit.run(at, by, kind, id, JSON.stringify(input));
+    }).immediate();
+    return this.get(id) ?? fail(id);
+  }
+
+  /**
+   * Vehicles whose plate, VIN, make, model, owner or engine holds every typed word, by plate.
+   * @param after the key of the last row of the page before, as given in its `next`
+   */
+  search(text: string, after: string | undefined, limit: number): Page<Vehicle> {
+    const words = text.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
+    const [plate = '', id = ''] = after === undefined ? [] : after.split('\u001f');
+    const where = words.map(() => 'instr(v.search, ?) > 0').concat(after === undefined ? [] : ['(v.plate, v.id) > (?, ?)']);
+    const rows = this.#db
+      .prepare<unknown[], VehicleRow>(`${SELECT} ${where.length > 0 ? `WHERE ${where.join(' AND ')}` : ''} ORDER BY v.plate, v.id LIMIT ?`)
+      .all(...words, ...(after === undefined ? [] : [plate, id]), limit + 1);
+    const page = rows.slice(0, limit);
+    const last = page.at(-1);
+    return { rows: page.map(toVehicle), next: rows.length > limit && last !== undefined ? `${last.plate}\u001f${last.id}` : null };
+  }
+
+  /** Another vehicle with the same plate, or null. */
+  withPlate(plate: string, otherThan: string): Vehicle | null {
+    const row = this.#db.prepare<[string, string], VehicleRow>(`${SELECT} WHERE upper(replace(v.plate, ' ', '')) = upper(replace(?, ' ', '')) AND v.id <> ?`).get(plate, otherThan);
+    return row === undefined ? null : toVehicle(row);
+  }
+}
+
+const fail = (id: string): never => {
+  throw new Error(`Vehicle ${id} was written but cannot be read.`);
+};
+
+// Written only through the contract, so the enumerations and JSON are known to be good.
+function toVehicle(row: VehicleRow): Vehicle {
+  const { idle_valve, meter_unit, figures, units, last_value, last_unit, throttle } = row;
+  return {
+    id: row.id, plate: row.plate, vin: row.vin, make: row.make, model: row.model, nickname: row.nickname, year: row.year, engine: row.engine,
+    throttle: throttle as Vehicle['throttle'], idleValve: idle_valve as Vehicle['idleValve'], owner: row.owner, meterUnit: meter_unit as MeterUnit,
+    lastReading: last_value === null ? null : { value: last_value, unit: last_unit as MeterUnit },
+    figures: JSON.parse(figures) as Vehicle['figures'], units: JSON.parse(units) as Vehicle['units'], notes: row.notes,
+  };
+}
