@@ -74,8 +74,6 @@ export interface BayStretch {
 export interface BayLine {
   readonly job: JobSummary;
   readonly stretches: readonly BayStretch[];
-  /** What the job waits for, in words; empty when it waits for hands. */
-  readonly waitsFor: string;
 }
 
 /** The Bay. */

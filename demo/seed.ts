@@ -11,8 +11,8 @@ const DAY = 24 * HOUR;
 export async function seedDemo(client: DemoClient, now: number): Promise<void> {
   await client.putShop(shop);
   for (const [id, vehicle] of Object.entries(vehicles)) await client.putVehicle(id, vehicle);
-  await finishedVan(new Bench(client, 'job-228', 'tomas', now - 62 * DAY));
-  await finishedFarm(new Bench(client, 'job-229', 'isla', now - 41 * DAY));
+  await finishedVan(new Bench(client, 'job-228', 'tomas', now - 62 * DAY - 5 * HOUR));
+  await finishedFarm(new Bench(client, 'job-229', 'isla', now - 41 * DAY - 6 * HOUR));
   await busInRefit(new Bench(client, 'job-230', 'tomas', now - DAY - 4 * HOUR), now);
   await farmWaitsForPart(new Bench(client, 'job-231', 'isla', now - 3 * HOUR), now);
   await launchOiled(new Bench(client, 'job-232', 'tomas', now - 4 * HOUR - 30 * 60_000));

@@ -31,12 +31,12 @@ export const vehicles: Readonly<Record<string, VehicleInput>> = {
     units: [{ id: 'van1-tb', kind: 'throttle-body', place: 'only', partNumber: 'CW-14-0200', variant: 'E4' }],
   },
   farm: {
-    plate: 'OT 551', vin: vin('XOT20UC1.VF005510'), make: 'Ostrea', model: 'Till', nickname: 'farm utility', year: 2001, engine: '2.0 L four',
+    plate: 'OT 551', vin: vin('XTT20UC1.VF005510'), make: 'Ostrea', model: 'Till', nickname: 'farm utility', year: 2001, engine: '2.0 L four',
     throttle: 'cable', idleValve: 'rotary', owner: 'Sandwick farm', meterUnit: 'km', figures: { ...cable, idleRpm: band(800, 900) }, notes: 'Dust. Dashpot fitted.',
     units: [{ id: 'farm-tb', kind: 'throttle-body', place: 'only', partNumber: 'OT-20-0410', variant: 'B' }],
   },
   launch: {
-    plate: 'LN 007', vin: '', make: 'Terrow Marine', model: 'Terrow 45', nickname: 'harbour launch', year: 2011, engine: '45 hp outboard',
+    plate: 'LN 007', vin: '', make: 'Terrow Marine', model: '45', nickname: 'harbour launch', year: 2011, engine: '45 hp outboard',
     throttle: 'cable', idleValve: 'stepper', owner: 'Harbour office', meterUnit: 'h', notes: 'Plastic body: heat warps it.',
     figures: { idleRpm: band(700, 800), valveDuty: null, closedVolts: band(0.5, 0.7) },
     units: [{ id: 'launch-tb', kind: 'throttle-body', place: 'only', partNumber: 'TM-45-118', variant: 'P' }],

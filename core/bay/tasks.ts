@@ -4,12 +4,16 @@ import type { Task } from './fits.ts';
 /** Minutes that a short task of each kind is taken to need: shop figures until our own record gives better. */
 const MINUTES = { plug: 2, level: 6, codes: 5, check: 9, strip: 12, refit: 10, handOver: 8 } as const;
 
-/** What a job waits for, in words; empty when it waits for hands. @param now ISO time */
-export function waitsFor(job: Job, now: string): string {
+/**
+ * What a job waits for, in words; empty when it waits for hands.
+ * @param now ISO time
+ * @param sayDay ISO day → as people say it
+ */
+export function waitsFor(job: Job, now: string, sayDay: (day: string) => string = (day) => day): string {
   const timer = [...runningTimers(job)].sort((a, b) => timerEnd(a).localeCompare(timerEnd(b)))[0];
   if (timer !== undefined) return timerEnd(timer) > now ? timer.label : `${timer.label}: time is up`;
   const ordered = job.needs.find(({ state }) => state === 'ordered');
-  if (ordered !== undefined) return `${job.procedure?.needs.find(({ id }) => id === ordered.needId)?.name ?? 'a part'}, expected ${ordered.expected ?? 'some day'}`;
+  if (ordered !== undefined) return `${job.procedure?.needs.find(({ id }) => id === ordered.needId)?.name ?? 'a part'}, expected ${ordered.expected === null ? 'some day' : sayDay(ordered.expected)}`;
   return '';
 }
 

@@ -10,7 +10,7 @@ export type { Choice, MeasureKind, ProofKind } from './lists.ts';
 export { currentStage, stageGaps } from './progress.ts';
 export {
   blockers, boltIds, boltVerdict, closerOf, foreseenPlan, isAtTorque, isBack, itemOf, jobConstraints, jobMayStart, jobPlan, jobTally, leftColumn,
-  nextBack, nextOff, runningTimers, timerEnd,
+  nextBack, nextBolt, nextOff, runningTimers, timerEnd,
 } from './query.ts';
 export { nextStage, previousStage, STAGE_NAMES, STAGES } from './stages.ts';
 export type { Stage } from './stages.ts';

@@ -1,6 +1,6 @@
 import { coolantAccount, coolantQuestions } from '../coolant/index.ts';
 import { type Constraint, mayStart, planRefit, type RefitPlan, type StartVerdict, tally, type Tally, type TallyInput } from '../refit/index.ts';
-import { judge } from '../torque/index.ts';
+import { judge, tighteningOrder } from '../torque/index.ts';
 import type { BoltResult, Job, JobItem } from './types.ts';
 
 /** Whether an item has gone back, old or new. */
@@ -15,9 +15,10 @@ export function isAtTorque(item: JobItem, boltId: string): boolean {
   return result !== undefined && result.final && boltVerdict(item, result) !== 'under' && boltVerdict(item, result) !== 'over';
 }
 
-/** The verdict on one recorded bolt; without a specification any record stands. */
+/** The verdict on one recorded bolt: a staged pass is not yet its figure; without a specification any record stands. */
 export function boltVerdict(item: JobItem, result: BoltResult): ReturnType<typeof judge>['verdict'] {
   const spec = item.fasteners?.spec ?? null;
+  if (!result.final) return 'not recorded';
   if (spec === null || (result.torque === null && result.method === 'by-feel')) return result.method === 'by-feel' ? 'by feel' : 'in band';
   return judge(spec, result.torque === null ? null : { torque: result.torque, method: result.method }).verdict;
 }
@@ -149,3 +150,22 @@ export const runningTimers = (job: Job): Job['timers'] => job.timers.filter(({ e
 /** When a timer runs out, ISO. */
 export const timerEnd = (timer: { readonly at: string; readonly minutes: number }): string =>
   new Date(Date.parse(timer.at) + timer.minutes * 60_000).toISOString();
+
+/**
+ * The bolt to tighten next: the lowest pass that is not complete, in tightening order. A bolt that came out under or
+ * over is asked for again in its pass. Null when the group is done or has no fasteners.
+ */
+export function nextBolt(item: JobItem): { boltId: string; pass: number } | null {
+  const group = item.fasteners;
+  if (group === null) return null;
+  const ids = group.bolts.length > 0 ? tighteningOrder(group.bolts) : boltIds(item);
+  for (let pass = 1; pass <= group.fractions.length; pass += 1) {
+    const last = pass === group.fractions.length;
+    const boltId = ids.find((id) => {
+      const reached = item.bolts.find((bolt) => bolt.boltId === id)?.pass ?? 0;
+      return last ? !isAtTorque(item, id) : reached < pass;
+    });
+    if (boltId !== undefined) return { boltId, pass };
+  }
+  return null;
+}

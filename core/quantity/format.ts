@@ -17,10 +17,10 @@ export function significantFigures(value: number): number {
   return Math.max(1, digits.length);
 }
 
-/** Groups thousands by a thin space, as on the sheet: 148 220. Numbers of four digits stay whole. */
+/** Groups thousands by a thin space, as on the sheet: 148 220. Numbers of four digits stay whole. A minus is a real one. */
 export function group(text: string): string {
-  const [whole = '', fraction] = text.split('.');
-  const grouped = whole.replace('-', '').length > 4 ? whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN_SPACE) : whole;
+  const [whole = '', fraction] = text.replace('-', '−').split('.');
+  const grouped = whole.replace('−', '').length > 4 ? whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN_SPACE) : whole;
   return fraction === undefined ? grouped : `${grouped}.${fraction}`;
 }
 

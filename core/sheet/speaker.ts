@@ -8,7 +8,9 @@ import type { Speaker } from './types.ts';
  */
 export function speaker(people: ReadonlyMap<string, string>, currency: string, timeZone: string): Speaker {
   const clock = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit', hour12: false, timeZone });
+  const calendar = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
   return {
+    day: (isoDay) => calendar.format(new Date(`${isoDay}T12:00:00Z`)),
     time: (iso) => clock.format(new Date(iso)).replace(' at ', ', '),
     person: (id) => people.get(id) ?? id,
     money: (minor) => `${(minor / 100).toFixed(2)} ${currency}`,

@@ -26,6 +26,8 @@ export interface Sheet {
 export interface Speaker {
   /** ISO time → “Thursday 14 May, 14:20”. */
   readonly time: (iso: string) => string;
+  /** ISO day → “Monday 18 May”. */
+  readonly day: (isoDay: string) => string;
   /** Person id → name. */
   readonly person: (id: string) => string;
   /** Minor units → “42.50 cr”. */

@@ -29,7 +29,7 @@ export function torqueSection(job: Job): SheetSection {
 }
 
 function boltWords(item: JobItem, result: BoltResult | undefined): string {
-  if (result === undefined) return 'not recorded';
+  if (result === undefined || !result.final) return 'not recorded';
   const verdict = boltVerdict(item, result);
   const figure = result.torque === null ? 'by feel' : format(result.torque);
   return verdict === 'in band' || verdict === 'by feel' ? figure : `${figure} (${verdict})`;
@@ -83,7 +83,7 @@ export function mixAfter(job: Job): { volume: number; concentration: number; fre
 
 function mixRows(job: Job): SheetRow[] {
   const after = mixAfter(job);
-  return after === null ? [] : [row('Mix now', `${(after.concentration * 100).toFixed(0)} % antifreeze`, `freezes at ${after.freezesAt.toFixed(0)} °C, worked out`)];
+  return after === null ? [] : [row('Mix now', `${(after.concentration * 100).toFixed(0)} % antifreeze`, `freezes at ${format({ value: after.freezesAt, unit: '°C' }, { decimals: 0 })}, worked out`)];
 }
 
 /** What still is not as it should be; printed so that nobody can overlook it. */

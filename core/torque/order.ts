@@ -3,15 +3,14 @@ import type { BoltPlace } from './types.ts';
 /**
  * The order in which the bolts of one flange are tightened. A ring gets a cross pattern: each next bolt as far round
  * as possible from the last, a tie broken by the smallest running imbalance (the length of the sum of the directions
- * already pulled down). A long row works from the middle outwards. Two and three are as they are.
+ * already pulled down). A long row works from the middle outwards. Two and three are taken as one reads.
  * The answer depends on where the bolts are, never on the order in which they are listed.
  * @param bolts places in millimetres; ids must be unique
  * @returns the ids in tightening order
  */
 export function tighteningOrder(bolts: readonly BoltPlace[]): string[] {
-  const placed = canonical(bolts);
-  if (placed.length <= 3) return placed.map(({ bolt }) => bolt.id);
-  return isRow(bolts) ? middleOutwards(bolts) : crosswise(placed);
+  if (bolts.length <= 3) return [...bolts].sort((a, b) => a.y - b.y || a.x - b.x || a.id.localeCompare(b.id)).map(({ id }) => id);
+  return isRow(bolts) ? middleOutwards(bolts) : crosswise(canonical(bolts));
 }
 
 interface Placed {

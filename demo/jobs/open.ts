@@ -37,6 +37,7 @@ export async function busInRefit(bench: Bench, now: number): Promise<void> {
   }
   for (const stage of ['inspect', 'clean', 'rebuild'] as const) await bench.do('pass-stage', { stage }, 0.2);
   bench.at(now - 70 * 60_000);
+  await bench.do('acknowledge-caution', { caution: 'alloy' });
   await refitUntil(bench, 'flange');
   await tightenAll(bench, 'flange', '75 in·lb', 'small-click', 7);
 }

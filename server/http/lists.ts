@@ -20,7 +20,7 @@ export function listRoutes({ lists, jobs, now, forgetPeople }: Services): Router
     response.json({ ok: true });
   });
   router.get('/shop', (_request, response) => {
-    response.json({ settings: lists.settings(), people: lists.people(), wrenches: lists.wrenches() });
+    response.json({ settings: lists.settings(), people: lists.people(), wrenches: lists.wrenches(), now: now() });
   });
   router.get('/stock', (_request, response) => {
     response.json({ rows: lists.stock(), next: null });

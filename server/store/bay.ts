@@ -1,5 +1,4 @@
 import type { BayLine, BayReply, BayStretch } from '../../contract/index.ts';
-import { waitsFor } from '../../core/bay/index.ts';
 import { HANDS_ON_GAP_S, type Job, timerEnd } from '../../core/job/index.ts';
 import type { Jobs } from './jobs.ts';
 import type { Lists } from './lists.ts';
@@ -9,7 +8,7 @@ export function bayAt(now: string, jobs: Jobs, lists: Lists): BayReply {
   const lines = lists.jobs({ status: 'open', limit: 100 }).flatMap((summary): BayLine[] => {
     const job = jobs.job(summary.id);
     if (job === null) return [];
-    return [{ job: summary, stretches: [...handsOn(jobs.log.since(summary.id, 0).map(({ at }) => at)), ...waits(job, now)], waitsFor: waitsFor(job, now) }];
+    return [{ job: summary, stretches: [...handsOn(jobs.log.since(summary.id, 0).map(({ at }) => at)), ...waits(job, now)] }];
   });
   return { now, lines: lines.sort((a, b) => a.job.number - b.job.number) };
 }

@@ -24,7 +24,7 @@ interface VehicleRow {
 
 /** The last reading is whatever the latest job on the vehicle holds, so that it cannot drift from the log. */
 const SELECT = `SELECT v.*, r.value AS last_value, r.unit AS last_unit FROM vehicle v
-  LEFT JOIN vehicle_reading r ON r.job_id = (SELECT job_id FROM vehicle_reading WHERE vehicle_id = v.id ORDER BY at DESC LIMIT 1)`;
+  LEFT JOIN vehicle_reading r ON r.job_id = (SELECT job_id FROM vehicle_reading WHERE vehicle_id = v.id ORDER BY at DESC, value DESC LIMIT 1)`;
 
 /** The list of vehicles. */
 export class Vehicles {

@@ -54,12 +54,12 @@ function tighten(job: Job, data: CommandData['tighten-bolt'], context: Context):
   if (item.state === 'on') return refuse('not-off', `${item.name} have not come off.`);
   const ids = boltIds(item);
   if (!ids.includes(data.boltId)) return refuse('no-such-bolt', `There is no bolt “${data.boltId}” in ${item.name}.`);
-  const waits = item.state === 'off' ? mayGoBack(job, item) : null;
-  if (waits !== null) return waits;
   if (data.pass < 1 || data.pass > group.fractions.length) return refuseField('pass', `Expected pass 1 to ${group.fractions.length}, got ${data.pass}.`);
   const final = data.pass === group.fractions.length;
   const torque = readTorque(data);
   if (torque !== null && 'ok' in torque) return torque;
+  const waits = item.state === 'off' ? mayGoBack(job, item) : null;
+  if (waits !== null) return waits;
   const wrench = context.wrenches.find(({ id }) => id === data.wrenchId)?.name ?? '';
   const { torqueText: _, wrenchId: __, ...rest } = data;
   const tightened = event('bolt-tightened', { ...rest, final, torque, nm: torque === null ? null : torqueNm(torque), wrench });

@@ -1,5 +1,5 @@
 import { advance, startRun } from '../../relearn/index.ts';
-import type { EventData, EventType, RecordedEvent } from '../events.ts';
+import type { EventData, EventType } from '../events.ts';
 import { closerOf, isBack, itemOf } from '../query.ts';
 import type { Job, JobItem, JobOpening, Stamp } from '../types.ts';
 import { freshItem, plugItem } from './items.ts';

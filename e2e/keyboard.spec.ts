@@ -1,0 +1,75 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures.ts';
+
+const count = (page: Page, pattern: RegExp): Promise<number> => page.getByText(pattern).count();
+
+test('strip and refit by keyboard alone', async ({ page, workshop }) => {
+  const rows = (sql: string) => workshop.rows<{ n: number }>(sql)[0]?.n;
+  await workshop.open(page, '/bay');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('four vehicles in');
+  // The farm utility stands at Prepare with nothing off; from the Bay by Tab and Enter, then along the route by ].
+  const line = page.getByRole('link', { name: /OT 551/ }).first();
+  await line.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Prepare' })).toBeVisible();
+  await page.keyboard.press(']');
+  await expect(page.getByText('26 still on.')).toBeVisible();
+
+  for (let presses = 0; presses < 60 && (await count(page, /still on\. Tap|An opening gapes/)) > 0; presses += 1) await page.keyboard.press('Space');
+  await expect(page.getByText('Everything listed is off.')).toBeVisible();
+  await expect.poll(() => rows("SELECT count(*) AS n FROM strip_item WHERE job_id = 'job-231' AND state = 'off' AND origin = 'procedure'")).toBe(26);
+
+  await page.keyboard.press('u');
+  await expect(page.getByText('1 still on.').or(page.getByText('An opening gapes'))).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Everything listed is off.')).toBeVisible();
+
+  for (let stage = 0; stage < 4; stage += 1) await page.keyboard.press(']');
+  await expect(page.getByText(/to go back\. Start at the foot/)).toBeVisible();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowDown');
+  for (let presses = 0; presses < 90 && (await count(page, /to go back\. Start/)) > 0; presses += 1) await page.keyboard.press('Space');
+  await expect(page.getByText('Everything is back.')).toBeVisible();
+  for (let presses = 0; presses < 12 && (await page.getByText('Engine may start').count()) === 0; presses += 1) await page.keyboard.press('Space');
+  await expect(page.getByText('Engine may start')).toBeVisible();
+  await expect.poll(() => rows("SELECT count(*) AS n FROM strip_item WHERE job_id = 'job-231' AND state = 'off'")).toBe(0);
+});
+
+test('hands busy both ways: Space, Page Down, Not yet and Undo', async ({ page, workshop }) => {
+  await workshop.open(page, '/jobs/job-231/hands/strip');
+  await expect(page.getByText('Battery negative', { exact: true })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Engine cover', { exact: true })).toBeVisible();
+  await page.keyboard.press('n');
+  await expect(page.getByText('Air duct, two clamps', { exact: true }).first()).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(page.getByText(/1 · comes off/)).toBeVisible();
+  await page.goto(`${workshop.address}/jobs/job-230/hands/refit`);
+  await expect(page.getByText('Flange bolt 4, lower left')).toBeVisible();
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('Flange bolt 4, lower left')).toBeHidden();
+  await expect.poll(() => workshop.rows<{ n: number }>("SELECT count(*) AS n FROM torque_result WHERE job_id = 'job-230' AND item_id = 'flange' AND verdict = 'in band'")[0]?.n).toBe(4);
+  await page.keyboard.press('Escape');
+  await expect(page).toHaveURL(/\/refit$/);
+});
+
+test('keys show on their sheet, rest while typing, and go places', async ({ page, workshop }) => {
+  await workshop.open(page, '/jobs/job-230/refit');
+  await expect(page.getByTestId('act')).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('Undo the last action');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('k');
+  await page.getByLabel('Note', { exact: true }).fill('u and g are letters here');
+  await page.keyboard.press('Escape');
+  const before = await page.evaluate(() => document.documentElement.dataset.theme);
+  await page.keyboard.press('m');
+  await expect.poll(() => page.evaluate(() => document.documentElement.dataset.theme)).not.toBe(before);
+  await page.keyboard.press('/');
+  await page.getByLabel(/Plate, VIN, make/).fill('till');
+  await page.getByRole('dialog').getByRole('button', { name: /OT 551 Ostrea Till/ }).click();
+  await expect(page.getByRole('heading', { name: 'Ostrea Till, farm utility' })).toBeVisible();
+  await page.keyboard.press('g');
+  await page.keyboard.press('s');
+  await expect(page.getByRole('heading', { name: 'Stock' })).toBeVisible();
+});

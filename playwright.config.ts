@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test';
+
+/** Started by scripts/test.mjs, which builds first and passes the browser's path. Each story has a server of its own. */
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 120_000,
+  expect: { timeout: 10_000 },
+  forbidOnly: true,
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+});

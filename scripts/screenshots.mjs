@@ -1,0 +1,86 @@
+// npm run screenshots: makes every picture of docs/screenshots/ anew from the demo data, at a fixed moment.
+// With names as arguments only those; with --out DIR elsewhere; --theme and --size for looking while working.
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { parseArgs } from 'node:util';
+import { ensureBuilt } from './lib/build.mjs';
+import { chromiumArgs, ensureChromium } from './lib/chromium.mjs';
+import { ensureInstalled } from './lib/install.mjs';
+import { root, say } from './lib/say.mjs';
+import { seed } from './lib/seed.mjs';
+import { startServer } from './lib/serve.mjs';
+
+const MOMENT = '2026-05-13T13:09:00.000Z';
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: { out: { type: 'string', default: 'docs/screenshots' }, theme: { type: 'string' }, size: { type: 'string' } },
+});
+
+/** name → where, theme, size. Both themes are shown among them. */
+const VIEWS = {
+  bay: { path: '/bay' },
+  vehicles: { path: '/vehicles', theme: 'dark' },
+  vehicle: { path: '/vehicles/farm' },
+  complaint: { path: '/jobs/job-233/complaint' },
+  diagnose: { path: '/jobs/job-233/diagnose', theme: 'dark' },
+  decide: { path: '/jobs/job-230/decide' },
+  prepare: { path: '/jobs/job-231/prepare' },
+  strip: { path: '/jobs/job-231/strip', theme: 'dark' },
+  inspect: { path: '/jobs/job-230/inspect' },
+  clean: { path: '/jobs/job-230/clean', theme: 'dark' },
+  rebuild: { path: '/jobs/job-230/rebuild' },
+  refit: { path: '/jobs/job-230/refit' },
+  'refit-tablet': { path: '/jobs/job-230/refit', size: '834x1112', theme: 'dark' },
+  'hands-busy': { path: '/jobs/job-230/hands/refit', theme: 'dark' },
+  coolant: { path: '/jobs/job-229/coolant' },
+  prove: { path: '/jobs/job-229/prove' },
+  'hand-over': { path: '/jobs/job-229/hand-over' },
+  tools: { path: '/tools' },
+  procedure: { path: '/procedures/cable-rotary', theme: 'dark' },
+};
+/** Looked at, but not kept. */
+const MORE = {
+  relearn: { path: '/jobs/job-229/relearn' },
+  stock: { path: '/stock' },
+  procedures: { path: '/procedures' },
+  'vehicle-new': { path: '/vehicles/new' },
+  'job-new': { path: '/vehicles/bus/new-job' },
+  'hands-strip': { path: '/jobs/job-231/hands/strip' },
+};
+
+await ensureInstalled();
+await ensureBuilt();
+const executablePath = await ensureChromium();
+const { chromium } = await import('@playwright/test');
+const folder = mkdtempSync(join(tmpdir(), 'unhurried-wrench-'));
+const out = resolve(root, values.out);
+mkdirSync(out, { recursive: true });
+const server = await startServer({ data: join(folder, 'shop.sqlite'), clock: MOMENT });
+await seed(server.address, Date.parse(MOMENT));
+const browser = await chromium.launch({ executablePath, args: chromiumArgs });
+try {
+  const wanted = positionals.length > 0 ? positionals.map((name) => [name, { ...VIEWS, ...MORE }[name]]) : Object.entries(VIEWS);
+  for (const [name, view] of wanted) {
+    const [width, height] = (values.size ?? view.size ?? '1280x800').split('x').map(Number);
+    const theme = values.theme ?? view.theme ?? 'light';
+    const context = await browser.newContext({ viewport: { width, height }, timezoneId: 'Europe/London', locale: 'en-GB', reducedMotion: 'reduce' });
+    await context.addInitScript(([chosen]) => {
+      localStorage.setItem('unhurried-wrench.person', 'tomas');
+      localStorage.setItem('unhurried-wrench.theme', chosen);
+    }, [theme]);
+    const page = await context.newPage();
+    page.on('console', (message) => message.type() === 'error' && say(`  ${name}: ${message.text()}`));
+    page.on('pageerror', (error) => say(`  ${name}: ${error.message}`));
+    await page.goto(server.address + view.path, { waitUntil: 'networkidle' });
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: join(out, `${name}.png`) });
+    await context.close();
+    say(`${name}.png`);
+  }
+} finally {
+  await browser.close();
+  await server.stop();
+  rmSync(folder, { recursive: true, force: true });
+}
+process.exit(0);

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { useOutbox } from '../stores/outbox.ts';
+import { useShop } from '../stores/shop.ts';
+import { listenForKeys, useKeys } from './keys.ts';
+import RailNav from './RailNav.vue';
+import { switchTheme } from './theme.ts';
+
+const KeysSheet = defineAsyncComponent(() => import('./KeysSheet.vue'));
+const PersonPicker = defineAsyncComponent(() => import('./PersonPicker.vue'));
+const SearchSheet = defineAsyncComponent(() => import('./SearchSheet.vue'));
+const NotTaken = defineAsyncComponent(() => import('./NotTaken.vue'));
+
+const route = useRoute();
+const router = useRouter();
+const shop = useShop();
+const outbox = useOutbox();
+const open = ref<'keys' | 'person' | 'search' | null>(null);
+const failed = ref(false);
+const bare = computed(() => route.meta.bare === true);
+const askWho = computed(() => shop.loaded && shop.person === null && shop.people.length > 0);
+
+const go = (keys: string, path: string, place: string) => ({ keys: `g${keys}`, does: `Go to ${place}`, run: () => void router.push(path) });
+useKeys([
+  { keys: '?', does: 'Show this sheet', run: () => (open.value = 'keys') },
+  { keys: '/', does: 'Search anything', run: () => (open.value = 'search') },
+  { keys: 'm', does: 'Switch between bench and bonnet theme', run: switchTheme },
+  go('b', '/bay', 'the Bay'),
+  go('v', '/vehicles', 'vehicles'),
+  go('p', '/procedures', 'procedures'),
+  go('s', '/stock', 'stock'),
+  go('t', '/tools', 'tools'),
+]);
+
+async function start(): Promise<void> {
+  failed.value = false;
+  await Promise.all([shop.load(), outbox.restore()]).catch(() => (failed.value = true));
+}
+onMounted(() => {
+  window.addEventListener('keydown', listenForKeys);
+  void start();
+});
+onBeforeUnmount(() => window.removeEventListener('keydown', listenForKeys));
+</script>
+
+<template>
+  <a href="#work" class="primary sr-only focus:not-sr-only focus:fixed focus:left-2 focus:top-2 focus:z-50">To the work</a>
+  <div :class="bare ? 'h-full' : 'flex h-full flex-col min-[900px]:flex-row'">
+    <RailNav v-if="!bare" class="no-print" @person="open = 'person'" @keys="open = 'keys'" @search="open = 'search'" />
+    <main id="work" tabindex="-1" :class="bare ? 'h-full' : 'min-h-0 min-w-0 flex-1'" class="outline-none">
+      <p v-if="failed" class="m-8 max-w-prose" role="alert">
+        The server is out of reach. What you do is kept here and sent when it is back.
+        <button type="button" class="link ml-1" @click="start">Try again</button>
+      </p>
+      <RouterView />
+    </main>
+  </div>
+  <KeysSheet v-if="open === 'keys'" @close="open = null" />
+  <SearchSheet v-if="open === 'search'" @close="open = null" />
+  <PersonPicker v-if="open === 'person' || askWho" :required="askWho" @close="open = null" />
+  <NotTaken v-if="outbox.notTaken.length > 0" />
+</template>

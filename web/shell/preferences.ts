@@ -1,0 +1,21 @@
+/** Persisted preferences: one file, one prefix. Storage may be forbidden; then nothing is remembered and nothing fails. */
+const PREFIX = 'unhurried-wrench.';
+
+/** What can be remembered on this device. */
+export type Preference = 'person' | 'theme' | 'wrench';
+
+export function readPreference(name: Preference): string | null {
+  try {
+    return localStorage.getItem(PREFIX + name);
+  } catch {
+    return null;
+  }
+}
+
+export function writePreference(name: Preference, value: string): void {
+  try {
+    localStorage.setItem(PREFIX + name, value);
+  } catch {
+    // A private window: the choice holds until it is closed.
+  }
+}

@@ -1,0 +1,51 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import { type Stage, STAGES } from '../../core/job/index.ts';
+
+/** One chunk per stage, loaded when it is opened. */
+const stageViews: Readonly<Record<Stage, () => Promise<unknown>>> = {
+  complaint: () => import('../stages/complaint/ComplaintStage.vue'),
+  diagnose: () => import('../stages/diagnose/DiagnoseStage.vue'),
+  decide: () => import('../stages/decide/DecideStage.vue'),
+  prepare: () => import('../stages/prepare/PrepareStage.vue'),
+  strip: () => import('../stages/there-and-back/StripStage.vue'),
+  inspect: () => import('../stages/inspect/InspectStage.vue'),
+  clean: () => import('../stages/clean/CleanStage.vue'),
+  rebuild: () => import('../stages/rebuild/RebuildStage.vue'),
+  refit: () => import('../stages/there-and-back/RefitStage.vue'),
+  coolant: () => import('../stages/coolant/CoolantStage.vue'),
+  relearn: () => import('../stages/relearn/RelearnStage.vue'),
+  prove: () => import('../stages/prove/ProveStage.vue'),
+  'hand-over': () => import('../stages/hand-over/HandOverStage.vue'),
+};
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/bay' },
+    { path: '/bay', name: 'bay', component: () => import('../bay/BayView.vue'), meta: { title: 'Bay' } },
+    { path: '/vehicles', name: 'vehicles', component: () => import('../library/VehiclesView.vue'), meta: { title: 'Vehicles' } },
+    { path: '/vehicles/new', name: 'vehicle-new', component: () => import('../library/VehicleFormView.vue'), meta: { title: 'New vehicle' } },
+    { path: '/vehicles/:id', name: 'vehicle', component: () => import('../library/VehicleView.vue'), meta: { title: 'Vehicle' } },
+    { path: '/vehicles/:id/edit', name: 'vehicle-edit', component: () => import('../library/VehicleFormView.vue'), meta: { title: 'Change vehicle' } },
+    { path: '/vehicles/:id/new-job', name: 'job-new', component: () => import('../library/NewJobView.vue'), meta: { title: 'New job' } },
+    { path: '/procedures', name: 'procedures', component: () => import('../library/ProceduresView.vue'), meta: { title: 'Procedures' } },
+    { path: '/procedures/:id', name: 'procedure', component: () => import('../library/ProcedureView.vue'), meta: { title: 'Procedure' } },
+    { path: '/stock', name: 'stock', component: () => import('../library/StockView.vue'), meta: { title: 'Stock' } },
+    { path: '/tools', name: 'tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
+    {
+      path: '/jobs/:id',
+      component: () => import('../stages/JobSheet.vue'),
+      children: [
+        { path: '', name: 'job', component: () => import('../stages/JobStart.vue') },
+        ...STAGES.map((stage) => ({ path: stage, name: `stage-${stage}`, component: stageViews[stage], meta: { stage } })),
+      ],
+    },
+    { path: '/jobs/:id/hands/:way(strip|refit)', name: 'hands', component: () => import('../stages/hands-busy/HandsBusyView.vue'), meta: { bare: true, title: 'Hands busy' } },
+    { path: '/:path(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue'), meta: { title: 'Nowhere' } },
+  ],
+});
+
+router.afterEach((to) => {
+  const { title, stage } = to.meta;
+  document.title = `${typeof title === 'string' ? title : typeof stage === 'string' ? stage : 'Job'} · Unhurried Wrench`;
+});

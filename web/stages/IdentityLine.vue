@@ -1,0 +1,20 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Job } from '../../core/job/index.ts';
+import { format } from '../../core/quantity/index.ts';
+import { engineLine, vehicleName } from '../../core/vehicle/index.ts';
+import { nowIso } from '../stores/clock.ts';
+
+const props = defineProps<{ job: Job }>();
+const day = computed(() => Math.floor((Date.parse(nowIso().slice(0, 10)) - Date.parse(props.job.opened.at.slice(0, 10))) / 86_400_000) + 1);
+</script>
+
+<template>
+  <div class="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1 pt-2.5 md:px-7">
+    <span class="plate px-2.5 py-0.5 text-xl">{{ job.vehicle.plate }}</span>
+    <h1 class="text-[1.0625rem]">{{ vehicleName(job.vehicle) }}</h1>
+    <span class="text-[0.9375rem] text-soft max-md:hidden">{{ engineLine(job.vehicle) }}</span>
+    <span class="ml-auto whitespace-nowrap text-[0.9375rem] text-soft">{{ format(job.reading) }}</span>
+    <span class="whitespace-nowrap text-[0.9375rem] text-soft">Job {{ job.number }}, {{ job.status === 'closed' ? 'handed over' : `day ${day}` }}</span>
+  </div>
+</template>

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { nextStage, previousStage, type Stage } from '../../core/job/index.ts';
+import { useKeys } from '../shell/keys.ts';
+import { useJob } from '../stores/job.ts';
+import IdentityLine from './IdentityLine.vue';
+import RouteLine from './RouteLine.vue';
+import TallyStrip from './TallyStrip.vue';
+
+const route = useRoute();
+const router = useRouter();
+const store = useJob();
+const jobId = computed(() => String(route.params.id));
+const stage = computed(() => (route.meta.stage ?? 'complaint') as Stage);
+
+watch(jobId, (id) => void store.load(id), { immediate: true });
+// Another bench may have worked on it meanwhile.
+const refresh = (): void => {
+  if (document.visibilityState === 'visible') void store.load(jobId.value);
+};
+onMounted(() => document.addEventListener('visibilitychange', refresh));
+onBeforeUnmount(() => document.removeEventListener('visibilitychange', refresh));
+
+const open = (next: Stage | null): void => {
+  if (next !== null) void router.push(`/jobs/${jobId.value}/${next}`);
+};
+useKeys([
+  { keys: '[', does: 'Previous stage', run: () => open(previousStage(stage.value)) },
+  { keys: ']', does: 'Next stage', run: () => open(nextStage(stage.value)) },
+  { keys: 'h', does: 'Hands-busy view', run: () => void router.push(`/jobs/${jobId.value}/hands/${stage.value === 'strip' ? 'strip' : 'refit'}`) },
+]);
+</script>
+
+<template>
+  <div v-if="store.job && store.id === jobId" class="flex h-full flex-col">
+    <header class="shrink-0 border-b border-line">
+      <IdentityLine :job="store.job" />
+      <RouteLine :job="store.job" :open="stage" />
+    </header>
+    <div class="min-h-0 flex-1 overflow-y-auto lg:overflow-hidden">
+      <RouterView :key="stage" />
+    </div>
+    <TallyStrip :job="store.job" class="shrink-0" />
+  </div>
+  <div v-else-if="store.fetching === 'failed'" class="p-8" role="alert">
+    <h1 class="text-2xl">This job cannot be shown</h1>
+    <p class="mt-2">{{ store.problem }} <button type="button" class="link" @click="store.load(jobId)">Try again</button> or <RouterLink class="link" to="/bay">go to the Bay</RouterLink>.</p>
+  </div>
+  <div v-else class="p-8 text-soft" aria-busy="true">
+    <p class="sr-only">Opening the job</p>
+    <div class="h-9 w-96 max-w-full bg-band" />
+    <div class="mt-6 h-4 bg-band" />
+    <div class="mt-10 grid gap-3"><div v-for="line in 7" :key="line" class="h-9 bg-band" /></div>
+  </div>
+</template>

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { CAUTIONS, nextStage, type Stage, STAGE_NAMES, stageGaps } from '../../core/job/index.ts';
+import CautionStack from '../parts/CautionStack.vue';
+import SheetDialog from '../parts/SheetDialog.vue';
+import TextField from '../parts/TextField.vue';
+import { useKeys } from '../shell/keys.ts';
+import { freshId, useJob } from '../stores/job.ts';
+import { useForm } from './useForm.ts';
+
+/** Two thirds work, one third why; the way on stands at the foot of the why. */
+const props = defineProps<{ stage: Stage; title: string; lead?: string; cautions?: readonly string[] }>();
+const store = useJob();
+const router = useRouter();
+const form = useForm();
+const note = ref<string | null>(null);
+
+const gaps = computed(() => (store.job === null ? [] : stageGaps(store.job, props.stage)));
+const passed = computed(() => store.job?.passed.includes(props.stage) ?? false);
+const closed = computed(() => store.job?.status === 'closed');
+const next = computed(() => nextStage(props.stage));
+const shownCautions = computed(() => [...new Set([...CAUTIONS.filter(({ stages }) => stages.includes(props.stage)).map(({ id }) => id), ...(props.cautions ?? [])])]);
+const notes = computed(() => store.job?.notes.filter(({ stage }) => stage === props.stage) ?? []);
+
+function goOn(): void {
+  const { job } = store;
+  if (job === null || next.value === null) return;
+  if (!passed.value && !closed.value && store.send('pass-stage', { stage: props.stage }) !== null) return;
+  void router.push(`/jobs/${job.id}/${next.value}`);
+}
+function keepNote(): void {
+  if (note.value !== null && form.send('make-note', { id: freshId(), stage: props.stage, text: note.value })) note.value = null;
+}
+useKeys([{ keys: 'k', does: 'Note', run: () => (note.value = '') }]);
+</script>
+
+<template>
+  <div class="grid min-h-full lg:h-full lg:grid-cols-[minmax(0,1fr)_312px] lg:grid-rows-1">
+    <section class="min-w-0 px-4 py-4 md:px-7 lg:overflow-y-auto" tabindex="-1" :aria-label="STAGE_NAMES[stage]">
+      <slot name="head">
+        <h2 class="text-[1.375rem]">{{ title }}</h2>
+        <p v-if="lead" class="mt-1 max-w-prose text-soft">{{ lead }}</p>
+      </slot>
+      <slot />
+    </section>
+    <aside class="flex flex-col gap-4 border-t border-line bg-card px-4 py-5 md:px-6 lg:overflow-y-auto lg:border-l lg:border-t-0" aria-label="Why">
+      <slot name="why" />
+      <CautionStack :ids="shownCautions" />
+      <div class="mt-auto pt-2">
+        <ul v-if="notes.length > 0" class="rows mb-3 border-y border-line text-sm">
+          <li v-for="each in notes" :key="each.id" class="py-2">{{ each.text }}</li>
+        </ul>
+        <div v-if="gaps.length > 0 && !closed" class="mb-3 text-sm">
+          <p class="font-semibold text-brass">Still open here</p>
+          <ul class="mt-0.5 text-soft">
+            <li v-for="gap in gaps.slice(0, 5)" :key="gap">{{ gap }}</li>
+            <li v-if="gaps.length > 5">and {{ gaps.length - 5 }} more</li>
+          </ul>
+        </div>
+        <slot name="foot">
+          <button v-if="next" type="button" class="w-full" :class="gaps.length === 0 || passed ? 'primary' : 'quiet justify-between! min-h-12'" @click="goOn">
+            {{ passed || closed ? `To ${STAGE_NAMES[next].toLowerCase()}` : gaps.length === 0 ? `Done, on to ${STAGE_NAMES[next].toLowerCase()}` : `On to ${STAGE_NAMES[next].toLowerCase()} all the same` }}
+            <span aria-hidden="true">→</span>
+          </button>
+        </slot>
+        <button type="button" class="mt-2 min-h-9 text-sm font-semibold text-soft underline underline-offset-2" @click="note = ''">Add a note <kbd class="key ml-1" aria-hidden="true">K</kbd></button>
+      </div>
+    </aside>
+    <SheetDialog v-if="note !== null" :title="`Note at ${STAGE_NAMES[stage].toLowerCase()}`" @close="note = null">
+      <form class="grid gap-3" @submit.prevent="keepNote">
+        <TextField v-model="note" label="Note" :lines="4" :error="form.error('text') ?? form.general('text')" />
+        <button type="submit" class="primary">Keep the note</button>
+      </form>
+    </SheetDialog>
+  </div>
+</template>

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { caution, type JobItem, jobPlan } from '../../../core/job/index.ts';
+import { useKeys } from '../../shell/keys.ts';
+import { readPreference } from '../../shell/preferences.ts';
+import { useJob } from '../../stores/job.ts';
+import { useShop } from '../../stores/shop.ts';
+import { actionFor, standsAt } from '../there-and-back/actions.ts';
+import type { Way } from '../there-and-back/layout.ts';
+import { torqueStep } from '../there-and-back/torqueStep.ts';
+
+/** One step fills the screen. Space, Enter, Page Down or a foot pedal is Done. */
+const route = useRoute();
+const router = useRouter();
+const store = useJob();
+const shop = useShop();
+const way = computed(() => route.params.way as Way);
+const skipped = ref<readonly string[]>([]);
+const said = ref('');
+watch(() => String(route.params.id), (id) => void store.load(id), { immediate: true });
+
+const job = computed(() => store.job);
+const queue = computed((): JobItem[] => {
+  const { value } = job;
+  if (value === null) return [];
+  const at = standsAt(value, way.value);
+  const plan = jobPlan(value);
+  const rest =
+    way.value === 'strip' ? value.items.filter(({ state }) => state === 'on') : plan.ok ? plan.steps.flatMap(({ itemId }) => value.items.filter((item) => item.id === itemId && item.state === 'off')) : [];
+  const all = at === null || rest.includes(at) ? rest : [at, ...rest];
+  return [...all.filter(({ id }) => !skipped.value.includes(id)), ...all.filter(({ id }) => skipped.value.includes(id))];
+});
+const item = computed(() => queue.value[0] ?? null);
+const step = computed(() => (item.value !== null && way.value === 'refit' ? torqueStep(item.value, shop.wrenches, readPreference('wrench') ?? '') : null));
+const action = computed(() => {
+  const { value } = job;
+  return value === null || item.value === null ? null : actionFor(way.value, value, item.value, store.send, { pocket: '', label: '', torqueText: '', byFeel: false }, step.value);
+});
+const torqueNow = computed(() => step.value !== null && action.value?.label.startsWith('Record') === true);
+const title = computed(() => {
+  if (item.value === null) return '';
+  if (torqueNow.value && step.value) return `${item.value.name.split(',')[0]?.replace(/s$/, '')} ${step.value.number}${step.value.label ? `, ${step.value.label.split(',')[0]}` : ''}`;
+  return item.value.name;
+});
+const detail = computed(() => {
+  if (item.value === null) return [];
+  if (torqueNow.value && step.value) return [`Bolt ${step.value.number} of ${step.value.of}. Pass ${step.value.pass} of ${step.value.passes}, ${step.value.passWords}.`, step.value.label.split(', ').slice(1).join(', ')].filter(Boolean);
+  return [item.value.note, item.value.pocket === '' ? '' : `From ${item.value.pocket === 'bench' ? 'the bench' : `pocket ${item.value.pocket}`}.`, item.value.tool].filter(Boolean);
+});
+const warning = computed(() => item.value?.cautions.map(caution).find((found) => found !== undefined)?.text ?? '');
+const done = computed(() => (job.value === null ? 0 : job.value.items.filter(({ state }) => (way.value === 'strip' ? state !== 'on' : state === 'refitted' || state === 'renewed')).length));
+const dots = computed(() => {
+  const total = done.value + queue.value.length;
+  const shown = Math.min(total, 13);
+  const reached = total === 0 ? 0 : Math.round((done.value / total) * (shown - 1));
+  return Array.from({ length: shown }, (_, index) => (index < reached ? 'done' : index === reached ? 'now' : 'next'));
+});
+
+function doIt(): void {
+  const refusal = action.value?.run() ?? null;
+  said.value = refusal === null ? '' : `${refusal.message} ${refusal.wouldHelp}`.trim();
+}
+function notYet(): void {
+  if (item.value !== null && queue.value.length > 1) skipped.value = [...skipped.value.filter((id) => id !== item.value?.id), item.value.id];
+}
+function undo(): void {
+  const last = job.value?.undo.at(-1);
+  if (last !== undefined) store.send('undo', { expected: last.commandId });
+}
+const leave = (): void => void router.push(`/jobs/${String(route.params.id)}/${way.value}`);
+useKeys([
+  { keys: ' ', does: 'Done', run: doIt },
+  { keys: 'enter', does: 'Done', run: doIt },
+  { keys: 'pagedown', does: 'Done (foot pedal)', run: doIt },
+  { keys: 'u', does: 'Undo the last action', run: undo },
+  { keys: 'n', does: 'Not yet', run: notYet },
+  { keys: 'h', does: 'Back to the sheet', run: leave },
+  { keys: 'escape', does: 'Back to the sheet', run: leave },
+]);
+
+// The screen stays awake where the browser can do that; where it cannot, nothing is lost.
+let awake: WakeLockSentinel | null = null;
+const keepAwake = async (): Promise<void> => {
+  if ('wakeLock' in navigator && document.visibilityState === 'visible') awake = await navigator.wakeLock.request('screen').catch(() => null);
+};
+onMounted(() => {
+  void keepAwake();
+  document.addEventListener('visibilitychange', keepAwake);
+});
+onBeforeUnmount(() => {
+  document.removeEventListener('visibilitychange', keepAwake);
+  void awake?.release();
+});
+</script>
+
+<template>
+  <div v-if="job" class="flex h-full flex-col gap-6 p-5 sm:p-8 lg:px-12">
+    <header class="flex flex-wrap items-center gap-4">
+      <span class="plate px-2.5 py-1 text-lg">{{ job.vehicle.plate }}</span>
+      <h1 class="text-lg font-normal text-soft">{{ way === 'strip' ? 'Strip' : 'Refit, reading upward' }}</h1>
+      <button type="button" class="ml-auto min-h-11 px-2 text-soft underline underline-offset-4 lg:order-last lg:ml-0" @click="leave">Back to the sheet</button>
+      <span class="flex items-center gap-2.5 max-sm:hidden lg:ml-auto" role="img" :aria-label="`${done} done, ${queue.length} to go`">
+        <span v-for="(dot, index) in dots" :key="index" class="rounded-full" :class="{ 'size-3.5 bg-moss': dot === 'done', 'size-5 border-[5px] border-oxide': dot === 'now', 'size-3.5 border-2 border-line': dot === 'next' }" />
+      </span>
+    </header>
+
+    <section v-if="item" class="grid min-h-0 flex-1 content-start gap-x-10 gap-y-4 overflow-y-auto lg:grid-cols-[1fr_auto]" aria-live="polite">
+      <div>
+        <p class="text-2xl font-bold text-oxide">{{ done + 1 }} · {{ way === 'strip' ? 'comes off' : item.origin === 'plug' ? 'comes out' : 'goes back' }}</p>
+        <p class="mt-1 text-[2.75rem] font-bold leading-[1.08] text-balance sm:text-[4rem]">{{ title }}</p>
+        <p v-for="words in detail" :key="words" class="mt-3 text-[1.625rem] leading-snug text-soft">{{ words }}</p>
+      </div>
+      <div v-if="torqueNow && step?.chosen" class="lg:min-w-90 lg:text-right">
+        <p class="figure text-[6rem] sm:text-[9rem]">{{ step.chosen.setting.setting }}</p>
+        <p class="mt-2 text-[1.75rem] text-soft">{{ step.chosen.setting.unit }} on this wrench</p>
+        <p class="mt-4 border-t border-line pt-4 text-[1.625rem]">{{ step.spec.text }} · {{ step.chosen.wrench.name.toLowerCase() }} <span class="font-bold" :class="step.chosen.setting.verdict === 'suits' ? 'text-moss' : 'text-alarm'">{{ step.chosen.setting.verdict }}</span></p>
+      </div>
+      <p v-if="warning" class="border-l-4 border-alarm pl-4 text-[1.5rem] leading-snug lg:col-span-2">{{ warning }}</p>
+      <p v-if="said" class="border-l-4 border-brass pl-4 text-[1.5rem] font-bold leading-snug lg:col-span-2" role="alert">{{ said }}</p>
+    </section>
+    <section v-else class="flex-1">
+      <p class="text-[2.75rem] font-bold sm:text-[4rem]">{{ way === 'strip' ? 'Everything listed is off' : 'Everything is back' }}</p>
+    </section>
+
+    <footer>
+      <p class="mb-4 text-[1.375rem] text-soft">
+        <template v-if="queue[1]">Then <b class="text-ink">{{ queue[1].name.toLowerCase() }}</b></template><template v-if="queue[2]">, then <b class="text-ink">{{ queue[2].name.toLowerCase() }}</b></template>
+      </p>
+      <div class="grid grid-cols-2 gap-4 sm:grid-cols-[190px_190px_1fr]">
+        <button type="button" class="min-h-18 rounded border-2 border-line text-2xl font-bold sm:min-h-28" @click="undo">Undo</button>
+        <button type="button" class="min-h-18 rounded border-2 border-line text-2xl font-bold sm:min-h-28" @click="notYet">Not yet</button>
+        <button type="button" class="min-h-24 rounded bg-bottle text-[2.25rem] font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-[2.75rem]" :disabled="action === null" @click="doIt">{{ action?.label.startsWith('Plug') ? 'Plugged' : 'Done' }}</button>
+      </div>
+      <p v-if="action?.label.startsWith('Plug')" class="mt-3 text-[1.375rem] font-bold text-oxide">{{ action.label }}</p>
+    </footer>
+  </div>
+  <p v-else class="p-8 text-soft" aria-busy="true">Opening the job</p>
+</template>

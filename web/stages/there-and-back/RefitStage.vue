@@ -1,0 +1,7 @@
+<script setup lang="ts">
+import SheetStage from './SheetStage.vue';
+</script>
+
+<template>
+  <SheetStage way="refit" />
+</template>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { useKeys } from '../../shell/keys.ts';
+import { useJob } from '../../stores/job.ts';
+import StageFrame from '../StageFrame.vue';
+import { standsAt } from './actions.ts';
+import AddItem from './AddItem.vue';
+import ItemDetail from './ItemDetail.vue';
+import { layOut, type Way } from './layout.ts';
+import ObjectsBlock from './ObjectsBlock.vue';
+import ThereAndBack from './ThereAndBack.vue';
+
+/** Strip and refit are one sheet worked in two directions. */
+const props = defineProps<{ way: Way }>();
+const store = useJob();
+const route = useRoute();
+const router = useRouter();
+const adding = ref(false);
+/** Chosen by hand; otherwise the sheet follows the work. */
+const chosen = ref<string | null>(null);
+watch(() => route.query.item, (id) => (chosen.value = typeof id === 'string' ? id : null), { immediate: true });
+
+const job = computed(() => store.job);
+const item = computed(() => {
+  const { value } = job;
+  if (value === null) return null;
+  return value.items.find(({ id }) => id === chosen.value) ?? standsAt(value, props.way) ?? value.items.filter(({ stripOrder }) => stripOrder !== null).at(-1) ?? null;
+});
+const left = computed(() => (job.value === null ? 0 : job.value.items.filter(({ state }) => state === (props.way === 'strip' ? 'on' : 'off')).length));
+const lead = computed(() => {
+  if (left.value === 0) return props.way === 'strip' ? 'Everything listed is off.' : 'Everything is back.';
+  return props.way === 'strip' ? `${left.value} still on. Tap a tag as it comes off.` : `${left.value} to go back. Start at the foot and work upward.`;
+});
+
+const detail = useTemplateRef('detail');
+function choose(id: string): void {
+  if (id === item.value?.id) detail.value?.actPlainly();
+  else chosen.value = id;
+}
+const ordered = computed(() => {
+  const need = job.value?.needs.find(({ state }) => state === 'ordered');
+  return job.value?.procedure?.needs.find(({ id }) => id === need?.needId)?.name ?? '';
+});
+
+/** After an action the sheet moves on, unless the same group has bolts left. */
+function acted(): void {
+  chosen.value = null;
+  show('nearest');
+}
+/** Brings the chosen tag of the column that is being worked into view. */
+function show(block: 'nearest' | 'center'): void {
+  void nextTick(() => document.querySelector(`.tag.selected.${props.way === 'strip' ? 'left' : 'right'}`)?.scrollIntoView({ block }));
+}
+onMounted(() => show('center'));
+function step(by: 1 | -1): void {
+  if (job.value === null || item.value === null) return;
+  const rows = props.way === 'strip' ? layOut(job.value, 'strip').left : layOut(job.value, 'refit').right;
+  const at = rows.findIndex((row) => row.item.id === item.value?.id);
+  const next = rows[at + by];
+  if (next === undefined) return;
+  chosen.value = next.item.id;
+  show('nearest');
+}
+useKeys([
+  { keys: 'a', does: 'Add an item that came off', run: () => (adding.value = true) },
+  { keys: 'arrowdown', does: 'Next tag down', run: () => step(1) },
+  { keys: 'arrowup', does: 'Next tag up', run: () => step(-1) },
+]);
+</script>
+
+<template>
+  <StageFrame v-if="job" :stage="way" :title="way === 'strip' ? 'Strip' : 'Refit'">
+    <template #head>
+      <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h2 class="sr-only">{{ way === 'strip' ? 'Strip' : 'Refit' }}</h2>
+        <p class="text-[0.9375rem]">{{ lead }}</p>
+        <span class="ml-auto flex gap-2">
+          <button v-if="job.status === 'open'" type="button" class="quiet text-sm" @click="adding = true">Add an item <kbd class="key" aria-hidden="true">A</kbd></button>
+          <button type="button" class="quiet text-sm" @click="router.push(`/jobs/${job.id}/hands/${way}`)">Hands busy <kbd class="key" aria-hidden="true">H</kbd></button>
+        </span>
+      </div>
+    </template>
+    <div v-if="job.items.length === 0" class="mt-6 max-w-prose">
+      <p>Nothing is listed yet. A procedure lists what comes off and in which order it goes back.</p>
+      <div class="mt-4 flex gap-3">
+        <RouterLink class="primary" :to="`/jobs/${job.id}/prepare`">Choose a procedure</RouterLink>
+        <button type="button" class="quiet" @click="adding = true">Type what comes off</button>
+      </div>
+    </div>
+    <template v-else>
+      <ThereAndBack :job="job" :way="way" :selected="item?.id ?? ''" @choose="choose" />
+      <ObjectsBlock :job="job" />
+    </template>
+    <template #why>
+      <p v-if="way === 'strip' && ordered" class="border-l-[3px] border-brass py-1 pl-3">{{ ordered }} is on order. Leave the vehicle whole until it is here.</p>
+      <ItemDetail v-if="item" ref="detail" :job="job" :item="item" :way="way" @acted="acted" />
+    </template>
+    <template v-if="left > 0 && item" #foot><span /></template>
+  </StageFrame>
+  <AddItem v-if="adding && job" :job="job" @close="adding = false" @added="adding = false" />
+</template>

@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { isAtTorque, boltIds, type Job, type JobItem } from '../../../core/job/index.ts';
+import { useShop } from '../../stores/shop.ts';
+import { bendLabels, layOut, middleOf, twinePath, type Way } from './layout.ts';
+import TagItem from './TagItem.vue';
+
+/** Two facing columns on one sheet: came off downward, goes back upward, twins joined by string. */
+const props = defineProps<{ job: Job; way: Way; selected: string }>();
+defineEmits<{ choose: [id: string] }>();
+const shop = useShop();
+
+/** A gloved hand needs more than a mouse. */
+const coarse = typeof window.matchMedia === 'function' && window.matchMedia('(pointer: coarse)').matches;
+const pitch = coarse ? 60 : 43;
+
+const middle = ref<HTMLElement | null>(null);
+const width = ref(200);
+let watcher: ResizeObserver | undefined;
+onMounted(() => {
+  watcher = new ResizeObserver(([entry]) => {
+    width.value = entry?.contentRect.width ?? 200;
+  });
+  if (middle.value) watcher.observe(middle.value);
+});
+onBeforeUnmount(() => watcher?.disconnect());
+
+const sheet = computed(() => layOut(props.job, props.way));
+const height = computed(() => Math.max(sheet.value.left.length, sheet.value.right.length) * pitch);
+const labels = computed(() => bendLabels(sheet.value.twines, props.selected, 3));
+
+const clock = (iso: string): string => shop.say.time(iso).split(', ').at(-1) ?? '';
+const plugOf = (item: JobItem): string => {
+  const opening = props.job.openings.find(({ id }) => item.opens.includes(id));
+  return opening?.state === 'plugged' ? 'plugged' : opening?.state === 'open' ? 'open' : '';
+};
+const leftNote = (item: JobItem): string => {
+  if (item.state === 'on') return '';
+  if (item.origin === 'plug') return item.state === 'off' ? 'in' : 'out';
+  const opening = plugOf(item);
+  if (opening !== '') return opening;
+  return item.label || (item.pocket === '' ? '' : item.pocket === 'bench' ? 'on the bench' : item.pocket);
+};
+const rightNote = (item: JobItem): string => {
+  if (item.back !== null) return item.state === 'left-off' ? 'left off' : `${item.origin === 'plug' ? 'out' : item.state === 'renewed' ? 'new' : 'back'} ${clock(item.back.at)}`;
+  const group = item.fasteners;
+  if (props.way === 'refit' && group?.spec && item.bolts.length > 0) return `${boltIds(item).filter((id) => isAtTorque(item, id)).length} of ${group.count}`;
+  return item.singleUse && item.state === 'off' ? 'new' : '';
+};
+const rightName = (item: JobItem): string => (item.origin === 'plug' ? `${item.name} out` : item.name);
+const isBack = (item: JobItem): boolean => item.back !== null;
+</script>
+
+<template>
+  <div class="sheet" :style="{ '--pitch': `${pitch}px` }">
+    <div class="heads">
+      <h3>Came off <span aria-hidden="true">↓</span></h3>
+      <h3>Goes back <span aria-hidden="true">↑</span></h3>
+    </div>
+    <div v-if="sheet.cycle.length > 0" class="border-l-[3px] border-alarm py-1 pl-3" role="alert">
+      <p class="font-bold">This goes round in a circle</p>
+      <p v-for="link in sheet.cycle" :key="link.from + link.to">
+        {{ job.items.find(({ id }) => id === link.from)?.name }} before {{ job.items.find(({ id }) => id === link.to)?.name }}: {{ link.reason }}
+      </p>
+    </div>
+    <div class="columns">
+      <ol aria-label="Came off, in this order">
+        <li v-for="row in sheet.left" :key="row.item.id" v-memo="[row.item, row.number, row.item.id === selected, plugOf(row.item), pitch]">
+          <TagItem side="left" :number="row.number" :name="row.item.name" :note="leftNote(row.item)" :state="row.item.state" :selected="row.item.id === selected" :wet="row.item.kind === 'coolant-hose'" @choose="$emit('choose', row.item.id)" />
+        </li>
+      </ol>
+      <div ref="middle" class="middle" :style="{ height: `${height}px` }" aria-hidden="true">
+        <svg :width="width" :height="height">
+          <path v-for="twine in sheet.twines" :key="twine.id" v-memo="[twine.from, twine.to, twine.state, twine.id === selected, width]" :d="twinePath(twine.from, twine.to, width, pitch)" :class="[twine.state, { chosen: twine.id === selected }]" />
+        </svg>
+        <p v-for="label in labels" :key="label.id" class="bend" :class="{ done: isBack(job.items.find(({ id }) => id === label.id)!) }" :style="{ top: `${middleOf(label.at, pitch)}px` }">{{ label.reason }}</p>
+      </div>
+      <ol aria-label="Goes back, read from the foot upward">
+        <li v-for="row in sheet.right" :key="row.item.id" v-memo="[row.item, row.number, row.item.id === selected, pitch]">
+          <TagItem side="right" :number="row.number" :name="rightName(row.item)" :note="rightNote(row.item)" :state="row.item.state" :selected="row.item.id === selected" :wet="false" @choose="$emit('choose', row.item.id)" />
+        </li>
+      </ol>
+    </div>
+    <div class="turn" aria-hidden="true"><span /><em>the bench</em><span /></div>
+  </div>
+</template>
+
+<style scoped>
+.sheet {
+  container: sheet / inline-size;
+}
+.heads {
+  display: flex;
+  justify-content: space-between;
+  padding: 0.35rem 0 0.65rem;
+}
+.heads h3 {
+  font-size: 0.875rem;
+  font-weight: 500;
+  color: var(--soft);
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 286fr) minmax(24px, 236fr) minmax(0, 286fr);
+}
+li {
+  height: var(--pitch);
+}
+.middle {
+  position: relative;
+  min-width: 0;
+}
+svg {
+  position: absolute;
+  overflow: visible;
+}
+path {
+  fill: none;
+  stroke-width: 1.6px;
+}
+path.off {
+  stroke: var(--oxide);
+}
+path.on {
+  stroke: var(--line);
+  stroke-dasharray: 2 5;
+}
+path.refitted,
+path.renewed {
+  stroke: var(--moss);
+  opacity: 0.55;
+}
+path.left-off {
+  stroke: var(--brass);
+  opacity: 0.6;
+}
+path.chosen {
+  stroke-width: 3px;
+  opacity: 1;
+}
+.bend {
+  position: absolute;
+  left: 50%;
+  max-width: min(100%, 184px);
+  padding: 0 3px;
+  transform: translate(-50%, -50%);
+  background: var(--paper);
+  font-size: 0.8125rem;
+  font-weight: 700;
+  line-height: 1.2;
+  color: var(--oxide);
+  text-align: center;
+  text-wrap: balance;
+}
+.bend.done {
+  color: var(--moss);
+}
+.turn {
+  display: flex;
+  align-items: flex-end;
+  justify-content: center;
+  gap: 0.75rem;
+  padding: 0.25rem 17% 0.75rem;
+}
+.turn span {
+  height: 16px;
+  flex: 1;
+  border: 2px solid var(--line);
+  border-top: 0;
+  border-right: 0;
+  border-bottom-left-radius: 8px;
+}
+.turn span:last-child {
+  border-right: 2px solid var(--line);
+  border-left: 0;
+  border-bottom-left-radius: 0;
+  border-bottom-right-radius: 8px;
+}
+.turn em {
+  font-size: 0.875rem;
+  font-style: normal;
+  line-height: 1;
+  transform: translateY(6px);
+  color: var(--soft);
+}
+@container sheet (max-width: 620px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr) 34px minmax(0, 1fr);
+  }
+  .bend {
+    display: none;
+  }
+}
+</style>

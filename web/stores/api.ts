@@ -1,0 +1,47 @@
+import type { ErrorReply } from '../../contract/index.ts';
+
+/** A request that was answered with an error, in the words to show. */
+export class ApiError extends Error {
+  readonly code: string;
+  readonly fields: Readonly<Record<string, string>>;
+  readonly wouldHelp: string;
+  readonly status: number;
+
+  constructor(status: number, { error }: ErrorReply) {
+    super(error.message);
+    this.name = 'ApiError';
+    this.status = status;
+    this.code = error.code;
+    this.fields = error.fields;
+    this.wouldHelp = error.wouldHelp;
+  }
+}
+
+/** The server could not be reached at all. */
+export class OutOfReach extends Error {
+  constructor(cause: unknown) {
+    super('The server is out of reach.', { cause });
+    this.name = 'OutOfReach';
+  }
+}
+
+async function call<T>(method: string, path: string, body?: BodyInit, type?: string): Promise<T> {
+  const response = await fetch(`/api${path}`, { method, ...(body === undefined ? {} : { body }), headers: type === undefined ? {} : { 'content-type': type } }).catch(
+    (cause: unknown) => {
+      throw new OutOfReach(cause);
+    },
+  );
+  const reply: unknown = await response.json().catch((cause: unknown) => {
+    throw new OutOfReach(cause);
+  });
+  if (!response.ok) throw new ApiError(response.status, reply as ErrorReply);
+  return reply as T;
+}
+
+/** The only way to the server. Answers are typed by the contract, which the server checks. */
+export const api = {
+  get: <T>(path: string): Promise<T> => call<T>('GET', path),
+  put: <T>(path: string, body: unknown): Promise<T> => call<T>('PUT', path, JSON.stringify(body), 'application/json'),
+  post: <T>(path: string, body: unknown): Promise<T> => call<T>('POST', path, JSON.stringify(body), 'application/json'),
+  upload: <T>(path: string, file: Blob): Promise<T> => call<T>('POST', path, file, file.type === '' ? 'application/octet-stream' : file.type),
+};

@@ -1,0 +1,29 @@
+import { defineStore } from 'pinia';
+import { ref, shallowRef } from 'vue';
+import type { BayReply, JobReply } from '../../contract/index.ts';
+import { type Job, replay } from '../../core/job/index.ts';
+import { api } from './api.ts';
+
+/** The Bay: lines from the server, and the open jobs folded here so that what fits into a wait is worked out live. */
+export const useBay = defineStore('bay', () => {
+  const bay = shallowRef<BayReply | null>(null);
+  const jobs = shallowRef<ReadonlyMap<string, Job>>(new Map());
+  const failed = ref('');
+
+  async function load(): Promise<void> {
+    try {
+      const reply = await api.get<BayReply>('/bay');
+      const folded = await Promise.all(reply.lines.map(async ({ job }) => {
+        const known = jobs.value.get(job.id) ?? null;
+        const { events } = await api.get<JobReply>(`/jobs/${job.id}?since=${known?.version ?? 0}`);
+        return replay(job.id, events, known);
+      }));
+      jobs.value = new Map(folded.flatMap((job) => (job === null ? [] : [[job.id, job] as const])));
+      bay.value = reply;
+      failed.value = '';
+    } catch (error) {
+      failed.value = error instanceof Error ? error.message : String(error);
+    }
+  }
+  return { bay, jobs, failed, load };
+});

@@ -1,0 +1,105 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import type { CommandReply, JobReply } from '../../contract/index.ts';
+import { type Command, type CommandData, type CommandType, type Context, decide, evolve, type Job, NO_CONTEXT, type Refusal, replay } from '../../core/job/index.ts';
+import type { Procedure } from '../../core/procedure/index.ts';
+import { api } from './api.ts';
+import { nowIso } from './clock.ts';
+import { useOutbox } from './outbox.ts';
+import { useShop } from './shop.ts';
+
+/**
+ * The job on the screen: what the server has confirmed, with what waits to be saved applied on top by the same
+ * `decide` and `evolve` that the server runs.
+ */
+export const useJob = defineStore('job', () => {
+  const outbox = useOutbox();
+  const shop = useShop();
+  const id = ref('');
+  const confirmed = shallowRef<Job | null>(null);
+  const procedures = shallowRef<ReadonlyMap<string, Procedure>>(new Map());
+  /** “idle”, “loading” or “failed”: what is happening, apart from what we have. */
+  const fetching = ref<'idle' | 'loading' | 'failed'>('idle');
+  const problem = ref('');
+
+  /** Between the answer and the removal from the queue a command is in both. */
+  const lastConfirmed = shallowRef<ReadonlySet<string>>(new Set());
+
+  const contextFor = (command: Pick<Command, 'type' | 'data'>): Context => ({
+    ...NO_CONTEXT,
+    wrenches: shop.wrenches,
+    procedure: command.type === 'pin-procedure' ? (procedures.value.get((command.data as CommandData['pin-procedure']).procedureId) ?? null) : null,
+  });
+
+  /** A command that would be refused now is passed over: the server will say why. */
+  function apply(current: Job | null, command: Command): Job | null {
+    const decision = decide(current, command, contextFor(command));
+    if (!decision.ok) return current;
+    return decision.events.reduce<Job | null>(
+      (state, fact) => evolve(state, { ...fact, seq: (state?.version ?? 0) + 1, commandId: command.id, at: command.at, by: command.by }, id.value),
+      current,
+    );
+  }
+
+  const job = computed(() => {
+    const known = confirmed.value;
+    return outbox.of(id.value).reduce<Job | null>((state, { command }) => (lastConfirmed.value.has(command.id) ? state : apply(state, command)), known);
+  });
+
+  function take(reply: JobReply | CommandReply): void {
+    const known = confirmed.value?.version ?? 0;
+    const fresh = reply.events.filter(({ seq }) => seq > known);
+    lastConfirmed.value = new Set([...lastConfirmed.value, ...fresh.map(({ commandId }) => commandId)]);
+    confirmed.value = replay(reply.jobId, fresh, confirmed.value);
+  }
+
+  outbox.onReply((jobId, reply) => {
+    if (jobId === id.value) take(reply);
+  });
+
+  async function load(jobId: string): Promise<void> {
+    if (id.value !== jobId) {
+      id.value = jobId;
+      confirmed.value = null;
+      lastConfirmed.value = new Set();
+    }
+    fetching.value = 'loading';
+    try {
+      const reply = await api.get<JobReply>(`/jobs/${jobId}?since=${confirmed.value?.version ?? 0}`);
+      if (id.value === jobId) take(reply);
+      fetching.value = 'idle';
+    } catch (error) {
+      fetching.value = 'failed';
+      problem.value = error instanceof Error ? error.message : String(error);
+    }
+  }
+
+  /** Fetches a procedure so that pinning it shows at once. */
+  async function needProcedure(procedureId: string): Promise<Procedure> {
+    const known = procedures.value.get(procedureId);
+    if (known !== undefined) return known;
+    const found = await api.get<Procedure>(`/procedures/${procedureId}`);
+    procedures.value = new Map([...procedures.value, [procedureId, found]]);
+    return found;
+  }
+
+  /**
+   * Does something on the job: shown at once, then saved. @returns null when taken, or the refusal to show beside the
+   * field; nothing is sent then
+   */
+  function send<K extends CommandType>(type: K, data: CommandData[K]): Refusal | null {
+    const body = { type, data } as unknown as Pick<Command, 'type' | 'data'>;
+    const current = job.value;
+    const decision = decide(current, body as Command, contextFor(body));
+    if (!decision.ok) return decision;
+    if (shop.personId === '') return { ok: false, code: 'nobody', message: 'Who is at the bench? Pick your name at the foot of the rail.', wouldHelp: '', field: null };
+    const command = { ...body, id: crypto.randomUUID(), at: nowIso(), by: shop.personId, seen: confirmed.value?.version ?? 0 } as Command;
+    outbox.add(id.value, command);
+    return null;
+  }
+
+  return { id, job, confirmed, fetching, problem, load, send, needProcedure, waitingHere: computed(() => outbox.of(id.value).length) };
+});
+
+/** A fresh id for anything that a command creates. */
+export const freshId = (): string => crypto.randomUUID();

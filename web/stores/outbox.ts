@@ -1,0 +1,123 @@
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import type { CommandReply } from '../../contract/index.ts';
+import type { Command } from '../../core/job/index.ts';
+import { api, ApiError } from './api.ts';
+
+/** A command on its way. */
+export interface Waiting {
+  readonly n: number;
+  readonly jobId: string;
+  readonly command: Command;
+}
+
+/** A command that the server would not take, with its reason; kept until the person has read it. */
+export interface NotTaken {
+  readonly jobId: string;
+  readonly command: Command;
+  readonly message: string;
+  readonly wouldHelp: string;
+}
+
+interface OutboxSchema extends DBSchema {
+  commands: { key: number; value: { jobId: string; command: Command } };
+}
+
+const RETRY_MS = [500, 1000, 2000, 5000, 10_000] as const;
+/** Answers that say “not now” rather than “never”. */
+const COMES_BACK = new Set([500, 502, 503, 504, 507]);
+
+/**
+ * Commands waiting to be saved. Each is written to IndexedDB, sent in order, and removed once the server has it on
+ * disk; a reload or a dead server in between loses nothing.
+ */
+export const useOutbox = defineStore('outbox', () => {
+  const waiting = shallowRef<readonly Waiting[]>([]);
+  const notTaken = shallowRef<readonly NotTaken[]>([]);
+  const outOfReach = ref(false);
+  const trouble = ref('');
+  const listeners = new Set<(jobId: string, reply: CommandReply) => void>();
+  let db: Promise<IDBPDatabase<OutboxSchema> | null> | null = null;
+  let sending = false;
+  let attempt = 0;
+  let counter = 0;
+
+  const open = (): Promise<IDBPDatabase<OutboxSchema> | null> =>
+    // Without IndexedDB (a private window) the queue lives in memory only.
+    (db ??= openDB<OutboxSchema>('unhurried-wrench', 1, { upgrade: (made) => void made.createObjectStore('commands') }).catch(() => null));
+
+  /** Takes up what an earlier page left behind. */
+  async function restore(): Promise<void> {
+    const store = await open();
+    if (store === null) return;
+    const [keys, values] = await Promise.all([store.getAllKeys('commands'), store.getAll('commands')]);
+    const left = keys.flatMap((n, index) => {
+      const value = values[index];
+      return value === undefined ? [] : [{ n, ...value }];
+    });
+    counter = Math.max(counter, ...keys, 0);
+    waiting.value = [...left, ...waiting.value.filter(({ n }) => !keys.includes(n))].sort((a, b) => a.n - b.n);
+    void flush();
+  }
+
+  function add(jobId: string, command: Command): void {
+    counter += 1;
+    const entry = { n: counter, jobId, command };
+    waiting.value = [...waiting.value, entry];
+    void keep(entry).then(flush);
+  }
+
+  async function keep({ n, jobId, command }: Waiting): Promise<void> {
+    await (await open())?.put('commands', { jobId, command }, n);
+  }
+
+  async function drop(n: number): Promise<void> {
+    waiting.value = waiting.value.filter((entry) => entry.n !== n);
+    await (await open())?.delete('commands', n);
+  }
+
+  async function flush(): Promise<void> {
+    if (sending) return;
+    sending = true;
+    try {
+      for (let next = waiting.value[0]; next !== undefined; next = waiting.value[0]) await sendOne(next);
+      outOfReach.value = false;
+      trouble.value = '';
+      attempt = 0;
+    } catch (error) {
+      outOfReach.value = true;
+      trouble.value = error instanceof ApiError ? error.message : '';
+      setTimeout(() => void flush(), RETRY_MS[Math.min(attempt, RETRY_MS.length - 1)]);
+      attempt += 1;
+    } finally {
+      sending = false;
+    }
+  }
+
+  async function sendOne({ n, jobId, command }: Waiting): Promise<void> {
+    try {
+      const reply = await api.post<CommandReply>(`/jobs/${jobId}/commands`, command);
+      // The answer is applied before the command leaves the queue, so that the screen never shows neither.
+      for (const listen of listeners) listen(jobId, reply);
+      await drop(n);
+    } catch (error) {
+      if (!(error instanceof ApiError) || COMES_BACK.has(error.status)) throw error;
+      notTaken.value = [...notTaken.value, { jobId, command, message: error.message, wouldHelp: error.wouldHelp }];
+      await drop(n);
+    }
+  }
+
+  const of = (jobId: string): readonly Waiting[] => waiting.value.filter((entry) => entry.jobId === jobId);
+  const read = (entry: NotTaken): void => {
+    notTaken.value = notTaken.value.filter((other) => other !== entry);
+  };
+
+  window.addEventListener('online', () => void flush());
+
+  return {
+    waiting, notTaken, outOfReach, trouble, add, restore, flush, of, read,
+    onReply: (listen: (jobId: string, reply: CommandReply) => void) => listeners.add(listen),
+    count: computed(() => waiting.value.length),
+  };
+});

@@ -1,0 +1,39 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import type { Person, Settings } from '../../contract/index.ts';
+import { type Speaker, speaker } from '../../core/sheet/index.ts';
+import type { Wrench } from '../../core/torque/index.ts';
+import { readPreference, writePreference } from '../shell/preferences.ts';
+import { api } from './api.ts';
+import { heardServerTime } from './clock.ts';
+
+/** The workshop: its people and tools, and who is at this bench. */
+export const useShop = defineStore('shop', () => {
+  const people = shallowRef<readonly Person[]>([]);
+  const wrenches = shallowRef<readonly Wrench[]>([]);
+  const settings = shallowRef<Settings>({ shopName: '', currency: 'cr', ratePerHourMinor: 0 });
+  const personId = ref(readPreference('person') ?? '');
+  const loaded = ref(false);
+
+  async function load(): Promise<void> {
+    const reply = await api.get<{ settings: Settings; people: Person[]; wrenches: Wrench[]; now: string }>('/shop');
+    heardServerTime(reply.now);
+    people.value = reply.people;
+    wrenches.value = reply.wrenches;
+    settings.value = reply.settings;
+    loaded.value = true;
+  }
+
+  function pick(id: string): void {
+    personId.value = id;
+    writePreference('person', id);
+  }
+
+  const person = computed(() => people.value.find(({ id }) => id === personId.value) ?? null);
+  const say = computed<Speaker>(() =>
+    speaker(new Map(people.value.map(({ id, name }) => [id, name])), settings.value.currency, Intl.DateTimeFormat().resolvedOptions().timeZone),
+  );
+  const firstName = (id: string): string => people.value.find((each) => each.id === id)?.name.split(' ')[0] ?? id;
+
+  return { people, wrenches, settings, person, personId, loaded, load, pick, say, firstName };
+});
