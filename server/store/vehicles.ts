@@ -69,8 +69,10 @@ export class Vehicles {
     const words = text.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
     const [plate = '', id = ''] = after === undefined ? [] : after.split('\u001f');
     const where = words.map(() => 'instr(v.search, ?) > 0').concat(after === undefined ? [] : ['(v.plate, v.id) > (?, ?)']);
+    // The index holds all that is searched, in the order wanted: rows themselves are read only for the page.
+    const found = `SELECT v.id FROM vehicle v INDEXED BY vehicle_search ${where.length > 0 ? `WHERE ${where.join(' AND ')}` : ''} ORDER BY v.plate, v.id LIMIT ?`;
     const rows = this.#db
-      .prepare<unknown[], VehicleRow>(`${SELECT} ${where.length > 0 ? `WHERE ${where.join(' AND ')}` : ''} ORDER BY v.plate, v.id LIMIT ?`)
+      .prepare<unknown[], VehicleRow>(`${SELECT} WHERE v.id IN (${found}) ORDER BY v.plate, v.id`)
       .all(...words, ...(after === undefined ? [] : [plate, id]), limit + 1);
     const page = rows.slice(0, limit);
     const last = page.at(-1);

@@ -27,7 +27,7 @@ const bends = computed(() => {
 
 <template>
   <p v-if="failed" class="p-8" role="alert">{{ failed }} <RouterLink class="link" to="/procedures">To the procedures</RouterLink></p>
-  <div v-else-if="procedure" class="grid h-full overflow-y-auto lg:grid-cols-[minmax(0,1fr)_340px]">
+  <div v-else-if="procedure" tabindex="0" class="grid h-full overflow-y-auto lg:grid-cols-[minmax(0,1fr)_340px]">
     <section class="min-w-0 px-4 py-6 md:px-7">
       <h1 class="text-[1.75rem]">{{ procedure.name }}</h1>
       <p class="text-soft">{{ procedure.family }} · version {{ procedure.version }} · <SourceNote :source="procedure.source" /></p>

@@ -22,12 +22,17 @@ const refresh = (): void => {
 onMounted(() => document.addEventListener('visibilitychange', refresh));
 onBeforeUnmount(() => document.removeEventListener('visibilitychange', refresh));
 
+/** Where the last key press leads; a second press may come before the first stage is on the screen. */
+let aimed = stage.value;
+watch(stage, (now) => (aimed = now));
 const open = (next: Stage | null): void => {
-  if (next !== null) void router.push(`/jobs/${jobId.value}/${next}`);
+  if (next === null) return;
+  aimed = next;
+  void router.push(`/jobs/${jobId.value}/${next}`);
 };
 useKeys([
-  { keys: '[', does: 'Previous stage', run: () => open(previousStage(stage.value)) },
-  { keys: ']', does: 'Next stage', run: () => open(nextStage(stage.value)) },
+  { keys: '[', does: 'Previous stage', run: () => open(previousStage(aimed)) },
+  { keys: ']', does: 'Next stage', run: () => open(nextStage(aimed)) },
   { keys: 'h', does: 'Hands-busy view', run: () => void router.push(`/jobs/${jobId.value}/hands/${stage.value === 'strip' ? 'strip' : 'refit'}`) },
 ]);
 </script>

@@ -37,14 +37,14 @@ useKeys([{ keys: 'k', does: 'Note', run: () => (note.value = '') }]);
 
 <template>
   <div class="grid min-h-full lg:h-full lg:grid-cols-[minmax(0,1fr)_312px] lg:grid-rows-1">
-    <section class="min-w-0 px-4 py-4 md:px-7 lg:overflow-y-auto" tabindex="-1" :aria-label="STAGE_NAMES[stage]">
+    <section class="min-w-0 px-4 py-4 md:px-7 lg:overflow-y-auto lg:contain-content" tabindex="0" :aria-label="STAGE_NAMES[stage]">
       <slot name="head">
         <h2 class="text-[1.375rem]">{{ title }}</h2>
         <p v-if="lead" class="mt-1 max-w-prose text-soft">{{ lead }}</p>
       </slot>
       <slot />
     </section>
-    <aside class="flex flex-col gap-4 border-t border-line bg-card px-4 py-5 md:px-6 lg:overflow-y-auto lg:border-l lg:border-t-0" aria-label="Why">
+    <aside class="flex flex-col gap-4 border-t border-line bg-card px-4 py-5 md:px-6 lg:overflow-y-auto lg:border-l lg:contain-content lg:border-t-0" aria-label="Why">
       <slot name="why" />
       <CautionStack :ids="shownCautions" />
       <div class="mt-auto pt-2">

@@ -13,7 +13,7 @@ CREATE TABLE vehicle (
   figures TEXT NOT NULL, units TEXT NOT NULL, notes TEXT NOT NULL,
   search TEXT NOT NULL -- lower case, everything a person might type
 ) STRICT;
-CREATE INDEX vehicle_by_plate ON vehicle (plate, id);
+CREATE INDEX vehicle_search ON vehicle (plate, id, search);
 CREATE TABLE audit (
   id INTEGER PRIMARY KEY, at TEXT NOT NULL, person TEXT NOT NULL, kind TEXT NOT NULL, subject TEXT NOT NULL, body TEXT NOT NULL
 ) STRICT;

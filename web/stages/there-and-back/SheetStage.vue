@@ -34,6 +34,7 @@ const lead = computed(() => {
 });
 
 const detail = useTemplateRef('detail');
+const sheet = useTemplateRef('sheet');
 function choose(id: string): void {
   if (id === item.value?.id) detail.value?.actPlainly();
   else chosen.value = id;
@@ -48,9 +49,9 @@ function acted(): void {
   chosen.value = null;
   show('nearest');
 }
-/** Brings the chosen tag of the column that is being worked into view. */
-function show(block: 'nearest' | 'center'): void {
-  void nextTick(() => document.querySelector(`.tag.selected.${props.way === 'strip' ? 'left' : 'right'}`)?.scrollIntoView({ block }));
+/** After the change is painted: reading positions earlier would force the whole sheet to be laid out first. */
+function show(where: 'nearest' | 'center'): void {
+  void nextTick(() => requestAnimationFrame(() => setTimeout(() => sheet.value?.reveal(item.value?.id ?? '', where))));
 }
 onMounted(() => show('center'));
 function step(by: 1 | -1): void {
@@ -89,7 +90,7 @@ useKeys([
       </div>
     </div>
     <template v-else>
-      <ThereAndBack :job="job" :way="way" :selected="item?.id ?? ''" @choose="choose" />
+      <ThereAndBack ref="sheet" :job="job" :way="way" :selected="item?.id ?? ''" @choose="choose" />
       <ObjectsBlock :job="job" />
     </template>
     <template #why>

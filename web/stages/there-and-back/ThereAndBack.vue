@@ -4,6 +4,7 @@ import { isAtTorque, boltIds, type Job, type JobItem } from '../../../core/job/i
 import { useShop } from '../../stores/shop.ts';
 import { bendLabels, layOut, middleOf, twinePath, type Way } from './layout.ts';
 import TagItem from './TagItem.vue';
+import { useRowWindow } from './useRowWindow.ts';
 
 /** Two facing columns on one sheet: came off downward, goes back upward, twins joined by string. */
 const props = defineProps<{ job: Job; way: Way; selected: string }>();
@@ -27,6 +28,17 @@ onBeforeUnmount(() => watcher?.disconnect());
 
 const sheet = computed(() => layOut(props.job, props.way));
 const height = computed(() => Math.max(sheet.value.left.length, sheet.value.right.length) * pitch);
+const { range, reveal } = useRowWindow(middle, computed(() => Math.max(sheet.value.left.length, sheet.value.right.length)), pitch);
+const seen = computed(() => {
+  const { first, last } = range.value;
+  const { left, right, twines } = sheet.value;
+  const inSight = ({ from, to }: { from: number; to: number }): boolean => Math.max(from, to) >= first && Math.min(from, to) < last;
+  return { left: left.slice(first, last), right: right.slice(first, last), twines: twines.filter(inSight), above: `${first * pitch}px` };
+});
+defineExpose({
+  /** Brings an item's tag in the column that is being worked into sight. */
+  reveal: (id: string, where: 'nearest' | 'center') => reveal((props.way === 'strip' ? sheet.value.left : sheet.value.right).findIndex(({ item }) => item.id === id), where),
+});
 const labels = computed(() => bendLabels(sheet.value.twines, props.selected, 3));
 
 const clock = (iso: string): string => shop.say.time(iso).split(', ').at(-1) ?? '';
@@ -64,19 +76,19 @@ const isBack = (item: JobItem): boolean => item.back !== null;
       </p>
     </div>
     <div class="columns">
-      <ol aria-label="Came off, in this order">
-        <li v-for="row in sheet.left" :key="row.item.id" v-memo="[row.item, row.number, row.item.id === selected, plugOf(row.item), pitch]">
+      <ol aria-label="Came off, in this order" :style="{ height: `${height}px`, paddingTop: seen.above }">
+        <li v-for="row in seen.left" :key="row.item.id" :aria-posinset="row.row + 1" :aria-setsize="sheet.left.length" v-memo="[row.item, row.number, row.item.id === selected, plugOf(row.item), pitch]">
           <TagItem side="left" :number="row.number" :name="row.item.name" :note="leftNote(row.item)" :state="row.item.state" :selected="row.item.id === selected" :wet="row.item.kind === 'coolant-hose'" @choose="$emit('choose', row.item.id)" />
         </li>
       </ol>
       <div ref="middle" class="middle" :style="{ height: `${height}px` }" aria-hidden="true">
         <svg :width="width" :height="height">
-          <path v-for="twine in sheet.twines" :key="twine.id" v-memo="[twine.from, twine.to, twine.state, twine.id === selected, width]" :d="twinePath(twine.from, twine.to, width, pitch)" :class="[twine.state, { chosen: twine.id === selected }]" />
+          <path v-for="twine in seen.twines" :key="twine.id" v-memo="[twine.from, twine.to, twine.state, twine.id === selected, width]" :d="twinePath(twine.from, twine.to, width, pitch)" :class="[twine.state, { chosen: twine.id === selected }]" />
         </svg>
         <p v-for="label in labels" :key="label.id" class="bend" :class="{ done: isBack(job.items.find(({ id }) => id === label.id)!) }" :style="{ top: `${middleOf(label.at, pitch)}px` }">{{ label.reason }}</p>
       </div>
-      <ol aria-label="Goes back, read from the foot upward">
-        <li v-for="row in sheet.right" :key="row.item.id" v-memo="[row.item, row.number, row.item.id === selected, pitch]">
+      <ol aria-label="Goes back, read from the foot upward" :style="{ height: `${height}px`, paddingTop: seen.above }">
+        <li v-for="row in seen.right" :key="row.item.id" :aria-posinset="row.row + 1" :aria-setsize="sheet.right.length" v-memo="[row.item, row.number, row.item.id === selected, pitch]">
           <TagItem side="right" :number="row.number" :name="rightName(row.item)" :note="rightNote(row.item)" :state="row.item.state" :selected="row.item.id === selected" :wet="false" @choose="$emit('choose', row.item.id)" />
         </li>
       </ol>

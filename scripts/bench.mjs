@@ -1,0 +1,30 @@
+// npm run bench: measures, in one run, what the project promises, and prints a table. Ratios are taken within the run.
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
+import { ensureInstalled } from './lib/install.mjs';
+import { bin, root, say } from './lib/say.mjs';
+
+await ensureInstalled();
+await ensureBuilt();
+process.env.CHROMIUM_PATH = await ensureChromium();
+const folder = mkdtempSync(join(tmpdir(), 'unhurried-wrench-bench-'));
+const { build } = await import(pathToFileURL(bin('esbuild/lib/main.js')).href);
+// Bundled beside node_modules, so that packages resolve.
+const out = join(root, 'dist', 'bench', 'bench.js');
+await build({ entryPoints: [join(root, 'server/testing/bench.ts')], outfile: out, bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', logLevel: 'warning' });
+const { cpSync } = await import('node:fs');
+cpSync(join(root, 'server/store/migrations'), join(root, 'dist/bench/migrations'), { recursive: true });
+const { measure } = await import(pathToFileURL(out).href);
+const rows = await measure(folder, join(root, 'dist'));
+rmSync(folder, { recursive: true, force: true });
+
+const widths = [46, 26, 26, 6];
+const line = (cells) => cells.map((cell, index) => String(cell).padEnd(widths[index])).join('  ');
+say(line(['what', 'measured', 'wanted', '']));
+say(line(widths.map((width) => '-'.repeat(width))));
+for (const { what, measured, wanted, met } of rows) say(line([what, measured, wanted, met ? 'met' : 'NOT']));
+process.exit(rows.every(({ met }) => met) ? 0 : 1);
