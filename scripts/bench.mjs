@@ -22,7 +22,7 @@ const { measure } = await import(pathToFileURL(out).href);
 const rows = await measure(folder, join(root, 'dist'));
 rmSync(folder, { recursive: true, force: true });
 
-const widths = [46, 26, 26, 6];
+const widths = [52, 38, 26, 4];
 const line = (cells) => cells.map((cell, index) => String(cell).padEnd(widths[index])).join('  ');
 say(line(['what', 'measured', 'wanted', '']));
 say(line(widths.map((width) => '-'.repeat(width))));

@@ -173,7 +173,7 @@ export interface HandOver extends Stamp {
   readonly currency: string;
 }
 
-/** What undo needs: the state before, and words for the button. */
+/** What undo needs: the state before, which holds the entry before this one, and words for the button. */
 export interface UndoEntry extends Stamp {
   readonly commandId: string;
   readonly seqs: readonly number[];
@@ -228,5 +228,6 @@ export interface Job {
   /** Seconds: hands-on from gaps between entries, waiting from gaps that a timer covers. */
   readonly time: { readonly handsOnS: number; readonly waitingS: number };
   readonly last: (Stamp & { readonly words: string }) | null;
-  readonly undo: readonly UndoEntry[];
+  /** The last action that can be taken back; earlier ones are reached through its `before`. */
+  readonly undo: UndoEntry | null;
 }

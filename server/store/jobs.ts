@@ -34,9 +34,11 @@ export class Jobs {
 
   /** The job as its log tells, or null. Kept in memory; a command replaces what is kept only once it is on disk. */
   job(jobId: string): Job | null {
-    const kept = this.#folded.get(jobId);
-    if (kept !== undefined) return kept;
-    const job = replay(jobId, this.log.since(jobId, 0));
+    return this.#folded.get(jobId) ?? this.#fold(jobId, this.log.since(jobId, 0));
+  }
+
+  #fold(jobId: string, events: Parameters<typeof replay>[1]): Job | null {
+    const job = replay(jobId, events);
     if (job !== null) this.#keep(job);
     return job;
   }
@@ -50,8 +52,12 @@ export class Jobs {
 
   /** A job's log from a version on, or null when there is no such job. */
   read(jobId: string, since: number): JobReply | null {
-    const job = this.job(jobId);
-    return job === null ? null : { jobId, version: job.version, events: this.log.since(jobId, since) };
+    const kept = this.#folded.get(jobId);
+    if (kept !== undefined) return { jobId, version: kept.version, events: this.log.since(jobId, since) };
+    // Not folded yet: the log is read once, for the fold and for the answer.
+    const events = this.log.since(jobId, 0);
+    const job = this.#fold(jobId, events);
+    return job === null ? null : { jobId, version: job.version, events: events.filter(({ seq }) => seq > since) };
   }
 
   /**

@@ -45,7 +45,7 @@ const lists = {
   holds: (): List => ({ title: 'The engine is held', lines: start.value.may ? [] : start.value.holds.map(({ subject, words }) => item(subject, words)) }),
 };
 
-const undo = computed(() => props.job.undo.at(-1) ?? null);
+const undo = computed(() => props.job.undo);
 function takeBack(): void {
   if (undo.value !== null) store.send('undo', { expected: undo.value.commandId });
 }

@@ -3,6 +3,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { CommandReply } from '../../contract/index.ts';
 import type { Command } from '../../core/job/index.ts';
+import { afterPaint } from './afterPaint.ts';
 import { api, ApiError } from './api.ts';
 
 /** A command on its way. */
@@ -37,6 +38,8 @@ export const useOutbox = defineStore('outbox', () => {
   const notTaken = shallowRef<readonly NotTaken[]>([]);
   const outOfReach = ref(false);
   const trouble = ref('');
+  /** Shown, but not yet written to IndexedDB. */
+  const unkept = new Set<Waiting>();
   const listeners = new Set<(jobId: string, reply: CommandReply) => void>();
   let db: Promise<IDBPDatabase<OutboxSchema> | null> | null = null;
   let sending = false;
@@ -65,10 +68,14 @@ export const useOutbox = defineStore('outbox', () => {
     counter += 1;
     const entry = { n: counter, jobId, command };
     waiting.value = [...waiting.value, entry];
-    void keep(entry).then(flush);
+    unkept.add(entry);
+    // The tap is painted first; writing and sending would otherwise compete with it.
+    afterPaint(() => void keep(entry).then(flush));
   }
 
-  async function keep({ n, jobId, command }: Waiting): Promise<void> {
+  async function keep(entry: Waiting): Promise<void> {
+    if (!unkept.delete(entry)) return;
+    const { n, jobId, command } = entry;
     await (await open())?.put('commands', { jobId, command }, n);
   }
 
@@ -114,6 +121,10 @@ export const useOutbox = defineStore('outbox', () => {
   };
 
   window.addEventListener('online', () => void flush());
+  // A page that goes away in the same breath as a tap still writes it down.
+  window.addEventListener('pagehide', () => {
+    for (const entry of [...unkept]) void keep(entry);
+  });
 
   return {
     waiting, notTaken, outOfReach, trouble, add, restore, flush, of, read,

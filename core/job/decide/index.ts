@@ -11,8 +11,8 @@ import { strip } from './strip.ts';
 
 const undo: Handlers<'undo'> = {
   undo: (job, { expected }) => {
-    const last = job.undo.at(-1);
-    if (last === undefined) return refuse('nothing-to-undo', 'There is nothing to undo.');
+    const last = job.undo;
+    if (last === null) return refuse('nothing-to-undo', 'There is nothing to undo.');
     if (last.commandId !== expected) return refuse('not-the-last', `Something came after it: ${last.label}.`, 'Undo that first.');
     return accept(event('undone', { seqs: last.seqs, what: last.label }));
   },

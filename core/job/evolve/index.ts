@@ -32,7 +32,7 @@ export function evolve(job: Job | null, recorded: RecordedEvent, jobId = job?.id
     time: timeAfter(job, recorded.at),
     last: { ...stamp, words },
   };
-  if (NOT_UNDOABLE.has(recorded.type)) return recorded.type === 'caution-acknowledged' ? { ...changed, last: job.last } : { ...changed, undo: [] };
+  if (NOT_UNDOABLE.has(recorded.type)) return recorded.type === 'caution-acknowledged' ? { ...changed, last: job.last } : { ...changed, undo: null };
   return { ...changed, undo: undoAfter(job, recorded, words, stamp) };
 }
 
@@ -42,15 +42,15 @@ export const replay = (jobId: string, events: readonly RecordedEvent[], from: Jo
 
 /** Events of one command are undone together: the entry keeps the state before the first of them. */
 function undoAfter(job: Job, recorded: RecordedEvent, label: string, stamp: Stamp): Job['undo'] {
-  const last = job.undo.at(-1);
-  if (last?.commandId === recorded.commandId) return [...job.undo.slice(0, -1), { ...last, seqs: [...last.seqs, recorded.seq] }];
-  return [...job.undo, { commandId: recorded.commandId, seqs: [recorded.seq], label, before: job, ...stamp }];
+  const last = job.undo;
+  if (last?.commandId === recorded.commandId) return { ...last, seqs: [...last.seqs, recorded.seq] };
+  return { commandId: recorded.commandId, seqs: [recorded.seq], label, before: job, ...stamp };
 }
 
 /** Back to the state before, but the log, the clock and the acknowledged cautions go on. */
 function undone(job: Job, recorded: RecordedEvent & { type: 'undone' }, stamp: Stamp): Job {
-  const entry = job.undo.at(-1);
-  if (entry === undefined) return { ...job, version: recorded.seq };
+  const entry = job.undo;
+  if (entry === null) return { ...job, version: recorded.seq };
   return {
     ...entry.before,
     version: recorded.seq,
@@ -79,6 +79,6 @@ function openedJob(id: string, data: (RecordedEvent & { type: 'job-opened' })['d
     procedure: null, needs: [], cautions: [], items: [], openings: [], constraints: [], objects: [], findings: [], pictures: [],
     cleaners: [], passes: [], timers: [], seals: [], coolant: [], levels: [], runs: [], measurements: [], proofs: [], parts: [],
     notes: [], passed: [], handOver: null, reopened: [], time: { handsOnS: 0, waitingS: 0 },
-    last: { ...stamp, words: 'Job opened' }, undo: [],
+    last: { ...stamp, words: 'Job opened' }, undo: null,
   };
 }

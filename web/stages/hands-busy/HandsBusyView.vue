@@ -65,8 +65,8 @@ function notYet(): void {
   if (item.value !== null && queue.value.length > 1) skipped.value = [...skipped.value.filter((id) => id !== item.value?.id), item.value.id];
 }
 function undo(): void {
-  const last = job.value?.undo.at(-1);
-  if (last !== undefined) store.send('undo', { expected: last.commandId });
+  const last = job.value?.undo ?? null;
+  if (last !== null) store.send('undo', { expected: last.commandId });
 }
 const leave = (): void => void router.push(`/jobs/${String(route.params.id)}/${way.value}`);
 useKeys([

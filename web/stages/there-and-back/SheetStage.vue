@@ -2,6 +2,7 @@
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useKeys } from '../../shell/keys.ts';
+import { afterPaint } from '../../stores/afterPaint.ts';
 import { useJob } from '../../stores/job.ts';
 import StageFrame from '../StageFrame.vue';
 import { standsAt } from './actions.ts';
@@ -51,7 +52,7 @@ function acted(): void {
 }
 /** After the change is painted: reading positions earlier would force the whole sheet to be laid out first. */
 function show(where: 'nearest' | 'center'): void {
-  void nextTick(() => requestAnimationFrame(() => setTimeout(() => sheet.value?.reveal(item.value?.id ?? '', where))));
+  void nextTick(() => afterPaint(() => sheet.value?.reveal(item.value?.id ?? '', where)));
 }
 onMounted(() => show('center'));
 function step(by: 1 | -1): void {
