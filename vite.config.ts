@@ -2,10 +2,13 @@ import tailwindcss from '@tailwindcss/vite';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 
+/** The store's server during development; it takes requests only from its own address. */
+const api = `http://127.0.0.1:${process.env.UW_API_PORT ?? '4199'}`;
+
 export default defineConfig({
   root: 'web',
   plugins: [vue(), tailwindcss()],
   build: { outDir: '../dist/web', emptyOutDir: true, assetsInlineLimit: 0, modulePreload: { polyfill: false }, target: 'es2023', manifest: true },
   worker: { format: 'es' },
-  server: { proxy: { '/api': { target: `http://127.0.0.1:${process.env.UW_API_PORT ?? '4199'}`, changeOrigin: true, headers: { origin: '' } } } },
+  server: { proxy: { '/api': { target: api, changeOrigin: true, headers: { origin: api } } } },
 });

@@ -65,6 +65,7 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
   await test.step('prepare', async () => {
     await page.getByRole('listitem').filter({ hasText: 'Cable body and rotary valve' }).getByRole('button', { name: 'Work by this' }).click();
     const open = page.getByRole('button', { name: /^(Here|Done)$/, pressed: false });
+    await expect(open.first()).toBeVisible();
     for (let left = await open.count(); left > 0; left = await open.count()) await open.first().click();
     await readAll(page);
     await button(page, /^Done, on to strip/).click();

@@ -2,6 +2,7 @@ import type { Database } from 'better-sqlite3';
 import type { Job } from '../core/job/index.ts';
 import { Jobs } from './store/jobs.ts';
 import { Lists } from './store/lists.ts';
+import { pairsForPrint } from './report/picturePairs.ts';
 import { Pictures } from './store/pictures.ts';
 import { Vehicles } from './store/vehicles.ts';
 
@@ -23,13 +24,14 @@ export interface Services {
 export function createServices(db: Database, pictureFolder: string, now: () => string, timeZone: string): Services {
   const vehicles = new Vehicles(db);
   const lists = new Lists(db);
+  const pictures = new Pictures(db, pictureFolder);
   let known: ReadonlyMap<string, string> | null = null;
   const people = (): ReadonlyMap<string, string> => (known ??= new Map(lists.people().map(({ id, name }) => [id, name])));
   return {
     vehicles,
     lists,
     jobs: new Jobs(db, vehicles, lists),
-    pictures: new Pictures(db, pictureFolder),
+    pictures,
     now,
     people,
     forgetPeople: () => {
@@ -38,7 +40,7 @@ export function createServices(db: Database, pictureFolder: string, now: () => s
     sheet: async (job) => {
       // The PDF library takes half a second to load; only those who print pay for it.
       const { printSheet } = await import('./report/sheetPdf.ts');
-      return printSheet(job, people(), lists.settings(), timeZone);
+      return printSheet(job, people(), lists.settings(), timeZone, await pairsForPrint(job, pictures));
     },
   };
 }

@@ -24,6 +24,7 @@ export function sheetOf(job: Job, say: Speaker): Sheet {
     sections: [
       complaint(job),
       decided(job, say),
+      units(job),
       itemsSection(job, say),
       torqueSection(job),
       findingsSection(job),
@@ -49,6 +50,16 @@ function complaint(job: Job): SheetSection {
     ...codes,
   ];
   return { title: 'Complaint', rows, empty: '' };
+}
+
+/** The units of this engine with their numbers, and what became of each. */
+function units(job: Job): SheetSection {
+  const rows = job.vehicle.units.map((unit) => {
+    const item = job.items.find((candidate) => candidate.unit === unit.kind);
+    const fate = item === undefined || item.state === 'on' ? 'stayed on' : item.state === 'off' ? 'off' : item.state === 'renewed' ? `replaced by ${item.fitted || 'a new one'}` : item.state === 'left-off' ? 'left off' : 'off and refitted';
+    return row(`${unit.kind === 'throttle-body' ? 'Throttle body' : 'Idle air valve'}, ${unit.place}`, `${unit.partNumber}, variant ${unit.variant}`, fate);
+  });
+  return { title: 'Units', rows, empty: 'No unit is noted in the vehicle file.' };
 }
 
 function decided(job: Job, say: Speaker): SheetSection {

@@ -2,6 +2,7 @@ import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 import type { Settings } from '../../contract/index.ts';
 import type { Job } from '../../core/job/index.ts';
+import type { PicturePair } from './picturePairs.ts';
 import { type SheetRow, type SheetSection, sheetOf, speaker } from '../../core/sheet/index.ts';
 
 const require = createRequire(import.meta.url);
@@ -19,7 +20,7 @@ const BOTTLE = '#1F4B43';
 type Doc = InstanceType<typeof PDFDocument>;
 
 /** The record of a job as an A4 PDF with searchable text. */
-export function printSheet(job: Job, people: ReadonlyMap<string, string>, settings: Settings, timeZone: string): Promise<Buffer> {
+export function printSheet(job: Job, people: ReadonlyMap<string, string>, settings: Settings, timeZone: string, pairs: readonly PicturePair[]): Promise<Buffer> {
   const sheet = sheetOf(job, speaker(people, settings.currency, timeZone));
   const doc = new PDFDocument({
     size: 'A4', margins: { top: 48, bottom: 56, left: LEFT, right: 42 }, bufferPages: true,
@@ -35,6 +36,7 @@ export function printSheet(job: Job, people: ReadonlyMap<string, string>, settin
   heading(doc, settings.shopName, sheet.plate, sheet.title, sheet.subtitle);
   rows(doc, sheet.identity);
   for (const section of sheet.sections) printSection(doc, section);
+  printPictures(doc, pairs);
   doc.moveDown(1).font('text').fontSize(8.5).fillColor(SOFT).text(sheet.closing, LEFT, doc.y, { width: WIDTH });
   numberPages(doc, `${settings.shopName} · job ${job.number} · ${sheet.plate}`);
   doc.end();
@@ -57,6 +59,26 @@ function printSection(doc: Doc, { title, rows: lines, empty }: SheetSection): vo
   doc.moveDown(0.25);
   if (lines.length === 0) doc.font('text').fontSize(9.5).fillColor(SOFT).text(empty, LEFT, doc.y, { width: WIDTH });
   rows(doc, lines);
+}
+
+const SUBJECTS: Readonly<Record<string, string>> = { 'throttle-body': 'Throttle body', 'idle-valve': 'Idle air valve' };
+
+/** Before beside after, the same size. */
+function printPictures(doc: Doc, pairs: readonly PicturePair[]): void {
+  const width = (WIDTH - 14) / 2;
+  const height = width * 0.75;
+  for (const { subject, before, after } of pairs) {
+    if (doc.y + height + 44 > doc.page.height - doc.page.margins.bottom) doc.addPage();
+    doc.moveDown(0.8).font('strong').fontSize(9.5).fillColor(BOTTLE).text(`${SUBJECTS[subject] ?? subject}, before and after`, LEFT, doc.y, { width: WIDTH });
+    const top = doc.y + 4;
+    for (const [index, picture] of [before, after].entries()) {
+      const x = LEFT + index * (width + 14);
+      doc.rect(x, top, width, height).lineWidth(0.7).strokeColor(LINE).stroke();
+      if (picture !== null) doc.image(picture, x, top, { width, height });
+    }
+    doc.x = LEFT;
+    doc.y = top + height + 4;
+  }
 }
 
 function rows(doc: Doc, lines: readonly SheetRow[]): void {

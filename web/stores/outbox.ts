@@ -8,7 +8,8 @@ import { api, ApiError } from './api.ts';
 
 /** A command on its way. */
 export interface Waiting {
-  readonly n: number;
+  /** Its place in the queue: the time it was given, kept apart within one millisecond. */
+  readonly order: number;
   readonly jobId: string;
   readonly command: Command;
 }
@@ -22,7 +23,8 @@ export interface NotTaken {
 }
 
 interface OutboxSchema extends DBSchema {
-  commands: { key: number; value: { jobId: string; command: Command } };
+  // By command id, so that two windows of one browser never write over each other.
+  commands: { key: string; value: Waiting };
 }
 
 const RETRY_MS = [500, 1000, 2000, 5000, 10_000] as const;
@@ -44,29 +46,25 @@ export const useOutbox = defineStore('outbox', () => {
   let db: Promise<IDBPDatabase<OutboxSchema> | null> | null = null;
   let sending = false;
   let attempt = 0;
-  let counter = 0;
 
   const open = (): Promise<IDBPDatabase<OutboxSchema> | null> =>
     // Without IndexedDB (a private window) the queue lives in memory only.
-    (db ??= openDB<OutboxSchema>('unhurried-wrench', 1, { upgrade: (made) => void made.createObjectStore('commands') }).catch(() => null));
+    (db ??= Promise.resolve()
+      .then(() => openDB<OutboxSchema>('unhurried-wrench', 1, { upgrade: (made) => void made.createObjectStore('commands') }))
+      .catch(() => null));
 
   /** Takes up what an earlier page left behind. */
   async function restore(): Promise<void> {
     const store = await open();
     if (store === null) return;
-    const [keys, values] = await Promise.all([store.getAllKeys('commands'), store.getAll('commands')]);
-    const left = keys.flatMap((n, index) => {
-      const value = values[index];
-      return value === undefined ? [] : [{ n, ...value }];
-    });
-    counter = Math.max(counter, ...keys, 0);
-    waiting.value = [...left, ...waiting.value.filter(({ n }) => !keys.includes(n))].sort((a, b) => a.n - b.n);
+    const left = await store.getAll('commands');
+    const known = new Set(waiting.value.map(({ command }) => command.id));
+    waiting.value = [...left.filter(({ command }) => !known.has(command.id)), ...waiting.value].sort((a, b) => a.order - b.order);
     void flush();
   }
 
   function add(jobId: string, command: Command): void {
-    counter += 1;
-    const entry = { n: counter, jobId, command };
+    const entry = { order: Math.max(Date.now(), (waiting.value.at(-1)?.order ?? 0) + 0.001), jobId, command };
     waiting.value = [...waiting.value, entry];
     unkept.add(entry);
     // The tap is painted first; writing and sending would otherwise compete with it.
@@ -75,13 +73,13 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function keep(entry: Waiting): Promise<void> {
     if (!unkept.delete(entry)) return;
-    const { n, jobId, command } = entry;
-    await (await open())?.put('commands', { jobId, command }, n);
+    // A store that is full or gone must not keep the command from being sent.
+    await (await open())?.put('commands', entry, entry.command.id).catch(() => undefined);
   }
 
-  async function drop(n: number): Promise<void> {
-    waiting.value = waiting.value.filter((entry) => entry.n !== n);
-    await (await open())?.delete('commands', n);
+  async function drop(id: string): Promise<void> {
+    waiting.value = waiting.value.filter(({ command }) => command.id !== id);
+    await (await open())?.delete('commands', id).catch(() => undefined);
   }
 
   async function flush(): Promise<void> {
@@ -102,16 +100,16 @@ export const useOutbox = defineStore('outbox', () => {
     }
   }
 
-  async function sendOne({ n, jobId, command }: Waiting): Promise<void> {
+  async function sendOne({ jobId, command }: Waiting): Promise<void> {
     try {
       const reply = await api.post<CommandReply>(`/jobs/${jobId}/commands`, command);
       // The answer is applied before the command leaves the queue, so that the screen never shows neither.
       for (const listen of listeners) listen(jobId, reply);
-      await drop(n);
+      await drop(command.id);
     } catch (error) {
       if (!(error instanceof ApiError) || COMES_BACK.has(error.status)) throw error;
       notTaken.value = [...notTaken.value, { jobId, command, message: error.message, wouldHelp: error.wouldHelp }];
-      await drop(n);
+      await drop(command.id);
     }
   }
 
