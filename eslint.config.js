@@ -23,7 +23,12 @@ export default tseslint.config(
   {
     files: ['**/*.vue'],
     languageOptions: { parserOptions: { parser: tseslint.parser } },
-    rules: { 'no-undef': 'off', 'vue/multi-word-component-names': 'error', 'vue/no-v-html': 'error', 'vue/require-default-prop': 'off' },
+    rules: {
+      'no-undef': 'off',
+      'vue/multi-word-component-names': 'error',
+      'vue/no-v-html': 'error',
+      'vue/require-default-prop': 'off',
+    },
   },
   {
     files: ['**/*.{ts,vue}'],
@@ -34,10 +39,22 @@ export default tseslint.config(
       'import/resolver': { node: { extensions: ['.ts', '.vue', '.js'] } },
     },
     rules: {
-      'boundaries/dependencies': ['error', { default: 'disallow', policies: Object.entries(ALLOWED).map(([from, to]) => ({ from: { element: { type: from } }, allow: { to: { element: { type: to } } } })) }],
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          policies: Object.entries(ALLOWED).map(([from, to]) => ({
+            from: { element: { type: from } },
+            allow: { to: { element: { type: to } } },
+          })),
+        },
+      ],
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-explicit-any': 'error',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
+      ],
       eqeqeq: ['error', 'smart'],
     },
   },
@@ -46,32 +63,76 @@ export default tseslint.config(
     ignores: ['**/*.test.ts'],
     rules: {
       '@typescript-eslint/no-restricted-imports': only('core imports nothing but core.', ['^[^.]']),
-      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage', 'setTimeout', 'setInterval', 'crypto', 'console'],
-      'no-restricted-properties': ['error', { object: 'Date', property: 'now', message: 'Time comes in with the command.' }, { object: 'Math', property: 'random', message: 'Randomness comes in as an argument.' }],
-      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time comes in with the command.' }],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'process',
+        'fetch',
+        'localStorage',
+        'setTimeout',
+        'setInterval',
+        'crypto',
+        'console',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Time comes in with the command.' },
+        { object: 'Math', property: 'random', message: 'Randomness comes in as an argument.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Time comes in with the command.',
+        },
+      ],
     },
   },
   {
     files: ['contract/**/*.ts'],
     ignores: ['**/*.test.ts'],
-    rules: { '@typescript-eslint/no-restricted-imports': only('contract imports zod and core only.', ['^(?!zod$)[^.]']) },
+    rules: {
+      '@typescript-eslint/no-restricted-imports': only('contract imports zod and core only.', ['^(?!zod$)[^.]']),
+    },
   },
   {
     files: ['web/**/*.{ts,vue}'],
     ignores: ['**/*.test.ts'],
     rules: {
-      '@typescript-eslint/no-restricted-imports': only('The browser has no Node and carries no schemas: import types of contract only.', ['^node:', '^(express|better-sqlite3|sharp|pdfkit|pino|zod)$']),
+      '@typescript-eslint/no-restricted-imports': only(
+        'The browser has no Node and carries no schemas: import types of contract only.',
+        ['^node:', '^(express|better-sqlite3|sharp|pdfkit|pino|zod)$'],
+      ),
     },
   },
   {
     files: ['web/**/*.vue'],
     rules: {
-      'no-restricted-globals': ['error', { name: 'fetch', message: 'Components do not fetch; stores own server state.' }],
-      'vue/max-attributes-per-line': 'off', 'vue/singleline-html-element-content-newline': 'off', 'vue/html-self-closing': 'off', 'vue/html-indent': 'off',
-      'vue/first-attribute-linebreak': 'off', 'vue/html-closing-bracket-newline': 'off', 'vue/multiline-html-element-content-newline': 'off', 'vue/attributes-order': 'off',
+      'no-restricted-globals': [
+        'error',
+        { name: 'fetch', message: 'Components do not fetch; stores own server state.' },
+      ],
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/html-indent': 'off',
+      'vue/first-attribute-linebreak': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/attributes-order': 'off',
     },
   },
   { files: ['server/**/*.test.ts', 'server/testing/*.ts'], rules: { 'boundaries/dependencies': 'off' } },
-  { files: ['server/**/*.ts'], ignores: ['**/*.test.ts'], rules: { '@typescript-eslint/no-restricted-imports': only('The server knows nothing of the interface.', ['^vue', '^pinia']) } },
+  {
+    files: ['server/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': only('The server knows nothing of the interface.', [
+        '^vue',
+        '^pinia',
+      ]),
+    },
+  },
   prettier,
 );

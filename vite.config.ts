@@ -8,7 +8,14 @@ const api = `http://127.0.0.1:${process.env.UW_API_PORT ?? '4199'}`;
 export default defineConfig({
   root: 'web',
   plugins: [vue(), tailwindcss()],
-  build: { outDir: '../dist/web', emptyOutDir: true, assetsInlineLimit: 0, modulePreload: { polyfill: false }, target: 'es2023', manifest: true },
+  build: {
+    outDir: '../dist/web',
+    emptyOutDir: true,
+    assetsInlineLimit: 0,
+    modulePreload: { polyfill: false },
+    target: 'es2023',
+    manifest: true,
+  },
   worker: { format: 'es' },
   server: { proxy: { '/api': { target: api, changeOrigin: true, headers: { origin: api } } } },
 });

@@ -4,7 +4,14 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'node', include: ['{core,contract,server,demo}/**/*.test.ts'], environment: 'node', testTimeout: 30_000 } },
+      {
+        test: {
+          name: 'node',
+          include: ['{core,contract,server,demo}/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 30_000,
+        },
+      },
       { plugins: [vue()], test: { name: 'web', include: ['web/**/*.test.ts'], environment: 'happy-dom' } },
     ],
   },

@@ -52,7 +52,12 @@ export const commandData = {
 } satisfies { [K in CommandType]: z.ZodType<CommandData[K]> };
 
 const head = { id, at: isoTime, by: id, seen: count.min(0) };
-const members = Object.entries(commandData).map(([type, data]) => z.strictObject({ ...head, type: z.literal(type), data }));
+const members = Object.entries(commandData).map(([type, data]) =>
+  z.strictObject({ ...head, type: z.literal(type), data }),
+);
 
 /** A command as it crosses the wire. */
-export const command = z.discriminatedUnion('type', members as [(typeof members)[number], ...typeof members]) as unknown as z.ZodType<Command>;
+export const command = z.discriminatedUnion(
+  'type',
+  members as [(typeof members)[number], ...typeof members],
+) as unknown as z.ZodType<Command>;

@@ -9,9 +9,21 @@ import { vehicle } from './vehicle.ts';
 /** A schema for the data of every event; one that is missing or differs from core's type does not compile. */
 export const eventData = {
   ...shapes,
-  'job-opened': z.strictObject({ number: count.min(1), vehicle, reading: meterReading, readingReason: line, complaint: paragraph }),
+  'job-opened': z.strictObject({
+    number: count.min(1),
+    vehicle,
+    reading: meterReading,
+    readingReason: line,
+    complaint: paragraph,
+  }),
   'procedure-pinned': z.strictObject({ procedure }),
-  'bolt-tightened': z.strictObject({ ...parts.bolt, final: z.boolean(), torque: quantity.nullable(), nm: number.nullable(), wrench: line }),
+  'bolt-tightened': z.strictObject({
+    ...parts.bolt,
+    final: z.boolean(),
+    torque: quantity.nullable(),
+    nm: number.nullable(),
+    wrench: line,
+  }),
   'can-weighed': z.strictObject({ ...parts.can, beforeG: number, afterG: number, grams: number }),
   'coolant-recorded': z.strictObject({ ...parts.coolant, quantity, litres: number }),
   'run-started': z.strictObject({ id, recipe }),
@@ -19,7 +31,12 @@ export const eventData = {
 } satisfies { [K in EventType]: z.ZodType<EventData[K]> };
 
 const head = { v: z.literal(1), seq: count.min(1), commandId: id, at: isoTime, by: id };
-const members = Object.entries(eventData).map(([type, data]) => z.strictObject({ ...head, type: z.literal(type), data }));
+const members = Object.entries(eventData).map(([type, data]) =>
+  z.strictObject({ ...head, type: z.literal(type), data }),
+);
 
 /** An event of the log, as exported. */
-export const recordedEvent = z.discriminatedUnion('type', members as [(typeof members)[number], ...typeof members]) as unknown as z.ZodType<RecordedEvent>;
+export const recordedEvent = z.discriminatedUnion(
+  'type',
+  members as [(typeof members)[number], ...typeof members],
+) as unknown as z.ZodType<RecordedEvent>;

@@ -83,28 +83,48 @@ export interface BayReply {
 }
 
 /** A person who can be picked at the bench. */
-export const person = z.strictObject({ id, name: z.string(), role: z.enum(['lead', 'technician', 'apprentice', 'owner']), bay: z.string() });
+export const person = z.strictObject({
+  id,
+  name: z.string(),
+  role: z.enum(['lead', 'technician', 'apprentice', 'owner']),
+  bay: z.string(),
+});
 /** The type of {@link person}. */
 export type Person = z.infer<typeof person>;
 
 /** A stocked part, gasket, cleaner or coolant. `counted` is what was counted; use by jobs is subtracted when shown. */
 export const stockItem = z.strictObject({
-  id, name: z.string(), partNumber: z.string(), kind: z.enum(['gasket', 'seal', 'part', 'cleaner', 'coolant', 'screw']), place: z.string(),
-  counted: count.min(0), priceMinor: count.min(0),
+  id,
+  name: z.string(),
+  partNumber: z.string(),
+  kind: z.enum(['gasket', 'seal', 'part', 'cleaner', 'coolant', 'screw']),
+  place: z.string(),
+  counted: count.min(0),
+  priceMinor: count.min(0),
 });
 /** The type of {@link stockItem}, with what is left now. */
 export type StockItem = z.infer<typeof stockItem> & { readonly left: number };
 
 /** The shop's settings. */
-export const settings = z.strictObject({ shopName: z.string(), currency: z.string().min(1).max(8), ratePerHourMinor: count.min(0) });
+export const settings = z.strictObject({
+  shopName: z.string(),
+  currency: z.string().min(1).max(8),
+  ratePerHourMinor: count.min(0),
+});
 /** The type of {@link settings}. */
 export type Settings = z.infer<typeof settings>;
 
 /** Query of a list of vehicles. */
-export const vehicleQuery = z.strictObject({ q: z.string().max(200).default(''), after: z.string().max(400).optional(), limit: z.coerce.number().int().min(1).max(100).default(50) });
+export const vehicleQuery = z.strictObject({
+  q: z.string().max(200).default(''),
+  after: z.string().max(400).optional(),
+  limit: z.coerce.number().int().min(1).max(100).default(50),
+});
 /** Query of a list of jobs. */
 export const jobQuery = z.strictObject({
-  status: z.enum(['open', 'closed', 'all']).default('all'), vehicleId: id.optional(), before: z.coerce.number().int().optional(),
+  status: z.enum(['open', 'closed', 'all']).default('all'),
+  vehicleId: id.optional(),
+  before: z.coerce.number().int().optional(),
   limit: z.coerce.number().int().min(1).max(100).default(50),
 });
 /** Query of a job's log from a version on. */

@@ -2,7 +2,11 @@ import { z } from 'zod';
 import { type Unit, UNITS } from '../core/quantity/index.ts';
 
 /** Ids travel in addresses and in the log: letters, digits, dash, dot and underscore. */
-export const id = z.string().min(1).max(80).regex(/^[\w.-]+$/, 'Expected letters, digits, dots and dashes only.');
+export const id = z
+  .string()
+  .min(1)
+  .max(80)
+  .regex(/^[\w.-]+$/, 'Expected letters, digits, dots and dashes only.');
 /** An ISO time in UTC. */
 export const isoTime = z.iso.datetime({ error: 'Expected a time such as 2026-05-04T14:20:00.000Z.' });
 /** An ISO day. */

@@ -8,21 +8,51 @@ const positive = number.positive('Expected more than zero.');
 
 /** A torque specification; its figures follow from the text, and are checked to be a band. */
 export const torqueSpec = z.strictObject({
-  text: line, lowNm: positive, highNm: positive, targetNm: positive, angleDeg: positive.nullable(), source: line.nullable(),
+  text: line,
+  lowNm: positive,
+  highNm: positive,
+  targetNm: positive,
+  angleDeg: positive.nullable(),
+  source: line.nullable(),
 }) satisfies z.ZodType<TorqueSpec>;
 
 const bolt = z.strictObject({ id, x: number, y: number, label: line });
 const fastenerGroup = z.strictObject({
-  count: count.min(1).max(200), thread: line, bolts: z.array(bolt).max(200), spec: torqueSpec.nullable(),
-  fractions: z.array(positive.max(1)).min(1).max(5), into: line,
+  count: count.min(1).max(200),
+  thread: line,
+  bolts: z.array(bolt).max(200),
+  spec: torqueSpec.nullable(),
+  fractions: z.array(positive.max(1)).min(1).max(5),
+  into: line,
 });
 
 /** An item, in a procedure or typed at the vehicle. */
 export const procedureItem = z.strictObject({
-  id, name: line,
-  kind: z.enum(['cover', 'duct', 'clamp', 'hose', 'coolant-hose', 'connector', 'cable', 'bracket', 'fasteners', 'unit', 'gasket', 'plug', 'other']),
-  tool: line, note: paragraph, opens: z.array(id).max(20), fasteners: fastenerGroup.nullable(), singleUse: z.boolean(), partNumber: line,
-  unit: unitKind.nullable(), cautions: z.array(id).max(10),
+  id,
+  name: line,
+  kind: z.enum([
+    'cover',
+    'duct',
+    'clamp',
+    'hose',
+    'coolant-hose',
+    'connector',
+    'cable',
+    'bracket',
+    'fasteners',
+    'unit',
+    'gasket',
+    'plug',
+    'other',
+  ]),
+  tool: line,
+  note: paragraph,
+  opens: z.array(id).max(20),
+  fasteners: fastenerGroup.nullable(),
+  singleUse: z.boolean(),
+  partNumber: line,
+  unit: unitKind.nullable(),
+  cautions: z.array(id).max(10),
 }) satisfies z.ZodType<ProcedureItem>;
 
 /** “a before b, because”. */
@@ -39,18 +69,47 @@ export const constraint = z.discriminatedUnion('kind', [
 
 /** A procedure as stored, exported and pinned to a job. */
 export const procedure = z.strictObject({
-  id, version: count.min(1), name: line, family: line, source: line.nullable(),
+  id,
+  version: count.min(1),
+  name: line,
+  family: line,
+  source: line.nullable(),
   items: z.array(procedureItem).max(2000),
   openings: z.array(z.strictObject({ id, name: line, plugWith: line })).max(200),
   constraints: z.array(constraint).max(4000),
-  needs: z.array(z.strictObject({ id, kind: z.enum(['part', 'tool', 'consumable', 'do-first']), name: line, partNumber: line, note: line, caution: id.nullable() })).max(200),
-  coolant: z.strictObject({ capacityL: positive, glycol: z.enum(['ethylene', 'propylene']), concentration: number.min(0).max(1), bleedPoint: line }).nullable(),
+  needs: z
+    .array(
+      z.strictObject({
+        id,
+        kind: z.enum(['part', 'tool', 'consumable', 'do-first']),
+        name: line,
+        partNumber: line,
+        note: line,
+        caution: id.nullable(),
+      }),
+    )
+    .max(200),
+  coolant: z
+    .strictObject({
+      capacityL: positive,
+      glycol: z.enum(['ethylene', 'propylene']),
+      concentration: number.min(0).max(1),
+      bleedPoint: line,
+    })
+    .nullable(),
   relearn: z.array(id).max(10),
 }) satisfies z.ZodType<Procedure>;
 
 /** A torque wrench of the shop. */
 export const wrench = z.strictObject({
-  id, name: line,
-  scale: z.strictObject({ unit: z.enum(['N·m', 'in·lb', 'ft·lb', 'kgf·cm', 'kgf·m']), low: number.min(0), high: positive, step: positive }),
-  deviationPercent: positive.max(50).nullable(), calibratedOn: z.iso.date().nullable(),
+  id,
+  name: line,
+  scale: z.strictObject({
+    unit: z.enum(['N·m', 'in·lb', 'ft·lb', 'kgf·cm', 'kgf·m']),
+    low: number.min(0),
+    high: positive,
+    step: positive,
+  }),
+  deviationPercent: positive.max(50).nullable(),
+  calibratedOn: z.iso.date().nullable(),
 }) satisfies z.ZodType<Wrench>;

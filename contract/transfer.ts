@@ -15,7 +15,15 @@ export const transfer = z.strictObject({
   vehicle,
   events: z.array(recordedEvent).min(1, 'The file holds no events.').max(100_000),
   hashes: z.array(z.string().regex(/^[0-9a-f]{64}$/)),
-  pictures: z.array(z.strictObject({ hash: z.string().regex(/^[0-9a-f]{64}$/), mime: z.enum(['image/jpeg', 'image/png', 'image/webp']), base64: z.string() })).max(500),
+  pictures: z
+    .array(
+      z.strictObject({
+        hash: z.string().regex(/^[0-9a-f]{64}$/),
+        mime: z.enum(['image/jpeg', 'image/png', 'image/webp']),
+        base64: z.string(),
+      }),
+    )
+    .max(500),
 });
 /** The type of {@link transfer}. */
 export type Transfer = z.infer<typeof transfer>;

@@ -6,7 +6,13 @@ const figure = z
   .strictObject({ low: number.min(0, 'Expected zero or more.'), high: number, source: line.nullable() })
   .refine(({ low, high }) => low <= high, { error: 'Expected the smaller figure first.', path: ['high'] });
 
-const fittedUnit = z.strictObject({ id, kind: z.enum(['throttle-body', 'idle-valve']), place: line, partNumber: line, variant: line });
+const fittedUnit = z.strictObject({
+  id,
+  kind: z.enum(['throttle-body', 'idle-valve']),
+  place: line,
+  partNumber: line,
+  variant: line,
+});
 
 /** What a person types about a vehicle; its id and last reading are the store's. */
 export const vehicleInput = z.strictObject({

@@ -60,7 +60,12 @@ export class Bench {
   async do<K extends CommandType>(type: K, data: CommandData[K], minutes = 2): Promise<void> {
     this.wait(minutes);
     const reply = await this.#client.send(this.#jobId, {
-      id: `c-${this.id()}`, at: new Date(this.#clock).toISOString(), by: this.#by, seen: this.#job?.version ?? 0, type, data,
+      id: `c-${this.id()}`,
+      at: new Date(this.#clock).toISOString(),
+      by: this.#by,
+      seen: this.#job?.version ?? 0,
+      type,
+      data,
     });
     this.#job = replay(this.#jobId, reply.events, this.#job);
   }

@@ -4,24 +4,54 @@ import { STAGES } from '../core/job/index.ts';
 import { expect, test } from './fixtures.ts';
 
 const VIEWS = [
-  '/bay', '/vehicles', '/vehicles/bus', '/vehicles/new', '/vehicles/van1/new-job', '/procedures', '/procedures/cable-rotary', '/stock', '/tools', '/nowhere',
-  '/jobs/job-230/hands/refit', '/jobs/job-231/hands/strip', '/jobs/none',
-  ...STAGES.map((stage) => `/jobs/job-230/${stage}`), ...['coolant', 'relearn', 'prove', 'hand-over', 'refit'].map((stage) => `/jobs/job-229/${stage}`), '/jobs/job-231/strip', '/jobs/job-231/prepare',
+  '/bay',
+  '/vehicles',
+  '/vehicles/bus',
+  '/vehicles/new',
+  '/vehicles/van1/new-job',
+  '/procedures',
+  '/procedures/cable-rotary',
+  '/stock',
+  '/tools',
+  '/nowhere',
+  '/jobs/job-230/hands/refit',
+  '/jobs/job-231/hands/strip',
+  '/jobs/none',
+  ...STAGES.map((stage) => `/jobs/job-230/${stage}`),
+  ...['coolant', 'relearn', 'prove', 'hand-over', 'refit'].map((stage) => `/jobs/job-229/${stage}`),
+  '/jobs/job-231/strip',
+  '/jobs/job-231/prepare',
 ];
 
 /** Nothing is loading any more and there is something to read. */
 async function settled(page: Page): Promise<void> {
-  await expect(page.locator('main').getByRole('heading').or(page.locator('main').getByText('goes back')).or(page.locator('main').getByText('comes off')).first()).toBeVisible();
+  await expect(
+    page
+      .locator('main')
+      .getByRole('heading')
+      .or(page.locator('main').getByText('goes back'))
+      .or(page.locator('main').getByText('comes off'))
+      .first(),
+  ).toBeVisible();
   await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
 }
 
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 const said = (violations: { id: string; nodes: { target: unknown[]; failureSummary?: string }[] }[]): string[] =>
-  violations.map(({ id, nodes }) => `${id}: ${nodes.slice(0, 3).map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary ?? ''}`).join(' | ')}`);
+  violations.map(
+    ({ id, nodes }) =>
+      `${id}: ${nodes
+        .slice(0, 3)
+        .map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary ?? ''}`)
+        .join(' | ')}`,
+  );
 
 // Halves, so that two browsers share the work.
 for (const half of [0, 1]) {
-  test(`every view is accessible in both themes and fits a tablet and a phone, ${half + 1} of 2`, async ({ page, workshop }) => {
+  test(`every view is accessible in both themes and fits a tablet and a phone, ${half + 1} of 2`, async ({
+    page,
+    workshop,
+  }) => {
     test.setTimeout(300_000);
     const errors: string[] = [];
     page.on('console', (message) => {
@@ -39,9 +69,14 @@ for (const half of [0, 1]) {
       await page.evaluate(() => (document.documentElement.dataset.theme = 'dark'));
       const dark = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze();
       expect.soft(said(dark.violations), `${view}, dark`).toEqual([]);
-      for (const size of [{ width: 834, height: 1112 }, { width: 390, height: 844 }]) {
+      for (const size of [
+        { width: 834, height: 1112 },
+        { width: 390, height: 844 },
+      ]) {
         await page.setViewportSize(size);
-        const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+        const over = await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        );
         expect.soft(over, `${view} at ${size.width}`).toBeLessThanOrEqual(0);
       }
       await page.setViewportSize({ width: 1280, height: 800 });

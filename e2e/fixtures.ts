@@ -18,7 +18,13 @@ export interface Workshop {
   readonly open: (page: Page, path: string, person?: string) => Promise<void>;
 }
 
-async function call(address: string, method: string, path: string, body: BodyInit, type = 'application/json'): Promise<never> {
+async function call(
+  address: string,
+  method: string,
+  path: string,
+  body: BodyInit,
+  type = 'application/json',
+): Promise<never> {
   const response = await fetch(`${address}${path}`, { method, headers: { 'content-type': type }, body });
   const reply = (await response.json()) as { error?: { message: string } };
   if (!response.ok) throw new Error(`${method} ${path}: ${reply.error?.message}`);
@@ -26,7 +32,9 @@ async function call(address: string, method: string, path: string, body: BodyIni
 }
 
 async function launch(file: string, port: number): Promise<{ address: string; stop: () => Promise<void> }> {
-  const child = spawn(process.execPath, ['dist/server/main.js', '--data', file, '--port', String(port)], { stdio: ['ignore', 'pipe', 'inherit'] });
+  const child = spawn(process.execPath, ['dist/server/main.js', '--data', file, '--port', String(port)], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   const ended = new Promise<void>((resolve) => child.on('close', () => resolve()));
   const address = await new Promise<string>((resolve, reject) => {
     child.stdout.on('data', (chunk: Buffer) => {
@@ -50,13 +58,26 @@ export const test = base.extend<{ workshop: Workshop }>({
     const file = join(folder, 'shop.sqlite');
     let server = await launch(file, 0);
     const { address } = server;
-    const json = (method: string, path: string, value: unknown): Promise<never> => call(address, method, path, JSON.stringify(value));
-    await seedDemo({
-      putShop: async (shop) => void (await json('PUT', '/api/shop', shop)),
-      putVehicle: async (id, vehicle) => void (await json('PUT', `/api/vehicles/${id}`, { by: 'isla', vehicle })),
-      send: (jobId, command) => json('POST', `/api/jobs/${jobId}/commands`, command),
-      putPicture: async (svg) => ((await call(address, 'POST', '/api/pictures', new Uint8Array(await sharp(Buffer.from(svg)).resize(120).png().toBuffer()), 'image/png')) as { hash: string }).hash,
-    }, Date.now());
+    const json = (method: string, path: string, value: unknown): Promise<never> =>
+      call(address, method, path, JSON.stringify(value));
+    await seedDemo(
+      {
+        putShop: async (shop) => void (await json('PUT', '/api/shop', shop)),
+        putVehicle: async (id, vehicle) => void (await json('PUT', `/api/vehicles/${id}`, { by: 'isla', vehicle })),
+        send: (jobId, command) => json('POST', `/api/jobs/${jobId}/commands`, command),
+        putPicture: async (svg) =>
+          (
+            (await call(
+              address,
+              'POST',
+              '/api/pictures',
+              new Uint8Array(await sharp(Buffer.from(svg)).resize(120).png().toBuffer()),
+              'image/png',
+            )) as { hash: string }
+          ).hash,
+      },
+      Date.now(),
+    );
     await use({
       address,
       rows: (sql, ...values) => {

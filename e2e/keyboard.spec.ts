@@ -15,9 +15,14 @@ test('strip and refit by keyboard alone', async ({ page, workshop }) => {
   await page.keyboard.press(']');
   await expect(page.getByText('26 still on.')).toBeVisible();
 
-  for (let presses = 0; presses < 60 && (await count(page, /still on\. Tap|An opening gapes/)) > 0; presses += 1) await page.keyboard.press('Space');
+  for (let presses = 0; presses < 60 && (await count(page, /still on\. Tap|An opening gapes/)) > 0; presses += 1)
+    await page.keyboard.press('Space');
   await expect(page.getByText('Everything listed is off.')).toBeVisible();
-  await expect.poll(() => rows("SELECT count(*) AS n FROM strip_item WHERE job_id = 'job-231' AND state = 'off' AND origin = 'procedure'")).toBe(26);
+  await expect
+    .poll(() =>
+      rows("SELECT count(*) AS n FROM strip_item WHERE job_id = 'job-231' AND state = 'off' AND origin = 'procedure'"),
+    )
+    .toBe(26);
 
   await page.keyboard.press('u');
   await expect(page.getByText('1 still on.').or(page.getByText('An opening gapes'))).toBeVisible();
@@ -28,11 +33,15 @@ test('strip and refit by keyboard alone', async ({ page, workshop }) => {
   await expect(page.getByText(/to go back\. Start at the foot/)).toBeVisible();
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('ArrowDown');
-  for (let presses = 0; presses < 90 && (await count(page, /to go back\. Start/)) > 0; presses += 1) await page.keyboard.press('Space');
+  for (let presses = 0; presses < 90 && (await count(page, /to go back\. Start/)) > 0; presses += 1)
+    await page.keyboard.press('Space');
   await expect(page.getByText('Everything is back.')).toBeVisible();
-  for (let presses = 0; presses < 12 && (await page.getByText('Engine may start').count()) === 0; presses += 1) await page.keyboard.press('Space');
+  for (let presses = 0; presses < 12 && (await page.getByText('Engine may start').count()) === 0; presses += 1)
+    await page.keyboard.press('Space');
   await expect(page.getByText('Engine may start')).toBeVisible();
-  await expect.poll(() => rows("SELECT count(*) AS n FROM strip_item WHERE job_id = 'job-231' AND state = 'off'")).toBe(0);
+  await expect
+    .poll(() => rows("SELECT count(*) AS n FROM strip_item WHERE job_id = 'job-231' AND state = 'off'"))
+    .toBe(0);
 });
 
 test('hands busy both ways: Space, Page Down, Not yet and Undo', async ({ page, workshop }) => {
@@ -48,7 +57,14 @@ test('hands busy both ways: Space, Page Down, Not yet and Undo', async ({ page, 
   await expect(page.getByText('Flange bolt 4, lower left')).toBeVisible();
   await page.keyboard.press('PageDown');
   await expect(page.getByText('Flange bolt 4, lower left')).toBeHidden();
-  await expect.poll(() => workshop.rows<{ n: number }>("SELECT count(*) AS n FROM torque_result WHERE job_id = 'job-230' AND item_id = 'flange' AND verdict = 'in band'")[0]?.n).toBe(4);
+  await expect
+    .poll(
+      () =>
+        workshop.rows<{ n: number }>(
+          "SELECT count(*) AS n FROM torque_result WHERE job_id = 'job-230' AND item_id = 'flange' AND verdict = 'in band'",
+        )[0]?.n,
+    )
+    .toBe(4);
   await page.keyboard.press('Escape');
   await expect(page).toHaveURL(/\/refit$/);
 });
@@ -67,7 +83,10 @@ test('keys show on their sheet, rest while typing, and go places', async ({ page
   await expect.poll(() => page.evaluate(() => document.documentElement.dataset.theme)).not.toBe(before);
   await page.keyboard.press('/');
   await page.getByLabel(/Plate, VIN, make/).fill('till');
-  await page.getByRole('dialog').getByRole('button', { name: /OT 551 Ostrea Till/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /OT 551 Ostrea Till/ })
+    .click();
   await expect(page.getByRole('heading', { name: 'Ostrea Till, farm utility' })).toBeVisible();
   await page.keyboard.press('g');
   await page.keyboard.press('s');

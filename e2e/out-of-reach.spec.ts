@@ -1,10 +1,15 @@
 import { expect, test } from './fixtures.ts';
 
-test('work done while the server is away waits, outlives a reload, and is sent in order', async ({ page, context, workshop }) => {
+test('work done while the server is away waits, outlives a reload, and is sent in order', async ({
+  page,
+  context,
+  workshop,
+}) => {
   await workshop.open(page, '/jobs/job-233/complaint');
   await expect(page.getByRole('heading', { name: 'Complaint' })).toBeVisible();
   await context.setOffline(true);
-  for (const text of ['limp mode', 'poor response', 'hunting idle']) await page.getByRole('button', { name: text, exact: true }).click();
+  for (const text of ['limp mode', 'poor response', 'hunting idle'])
+    await page.getByRole('button', { name: text, exact: true }).click();
   await expect(page.getByTestId('waiting')).toHaveText('3 waiting to be saved');
   await expect(page.getByRole('button', { name: 'limp mode', exact: true })).toHaveAttribute('aria-pressed', 'true');
   expect(workshop.rows("SELECT 1 FROM event WHERE job_id = 'job-233' AND type = 'symptom-noted'")).toHaveLength(2);
@@ -17,9 +22,15 @@ test('work done while the server is away waits, outlives a reload, and is sent i
   const again = await context.newPage();
   await workshop.open(again, '/jobs/job-233/complaint');
   await expect(again.getByRole('button', { name: 'limp mode', exact: true })).toHaveAttribute('aria-pressed', 'true');
-  await expect.poll(() => workshop.rows<{ text: string }>("SELECT json_extract(data, '$.text') AS text FROM event WHERE job_id = 'job-233' AND type = 'symptom-noted' ORDER BY seq").map(({ text }) => text)).toEqual([
-    'rough at lights', 'idle too low', 'limp mode', 'poor response', 'hunting idle',
-  ]);
+  await expect
+    .poll(() =>
+      workshop
+        .rows<{ text: string }>(
+          "SELECT json_extract(data, '$.text') AS text FROM event WHERE job_id = 'job-233' AND type = 'symptom-noted' ORDER BY seq",
+        )
+        .map(({ text }) => text),
+    )
+    .toEqual(['rough at lights', 'idle too low', 'limp mode', 'poor response', 'hunting idle']);
   await expect(again.getByTestId('waiting')).toBeHidden();
 });
 
@@ -29,7 +40,9 @@ test('two benches on one job: what truly conflicts is said, the rest is taken', 
   await workshop.open(second, '/jobs/job-233/complaint', 'wen');
   await expect(second.getByRole('heading', { name: 'Complaint' })).toBeVisible();
   await first.getByRole('button', { name: 'limp mode', exact: true }).click();
-  await expect.poll(() => workshop.rows("SELECT 1 FROM event WHERE job_id = 'job-233' AND person = 'tomas'").length).toBeGreaterThan(0);
+  await expect
+    .poll(() => workshop.rows("SELECT 1 FROM event WHERE job_id = 'job-233' AND person = 'tomas'").length)
+    .toBeGreaterThan(0);
   await second.getByRole('button', { name: 'hunting idle', exact: true }).click();
   // The answer to her own tap brings what he did.
   await expect(second.getByRole('button', { name: 'limp mode', exact: true })).toHaveAttribute('aria-pressed', 'true');

@@ -3,10 +3,11 @@ import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { expect, test } from './fixtures.ts';
 
-const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
+const button = (page: Page, name: string | RegExp) =>
+  page.getByRole('button', { name, exact: typeof name === 'string' });
 const primary = (page: Page) => page.getByTestId('act');
 const readAll = async (page: Page): Promise<void> => {
-  for (const read = button(page, 'I have read it').first(); await read.isVisible(); ) await read.click();
+  for (const read = button(page, 'I have read it').first(); await read.isVisible();) await read.click();
 };
 
 test('a whole job by pointer, from complaint to handed-over sheet', async ({ page, workshop }) => {
@@ -15,7 +16,16 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
 
   await test.step('find the vehicle and open a job', async () => {
     await page.getByRole('link', { name: 'New vehicle' }).click();
-    for (const [label, value] of [['Plate', 'TQ 902'], ['Make', 'Norrland'], ['Model', 'Parcel'], ['What people call it', 'mobile clinic'], ['Engine', '2.5 L four'], ['Warm idle, rpm', '780 to 880'], ['Valve duty, %', '28 to 40'], ['Sensor, plate closed, V', '0.45 to 0.55']] as const) {
+    for (const [label, value] of [
+      ['Plate', 'TQ 902'],
+      ['Make', 'Norrland'],
+      ['Model', 'Parcel'],
+      ['What people call it', 'mobile clinic'],
+      ['Engine', '2.5 L four'],
+      ['Warm idle, rpm', '780 to 880'],
+      ['Valve duty, %', '28 to 40'],
+      ['Sensor, plate closed, V', '0.45 to 0.55'],
+    ] as const) {
       await page.getByLabel(label, { exact: true }).fill(value);
     }
     await page.getByLabel('VIN', { exact: true }).fill('1M8GDM9AXKP04278B');
@@ -56,14 +66,18 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
     await page.getByLabel('Idle speed, warm, rpm').blur();
     await expect(page.getByText('below the band')).toBeVisible();
     await button(page, /^Done, on to decide/).click();
-    await button(page, 'Decide', ).click();
+    await button(page, 'Decide').click();
     await expect(page.getByText('Say why, in a few words')).toBeVisible();
     await page.getByLabel('Because').fill('deposit at the edge, valve stiff');
     await button(page, 'Decide').click();
     await button(page, /^Done, on to prepare/).click();
   });
   await test.step('prepare', async () => {
-    await page.getByRole('listitem').filter({ hasText: 'Cable body and rotary valve' }).getByRole('button', { name: 'Work by this' }).click();
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: 'Cable body and rotary valve' })
+      .getByRole('button', { name: 'Work by this' })
+      .click();
     const open = page.getByRole('button', { name: /^(Here|Done)$/, pressed: false });
     await expect(open.first()).toBeVisible();
     for (let left = await open.count(); left > 0; left = await open.count()) await open.first().click();
@@ -75,37 +89,75 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
       const label = (await primary(page).textContent()) ?? '';
       await primary(page).click();
       if (label.startsWith('Plug manifold inlet')) await expect(page.getByText('Manifold inlet plugged')).toBeVisible();
-      if (!(await page.getByText(/still on\. Tap a tag/).isVisible()) && !(await page.getByText('An opening gapes').isVisible())) break;
+      if (
+        !(await page.getByText(/still on\. Tap a tag/).isVisible()) &&
+        !(await page.getByText('An opening gapes').isVisible())
+      )
+        break;
     }
     await expect(page.getByText('Everything listed is off.')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Engine held' })).toBeVisible();
-    await expect.poll(() => rows<{ n: number }>("SELECT count(*) AS n FROM strip_item WHERE job_id = ? AND state = 'off' AND origin = 'procedure'")[0]?.n).toBe(26);
-    await expect.poll(() => rows<{ n: number }>("SELECT count(*) AS n FROM opening WHERE job_id = ? AND state = 'plugged'")[0]?.n).toBe(4);
+    await expect
+      .poll(
+        () =>
+          rows<{ n: number }>(
+            "SELECT count(*) AS n FROM strip_item WHERE job_id = ? AND state = 'off' AND origin = 'procedure'",
+          )[0]?.n,
+      )
+      .toBe(26);
+    await expect
+      .poll(() => rows<{ n: number }>("SELECT count(*) AS n FROM opening WHERE job_id = ? AND state = 'plugged'")[0]?.n)
+      .toBe(4);
     await button(page, 'Count one in').click();
     await page.getByLabel('Where', { exact: true }).fill('in the duct');
     await button(page, 'Count it in').click();
     await button(page, /^(Done, on|On) to inspect/).click();
   });
   await test.step('inspect with pictures before and after', async () => {
-    const picture = await sharp({ create: { width: 400, height: 300, channels: 3, background: '#543' } }).jpeg().toBuffer();
-    await page.getByLabel('Picture before').first().setInputFiles({ name: 'b.txt', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+    const picture = await sharp({ create: { width: 400, height: 300, channels: 3, background: '#543' } })
+      .jpeg()
+      .toBuffer();
+    await page
+      .getByLabel('Picture before')
+      .first()
+      .setInputFiles({ name: 'b.txt', mimeType: 'image/png', buffer: Buffer.from('no picture') });
     await expect(page.getByText('That is not a picture that can be read')).toBeVisible();
-    await page.getByLabel('Picture before').first().setInputFiles({ name: 'before.jpg', mimeType: 'image/jpeg', buffer: picture });
+    await page
+      .getByLabel('Picture before')
+      .first()
+      .setInputFiles({ name: 'before.jpg', mimeType: 'image/jpeg', buffer: picture });
     await expect(page.getByRole('img', { name: /Throttle body, before/ })).toBeVisible();
     await page.getByRole('group', { name: 'Deposit at the plate’s edge, grade' }).getByRole('button').nth(3).click();
     await page.getByRole('radio', { name: 'After cleaning' }).click();
     await page.getByRole('group', { name: 'Deposit at the plate’s edge, grade' }).getByRole('button').nth(0).click();
     await page.getByRole('group', { name: 'Deposit in the port, grade' }).getByRole('button').nth(1).click();
-    await page.getByLabel('Picture after').first().setInputFiles({ name: 'after.jpg', mimeType: 'image/jpeg', buffer: await sharp(picture).negate().jpeg().toBuffer() });
+    await page
+      .getByLabel('Picture after')
+      .first()
+      .setInputFiles({
+        name: 'after.jpg',
+        mimeType: 'image/jpeg',
+        buffer: await sharp(picture).negate().jpeg().toBuffer(),
+      });
     await expect(page.getByRole('img', { name: /Throttle body, after/ })).toBeVisible();
     await button(page, /^Done, on to clean/).click();
   });
   await test.step('clean in passes with a soak timer, cleaner by weight', async () => {
     for (let unit = 0; unit < 2; unit += 1) {
-      for (const name of ['Protect: sensors off or taped, bearing sides dry', 'First wet', 'Soak', 'Brush, soft', 'Wipe', 'Dry']) await page.locator('fieldset .primary', { hasText: name }).first().click();
+      for (const name of [
+        'Protect: sensors off or taped, bearing sides dry',
+        'First wet',
+        'Soak',
+        'Brush, soft',
+        'Wipe',
+        'Dry',
+      ])
+        await page.locator('fieldset .primary', { hasText: name }).first().click();
     }
     await expect(page.getByText('Clean and dry.')).toHaveCount(2);
-    await expect.poll(() => rows<{ n: number }>('SELECT count(*) AS n FROM timer WHERE job_id = ? AND ended_at IS NULL')[0]?.n).toBe(2);
+    await expect
+      .poll(() => rows<{ n: number }>('SELECT count(*) AS n FROM timer WHERE job_id = ? AND ended_at IS NULL')[0]?.n)
+      .toBe(2);
     for (let left = 2; left > 0; left -= 1) await button(page, 'Stop').first().click();
     await page.getByLabel('Can before').fill('400 g');
     await page.getByLabel('Can after').fill('410 g');
@@ -123,7 +175,13 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
     await button(page, 'Use again').nth(2).click();
     await page.getByLabel('Why can it serve again?').fill('soft, round, unmarked');
     await button(page, 'Use it again').click();
-    await expect.poll(() => rows<{ decision: string }>('SELECT decision FROM seal WHERE job_id = ? ORDER BY name').map(({ decision }) => decision)).toEqual(['renewed', 'reused', 'renewed']);
+    await expect
+      .poll(() =>
+        rows<{ decision: string }>('SELECT decision FROM seal WHERE job_id = ? ORDER BY name').map(
+          ({ decision }) => decision,
+        ),
+      )
+      .toEqual(['renewed', 'reused', 'renewed']);
     await button(page, /^Done, on to refit/).click();
   });
   await test.step('refit in the order the program worked out, every bolt at torque', async () => {
@@ -142,16 +200,30 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
       await primary(page).click();
     }
     // Brackets go back first and are tightened after; what is left over is reached from the tally.
-    for (let taps = 0; taps < 20 && (await page.getByRole('button', { name: 'Engine held' }).isVisible()); taps += 1) await primary(page).click();
+    for (let taps = 0; taps < 20 && (await page.getByRole('button', { name: 'Engine held' }).isVisible()); taps += 1)
+      await primary(page).click();
     await expect(page.getByText('Engine may start')).toBeVisible();
-    await expect.poll(() => rows<{ verdict: string; n: number }>('SELECT verdict, count(*) AS n FROM torque_result WHERE job_id = ? GROUP BY verdict')).toEqual([{ verdict: 'in band', n: 13 }]);
-    const order = rows<{ type: string; item: string }>("SELECT type, json_extract(data, '$.itemId') AS item FROM event WHERE job_id = ? AND type = 'item-put-back' ORDER BY seq").map(({ item }) => item);
+    await expect
+      .poll(() =>
+        rows<{ verdict: string; n: number }>(
+          'SELECT verdict, count(*) AS n FROM torque_result WHERE job_id = ? GROUP BY verdict',
+        ),
+      )
+      .toEqual([{ verdict: 'in band', n: 13 }]);
+    const order = rows<{ type: string; item: string }>(
+      "SELECT type, json_extract(data, '$.itemId') AS item FROM event WHERE job_id = ? AND type = 'item-put-back' ORDER BY seq",
+    ).map(({ item }) => item);
     expect(order.indexOf('valve-plug')).toBeLessThan(order.indexOf('body'));
     expect(order.indexOf('body')).toBeLessThan(order.indexOf('flange'));
     await button(page, /^Done, on to coolant/).click();
   });
   await test.step('coolant', async () => {
-    for (const [kind, amount] of [['Caught', '0.8 L'], ['Returned', '0.7 L'], ['Discarded', '0.1 L'], ['Added', '0.1 L']] as const) {
+    for (const [kind, amount] of [
+      ['Caught', '0.8 L'],
+      ['Returned', '0.7 L'],
+      ['Discarded', '0.1 L'],
+      ['Added', '0.1 L'],
+    ] as const) {
       await page.getByRole('radio', { name: kind }).click();
       await page.getByLabel('How much').fill(amount);
       await button(page, 'Record').click();
@@ -180,26 +252,43 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
     await page.getByLabel('Road speed, km/h').fill('50');
     await page.getByLabel('Road speed, km/h').press('Enter');
     await expect(page.getByText('counting', { exact: true })).toBeVisible();
-    await expect.poll(() => rows<{ n: number }>("SELECT count(*) AS n FROM event WHERE job_id = ? AND type = 'run-advanced' AND json_extract(data, '$.input.value') = 50")[0]?.n).toBe(1);
+    await expect
+      .poll(
+        () =>
+          rows<{ n: number }>(
+            "SELECT count(*) AS n FROM event WHERE job_id = ? AND type = 'run-advanced' AND json_extract(data, '$.input.value') = 50",
+          )[0]?.n,
+      )
+      .toBe(1);
     await workshop.stop();
     await workshop.start();
     await page.reload();
     await expect(page.getByText('counting', { exact: true })).toBeVisible();
-    await expect.poll(async () => {
-      const [minutes = 9, seconds = 0] = ((await page.getByTestId('run-clock').textContent()) ?? '').split(':').map(Number);
-      return minutes * 60 + seconds;
-    }).toBeLessThan(300);
+    await expect
+      .poll(async () => {
+        const [minutes = 9, seconds = 0] = ((await page.getByTestId('run-clock').textContent()) ?? '')
+          .split(':')
+          .map(Number);
+        return minutes * 60 + seconds;
+      })
+      .toBeLessThan(300);
     await page.getByLabel('Why, if it did not take').fill('rain; by scan tool instead');
     await button(page, 'Did not take').click();
     await readAll(page);
     await button(page, /^On to prove all the same/).click();
   });
   await test.step('prove', async () => {
-    for (const [label, value] of [['Idle speed, warm, rpm', '830'], ['Idle valve duty, %', '33'], ['Position sensor, plate closed, V', '0,50']] as const) {
+    for (const [label, value] of [
+      ['Idle speed, warm, rpm', '830'],
+      ['Idle valve duty, %', '33'],
+      ['Position sensor, plate closed, V', '0,50'],
+    ] as const) {
       await page.getByLabel(label).fill(value);
       await page.getByLabel(label).press('Enter');
     }
-    await expect(page.getByRole('img', { name: /Idle speed, warm: band 780 to 880 rpm, before 610, after 830/ })).toBeVisible();
+    await expect(
+      page.getByRole('img', { name: /Idle speed, warm: band 780 to 880 rpm, before 610, after 830/ }),
+    ).toBeVisible();
     await button(page, 'Read: none stored').click();
     for (const name of await button(page, 'Good').all()) await name.click();
     await readAll(page);
@@ -213,16 +302,26 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
     await page.getByLabel('What to watch').fill('oil mist in the duct');
     await button(page, 'Hand over and close').click();
     await expect(page.getByRole('heading', { name: 'Handed over' })).toBeVisible();
-    await expect.poll(() => rows<{ status: string }>('SELECT status FROM job_summary WHERE job_id = ?')).toEqual([{ status: 'closed' }]);
+    await expect
+      .poll(() => rows<{ status: string }>('SELECT status FROM job_summary WHERE job_id = ?'))
+      .toEqual([{ status: 'closed' }]);
     const pdf = await page.request.get(`${workshop.address}/api/jobs/${jobId}/sheet.pdf`);
     expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Job file, JSON' }).click()]);
-    expect((JSON.parse(readFileSync(await download.path(), 'utf8')) as { format: string }).format).toBe('unhurried-wrench-job');
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Job file, JSON' }).click(),
+    ]);
+    expect((JSON.parse(readFileSync(await download.path(), 'utf8')) as { format: string }).format).toBe(
+      'unhurried-wrench-job',
+    );
     await button(page, 'Open it again').click();
     await expect(page.getByText('Say why it is opened again.')).toBeVisible();
     await page.getByLabel('Open it again because').fill('came back hunting');
     await button(page, 'Open it again').click();
     await expect(page.getByText('Hand over and close')).toBeVisible();
-    expect(await (await page.request.get(`${workshop.address}/api/jobs/${jobId}/verify`)).json()).toEqual({ whole: true, brokenAt: null });
+    expect(await (await page.request.get(`${workshop.address}/api/jobs/${jobId}/verify`)).json()).toEqual({
+      whole: true,
+      brokenAt: null,
+    });
   });
 });

@@ -15,7 +15,16 @@ const folder = mkdtempSync(join(tmpdir(), 'unhurried-wrench-bench-'));
 const { build } = await import(pathToFileURL(bin('esbuild/lib/main.js')).href);
 // Bundled beside node_modules, so that packages resolve.
 const out = join(root, 'dist', 'bench', 'bench.js');
-await build({ entryPoints: [join(root, 'server/testing/bench.ts')], outfile: out, bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', logLevel: 'warning' });
+await build({
+  entryPoints: [join(root, 'server/testing/bench.ts')],
+  outfile: out,
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  packages: 'external',
+  logLevel: 'warning',
+});
 const { cpSync } = await import('node:fs');
 cpSync(join(root, 'server/store/migrations'), join(root, 'dist/bench/migrations'), { recursive: true });
 const { measure } = await import(pathToFileURL(out).href);

@@ -9,7 +9,9 @@ import { seed } from './lib/seed.mjs';
 import { startServer } from './lib/serve.mjs';
 
 const FIRST_PORT = 4174;
-const { values } = parseArgs({ options: { fresh: { type: 'boolean', default: false }, port: { type: 'string' }, clock: { type: 'string' } } });
+const { values } = parseArgs({
+  options: { fresh: { type: 'boolean', default: false }, port: { type: 'string' }, clock: { type: 'string' } },
+});
 const wanted = values.port ?? process.env.PORT;
 if (wanted !== undefined && !/^\d{1,5}$/.test(wanted)) fail(`Expected a port number, got “${wanted}”.`);
 

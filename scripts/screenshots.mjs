@@ -14,7 +14,11 @@ import { startServer } from './lib/serve.mjs';
 const MOMENT = '2026-05-13T13:09:00.000Z';
 const { values, positionals } = parseArgs({
   allowPositionals: true,
-  options: { out: { type: 'string', default: 'docs/screenshots' }, theme: { type: 'string' }, size: { type: 'string' } },
+  options: {
+    out: { type: 'string', default: 'docs/screenshots' },
+    theme: { type: 'string' },
+    size: { type: 'string' },
+  },
 });
 
 /** name → where, theme, size. Both themes are shown among them. */
@@ -60,15 +64,24 @@ const server = await startServer({ data: join(folder, 'shop.sqlite'), clock: MOM
 await seed(server.address, Date.parse(MOMENT));
 const browser = await chromium.launch({ executablePath, args: chromiumArgs });
 try {
-  const wanted = positionals.length > 0 ? positionals.map((name) => [name, { ...VIEWS, ...MORE }[name]]) : Object.entries(VIEWS);
+  const wanted =
+    positionals.length > 0 ? positionals.map((name) => [name, { ...VIEWS, ...MORE }[name]]) : Object.entries(VIEWS);
   for (const [name, view] of wanted) {
     const [width, height] = (values.size ?? view.size ?? '1280x800').split('x').map(Number);
     const theme = values.theme ?? view.theme ?? 'light';
-    const context = await browser.newContext({ viewport: { width, height }, timezoneId: 'Europe/London', locale: 'en-GB', reducedMotion: 'reduce' });
-    await context.addInitScript(([chosen]) => {
-      localStorage.setItem('unhurried-wrench.person', 'tomas');
-      localStorage.setItem('unhurried-wrench.theme', chosen);
-    }, [theme]);
+    const context = await browser.newContext({
+      viewport: { width, height },
+      timezoneId: 'Europe/London',
+      locale: 'en-GB',
+      reducedMotion: 'reduce',
+    });
+    await context.addInitScript(
+      ([chosen]) => {
+        localStorage.setItem('unhurried-wrench.person', 'tomas');
+        localStorage.setItem('unhurried-wrench.theme', chosen);
+      },
+      [theme],
+    );
     const page = await context.newPage();
     page.on('console', (message) => message.type() === 'error' && say(`  ${name}: ${message.text()}`));
     page.on('pageerror', (error) => say(`  ${name}: ${error.message}`));

@@ -36,20 +36,42 @@ await ensureInstalled();
 process.env.CHROMIUM_PATH = await ensureChromium();
 await ensureBuilt();
 
-await Promise.all([one('lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']), one('types of web', [bin('vue-tsc/bin/vue-tsc.js'), '-p', join(root, 'web')])]);
-await Promise.all([types('core').then(() => types('contract')).then(() => types('demo')), types('server').then(() => one('types of tests', [tsc, '-p', join(root, 'tsconfig.tests.json')]))]);
+await Promise.all([
+  one('lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']),
+  one('types of web', [bin('vue-tsc/bin/vue-tsc.js'), '-p', join(root, 'web')]),
+]);
+await Promise.all([
+  types('core')
+    .then(() => types('contract'))
+    .then(() => types('demo')),
+  types('server').then(() => one('types of tests', [tsc, '-p', join(root, 'tsconfig.tests.json')])),
+]);
 
 {
   const report = join(folder, 'vitest.json');
-  const { code, out, seconds } = await node([bin('vitest/vitest.mjs'), 'run', '--reporter=default', '--reporter=json', `--outputFile=${report}`]);
+  const { code, out, seconds } = await node([
+    bin('vitest/vitest.mjs'),
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile=${report}`,
+  ]);
   const totals = read(report);
   const bad = (totals?.numFailedTests ?? 0) + (totals?.numPendingTests ?? 0);
   // A file that does not load has no failed test, yet the run failed.
-  count('unit and server tests', totals?.numPassedTests ?? 0, bad === 0 && code !== 0 ? 1 : bad, seconds, out.slice(-12_000));
+  count(
+    'unit and server tests',
+    totals?.numPassedTests ?? 0,
+    bad === 0 && code !== 0 ? 1 : bad,
+    seconds,
+    out.slice(-12_000),
+  );
 }
 {
   const report = join(folder, 'playwright.json');
-  const { code, out, seconds } = await node([bin('@playwright/test/cli.js'), 'test', '--reporter=json'], { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: report, FORCE_COLOR: '0' } });
+  const { code, out, seconds } = await node([bin('@playwright/test/cli.js'), 'test', '--reporter=json'], {
+    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: report, FORCE_COLOR: '0' },
+  });
   const stats = read(report)?.stats;
   const bad = (stats?.unexpected ?? 0) + (stats?.flaky ?? 0) + (stats?.skipped ?? 0);
   const said = bad === 0 && code === 0 ? '' : failures(read(report)) || out.slice(-6000);
@@ -60,7 +82,9 @@ function failures(report) {
   const lines = [];
   const walk = (suite) => {
     for (const spec of suite.specs ?? []) {
-      for (const run of spec.tests ?? []) for (const result of run.results ?? []) for (const error of result.errors ?? []) lines.push(`${spec.title}\n${error.message}\n`);
+      for (const run of spec.tests ?? [])
+        for (const result of run.results ?? [])
+          for (const error of result.errors ?? []) lines.push(`${spec.title}\n${error.message}\n`);
     }
     for (const inner of suite.suites ?? []) walk(inner);
   };

@@ -16,17 +16,28 @@ describe('lists', () => {
   it('answers health, shop, stock and procedures', async () => {
     await server.http.get('/api/health').expect(200, { ok: true });
     const shop = await server.http.get('/api/shop').expect(200);
-    expect(shop.body).toMatchObject({ now: NOW, settings: { shopName: 'Tern Quay Garage', currency: 'cr' }, people: { length: 4 }, wrenches: { length: 4 } });
+    expect(shop.body).toMatchObject({
+      now: NOW,
+      settings: { shopName: 'Tern Quay Garage', currency: 'cr' },
+      people: { length: 4 },
+      wrenches: { length: 4 },
+    });
     expect((await server.http.get('/api/procedures')).body.rows).toHaveLength(2);
     expect((await server.http.get(`/api/procedures/${PROCEDURE}`)).body.items.length).toBeGreaterThanOrEqual(24);
     await server.http.get('/api/procedures/none').expect(404);
     const stock = await server.http.get('/api/stock').expect(200);
-    expect(stock.body.rows.find((row: { partNumber: string }) => row.partNumber === 'NP-25-1107')).toMatchObject({ counted: 3, left: 3 });
+    expect(stock.body.rows.find((row: { partNumber: string }) => row.partNumber === 'NP-25-1107')).toMatchObject({
+      counted: 3,
+      left: 3,
+    });
   });
   it('finds vehicles by plate, VIN, make, owner and engine', async () => {
     for (const words of ['TQ 417', 'tq417', 'XNP25', 'norrland parcel', 'library', '2.5 L']) {
       const found = await server.http.get('/api/vehicles').query({ q: words }).expect(200);
-      expect(found.body.rows.map(({ id }: { id: string }) => id), words).toContain('bus');
+      expect(
+        found.body.rows.map(({ id }: { id: string }) => id),
+        words,
+      ).toContain('bus');
     }
     expect((await server.http.get('/api/vehicles').query({ q: 'nothing like it' })).body.rows).toEqual([]);
   });
@@ -34,7 +45,10 @@ describe('lists', () => {
     const seen: string[] = [];
     let after: string | null = null;
     do {
-      const page = await server.http.get('/api/vehicles').query({ limit: 2, ...(after === null ? {} : { after }) }).expect(200);
+      const page = await server.http
+        .get('/api/vehicles')
+        .query({ limit: 2, ...(after === null ? {} : { after }) })
+        .expect(200);
       seen.push(...page.body.rows.map(({ id }: { id: string }) => id));
       after = page.body.next as string | null;
     } while (after !== null);
@@ -44,31 +58,55 @@ describe('lists', () => {
   it('changes a vehicle and leaves an audit row', async () => {
     const { body } = await server.http.get('/api/vehicles/launch');
     const { id: _, lastReading: __, ...input } = body.vehicle;
-    await server.http.put('/api/vehicles/launch').send({ by: 'isla', vehicle: { ...input, owner: 'Harbour board' } }).expect(200);
+    await server.http
+      .put('/api/vehicles/launch')
+      .send({ by: 'isla', vehicle: { ...input, owner: 'Harbour board' } })
+      .expect(200);
     expect((await server.http.get('/api/vehicles/launch')).body.vehicle.owner).toBe('Harbour board');
-    expect(server.db.prepare("SELECT person, kind FROM audit WHERE subject = 'launch' ORDER BY id DESC LIMIT 1").get()).toEqual({ person: 'isla', kind: 'vehicle-changed' });
+    expect(
+      server.db.prepare("SELECT person, kind FROM audit WHERE subject = 'launch' ORDER BY id DESC LIMIT 1").get(),
+    ).toEqual({ person: 'isla', kind: 'vehicle-changed' });
   });
 });
 
 describe('commands', () => {
   it('open a job, number it and answer with its events', async () => {
     const reply = await openJob(server, 'first').expect(201);
-    expect(reply.body).toMatchObject({ jobId: 'first', version: 1, repeated: false, events: [{ seq: 1, type: 'job-opened', by: 'tomas', data: { number: 228 } }] });
+    expect(reply.body).toMatchObject({
+      jobId: 'first',
+      version: 1,
+      repeated: false,
+      events: [{ seq: 1, type: 'job-opened', by: 'tomas', data: { number: 228 } }],
+    });
     await openJob(server, 'second', { reading: { value: 148_300, unit: 'km' } }).expect(201);
     expect((await server.http.get('/api/jobs/second')).body.events[0].data.number).toBe(229);
-    expect((await server.http.get('/api/vehicles/bus')).body).toMatchObject({ vehicle: { lastReading: { value: 148_300, unit: 'km' } }, jobs: [{ number: 229 }, { number: 228 }] });
+    expect((await server.http.get('/api/vehicles/bus')).body).toMatchObject({
+      vehicle: { lastReading: { value: 148_300, unit: 'km' } },
+      jobs: [{ number: 229 }, { number: 228 }],
+    });
   });
   it('change nothing when sent twice', async () => {
-    const body = { id: 'twice', at: NOW, by: 'tomas', seen: 1, type: 'note-symptom', data: { id: 's1', text: 'hunting idle' } };
+    const body = {
+      id: 'twice',
+      at: NOW,
+      by: 'tomas',
+      seen: 1,
+      type: 'note-symptom',
+      data: { id: 's1', text: 'hunting idle' },
+    };
     await server.http.post('/api/jobs/first/commands').send(body).expect(201);
     const again = await server.http.post('/api/jobs/first/commands').send(body).expect(200);
     expect(again.body).toMatchObject({ repeated: true, version: 2, events: [{ seq: 2 }] });
     expect((await server.http.get('/api/jobs/first')).body.version).toBe(2);
   });
   it('re-decide a stale command against the job as it is, and refuse only a true conflict', async () => {
-    const note = await server.send('first', 'make-note', { id: 'n1', stage: 'strip', text: 'rusty' }, { seen: 1 }).expect(201);
+    const note = await server
+      .send('first', 'make-note', { id: 'n1', stage: 'strip', text: 'rusty' }, { seen: 1 })
+      .expect(201);
     expect(note.body.events.map(({ seq }: { seq: number }) => seq)).toEqual([2, 3]);
-    const conflict = await server.send('first', 'note-symptom', { id: 's2', text: 'Hunting idle' }, { seen: 1 }).expect(409);
+    const conflict = await server
+      .send('first', 'note-symptom', { id: 's2', text: 'Hunting idle' }, { seen: 1 })
+      .expect(409);
     expect(conflict.body.error).toMatchObject({ code: 'already-there' });
   });
   it('answer a job from a version on, and say when there is none', async () => {
@@ -80,7 +118,10 @@ describe('commands', () => {
     expect((await server.http.get('/api/jobs').query({ status: 'open' })).body.rows).toHaveLength(2);
     const page = await server.http.get('/api/jobs').query({ limit: 1 }).expect(200);
     expect(page.body).toMatchObject({ rows: [{ number: 229, plate: 'TQ 417', stage: 'complaint' }], next: '229' });
-    expect((await server.http.get('/api/jobs').query({ limit: 1, before: page.body.next })).body).toMatchObject({ rows: [{ number: 228 }], next: null });
+    expect((await server.http.get('/api/jobs').query({ limit: 1, before: page.body.next })).body).toMatchObject({
+      rows: [{ number: 228 }],
+      next: null,
+    });
   });
   it('keep the chain whole', async () => {
     await server.http.get('/api/jobs/first/verify').expect(200, { whole: true, brokenAt: null });
@@ -88,21 +129,32 @@ describe('commands', () => {
   });
   it('show in the Bay with the stretches of the day', async () => {
     const bay = await server.http.get('/api/bay').expect(200);
-    expect(bay.body).toMatchObject({ now: NOW, lines: [{ job: { number: 228 }, stretches: [{ kind: 'hands-on' }] }, { job: { number: 229 } }] });
+    expect(bay.body).toMatchObject({
+      now: NOW,
+      lines: [{ job: { number: 228 }, stretches: [{ kind: 'hands-on' }] }, { job: { number: 229 } }],
+    });
   });
 });
 
 describe('pictures', () => {
   it('are kept by the hash of their content, once, with a copy for the screen', async () => {
-    const bytes = await sharp({ create: { width: 2400, height: 1200, channels: 3, background: '#875' } }).jpeg().toBuffer();
+    const bytes = await sharp({ create: { width: 2400, height: 1200, channels: 3, background: '#875' } })
+      .jpeg()
+      .toBuffer();
     const first = await server.http.post('/api/pictures').set('content-type', 'image/jpeg').send(bytes).expect(201);
     expect(first.body).toMatchObject({ mime: 'image/jpeg', width: 2400, height: 1200 });
     const again = await server.http.post('/api/pictures').set('content-type', 'image/jpeg').send(bytes).expect(201);
     expect(again.body.hash).toBe(first.body.hash);
-    expect(readdirSync(join(server.folder, 'pictures')).sort()).toEqual([first.body.hash, `${first.body.hash}.shown.webp`]);
+    expect(readdirSync(join(server.folder, 'pictures')).sort()).toEqual([
+      first.body.hash,
+      `${first.body.hash}.shown.webp`,
+    ]);
     const shown = await server.http.get(`/api/pictures/${first.body.hash}`).expect(200).expect('content-type', /webp/);
     expect(await sharp(shown.body as Buffer).metadata()).toMatchObject({ width: 1600, height: 800 });
-    const original = await server.http.get(`/api/pictures/${first.body.hash}`).query({ original: 1 }).expect('content-type', 'image/jpeg');
+    const original = await server.http
+      .get(`/api/pictures/${first.body.hash}`)
+      .query({ original: 1 })
+      .expect('content-type', 'image/jpeg');
     expect(Buffer.compare(original.body as Buffer, bytes)).toBe(0);
   });
 });
@@ -116,41 +168,82 @@ describe('the demo world over the same requests as a person’s taps', () => {
       if (reply.status >= 400) throw new Error(JSON.stringify(reply.body));
       return reply.body;
     };
-    await seedDemo({
-      putShop: async (shop) => void (await must(demo.http.put('/api/shop').send(shop) as never)),
-      putVehicle: async (id, vehicle) => void (await must(demo.http.put(`/api/vehicles/${id}`).send({ by: 'isla', vehicle }) as never)),
-      send: (jobId, command) => must(demo.http.post(`/api/jobs/${jobId}/commands`).send(command as object) as never),
-      putPicture: async (svg) => ((await must(demo.http.post('/api/pictures').set('content-type', 'image/png').send(await sharp(Buffer.from(svg)).resize(80).png().toBuffer()) as never)) as { hash: string }).hash,
-    }, Date.parse(NOW));
+    await seedDemo(
+      {
+        putShop: async (shop) => void (await must(demo.http.put('/api/shop').send(shop) as never)),
+        putVehicle: async (id, vehicle) =>
+          void (await must(demo.http.put(`/api/vehicles/${id}`).send({ by: 'isla', vehicle }) as never)),
+        send: (jobId, command) => must(demo.http.post(`/api/jobs/${jobId}/commands`).send(command as object) as never),
+        putPicture: async (svg) =>
+          (
+            (await must(
+              demo.http
+                .post('/api/pictures')
+                .set('content-type', 'image/png')
+                .send(await sharp(Buffer.from(svg)).resize(80).png().toBuffer()) as never,
+            )) as { hash: string }
+          ).hash,
+      },
+      Date.parse(NOW),
+    );
   });
   afterAll(() => demo.close());
 
   it('is five vehicles and six jobs, two of them finished', async () => {
     expect((await demo.http.get('/api/vehicles')).body.rows).toHaveLength(5);
     const jobs = (await demo.http.get('/api/jobs')).body.rows as { status: string; stage: string }[];
-    expect(jobs.map(({ status, stage }) => `${status} ${stage}`)).toEqual(['open diagnose', 'open rebuild', 'open prepare', 'open refit', 'closed hand-over', 'closed hand-over']);
+    expect(jobs.map(({ status, stage }) => `${status} ${stage}`)).toEqual([
+      'open diagnose',
+      'open rebuild',
+      'open prepare',
+      'open refit',
+      'closed hand-over',
+      'closed hand-over',
+    ]);
   });
   it('prints every sheet as a PDF with text that can be searched, and the finished ones hold nothing', async () => {
     for (const id of ['job-228', 'job-229', 'job-230']) {
-      const pdf = await demo.http.get(`/api/jobs/${id}/sheet.pdf`).expect(200).expect('content-type', 'application/pdf');
+      const pdf = await demo.http
+        .get(`/api/jobs/${id}/sheet.pdf`)
+        .expect(200)
+        .expect('content-type', 'application/pdf');
       expect((pdf.body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
       expect((pdf.body as Buffer).length).toBeGreaterThan(8000);
     }
-    expect(demo.db.prepare("SELECT held, items_off FROM job_summary WHERE status = 'closed'").all()).toEqual([{ held: 0, items_off: 0 }, { held: 0, items_off: 0 }]);
+    expect(demo.db.prepare("SELECT held, items_off FROM job_summary WHERE status = 'closed'").all()).toEqual([
+      { held: 0, items_off: 0 },
+      { held: 0, items_off: 0 },
+    ]);
   });
   it('leaves with a file and comes back the same into an empty store', async () => {
     const file = await demo.http.get('/api/jobs/job-229/file').expect(200);
     const other = await harness({ empty: true });
     try {
-      await other.http.put('/api/shop').send({ people: [{ id: 'isla', name: 'Isla Renn', role: 'lead', bay: 'bay 1' }], settings: {}, wrenches: [], stock: [], procedures: [] }).expect(200);
-      await other.http.post('/api/job-files').query({ by: 'isla' }).send(file.body).expect(201, { ok: true, jobId: 'job-229', number: 229 });
+      await other.http
+        .put('/api/shop')
+        .send({
+          people: [{ id: 'isla', name: 'Isla Renn', role: 'lead', bay: 'bay 1' }],
+          settings: {},
+          wrenches: [],
+          stock: [],
+          procedures: [],
+        })
+        .expect(200);
+      await other.http
+        .post('/api/job-files')
+        .query({ by: 'isla' })
+        .send(file.body)
+        .expect(201, { ok: true, jobId: 'job-229', number: 229 });
       const [mine, theirs] = [demo.services.jobs.job('job-229'), other.services.jobs.job('job-229')];
       expect(theirs).toEqual(mine);
       await other.http.get('/api/jobs/job-229/verify').expect(200, { whole: true, brokenAt: null });
       const hash = mine?.pictures[0]?.hash ?? '';
-      const [a, b] = await Promise.all([demo, other].map(({ http }) => http.get(`/api/pictures/${hash}`).query({ original: 1 })));
+      const [a, b] = await Promise.all(
+        [demo, other].map(({ http }) => http.get(`/api/pictures/${hash}`).query({ original: 1 })),
+      );
       expect(Buffer.compare(a!.body as Buffer, b!.body as Buffer)).toBe(0);
-      const rows = (db: Harness['db']) => db.prepare("SELECT * FROM torque_result WHERE job_id = 'job-229' ORDER BY item_id, bolt_id").all();
+      const rows = (db: Harness['db']) =>
+        db.prepare("SELECT * FROM torque_result WHERE job_id = 'job-229' ORDER BY item_id, bolt_id").all();
       expect(rows(other.db)).toEqual(rows(demo.db));
       expect(rows(demo.db).length).toBeGreaterThanOrEqual(13);
       await other.http.post('/api/job-files').query({ by: 'isla' }).send(file.body).expect(409);
@@ -163,7 +256,15 @@ describe('the demo world over the same requests as a person’s taps', () => {
     const altered = structuredClone(file);
     altered.events[5].by = 'wen';
     const empty = await harness({ empty: true });
-    await empty.http.put('/api/shop').send({ people: [{ id: 'isla', name: 'Isla Renn', role: 'lead', bay: 'bay 1' }], settings: {}, wrenches: [], stock: [], procedures: [] });
+    await empty.http
+      .put('/api/shop')
+      .send({
+        people: [{ id: 'isla', name: 'Isla Renn', role: 'lead', bay: 'bay 1' }],
+        settings: {},
+        wrenches: [],
+        stock: [],
+        procedures: [],
+      });
     const reply = await empty.http.post('/api/job-files').query({ by: 'isla' }).send(altered).expect(400);
     expect(reply.body.error.message).toContain('breaks at event 6');
     expect((await empty.http.get('/api/jobs')).body.rows).toEqual([]);

@@ -33,7 +33,10 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
 
 /** Assets are named by content and kept for a year; the page itself is asked for anew each time. */
 function serveWeb(app: Express, webRoot: string): void {
-  app.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: true }));
+  app.use(
+    '/assets',
+    express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: true }),
+  );
   app.use('/assets', () => {
     throw new HttpError('not-found', 'There is no such file.');
   });

@@ -19,7 +19,16 @@ let file: string;
 beforeAll(async () => {
   folder = mkdtempSync(join(process.cwd(), 'node_modules', '.cache', 'uw-kill-'));
   file = join(mkdtempSync(join(tmpdir(), 'uw-kill-data-')), 'shop.sqlite');
-  await build({ entryPoints: ['server/main.ts'], outfile: join(folder, 'main.js'), bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', logLevel: 'error' });
+  await build({
+    entryPoints: ['server/main.ts'],
+    outfile: join(folder, 'main.js'),
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    logLevel: 'error',
+  });
   cpSync('server/store/migrations', join(folder, 'migrations'), { recursive: true });
 });
 afterAll(() => {
@@ -27,7 +36,9 @@ afterAll(() => {
 });
 
 function start(): Promise<{ child: ChildProcess; address: string }> {
-  const child = spawn(process.execPath, [join(folder, 'main.js'), '--data', file, '--port', '0'], { stdio: ['ignore', 'pipe', 'inherit'] });
+  const child = spawn(process.execPath, [join(folder, 'main.js'), '--data', file, '--port', '0'], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   return new Promise((resolve, reject) => {
     child.stdout?.on('data', (chunk: Buffer) => {
       const address = /http:\/\/\S+/.exec(String(chunk))?.[0];
@@ -37,7 +48,11 @@ function start(): Promise<{ child: ChildProcess; address: string }> {
   });
 }
 const post = (address: string, method: string, path: string, body: unknown): Promise<Response> =>
-  fetch(`${address}/api${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+  fetch(`${address}/api${path}`, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
 
 describe('killed in the middle of work', () => {
   it(`${TIMES} times: everything acknowledged is there, the chain is whole, projections equal a replay`, async () => {
@@ -60,9 +75,32 @@ describe('killed in the middle of work', () => {
           sent += 1;
           const id = `c${sent}`;
           const at = new Date().toISOString();
-          const body = index === 0
-            ? { id, at, by: 'tomas', seen: 0, type: 'open-job', data: { vehicleId: 'bus', reading: { value: 1000 + round, unit: 'km' }, readingReason: '', complaint: 'x' } }
-            : { id, at, by: 'tomas', seen: 0, type: index % 3 === 0 ? 'make-note' : 'take-measurement', data: index % 3 === 0 ? { id: `n${index}`, stage: 'strip', text: 'y'.repeat(500) } : { id: `m${index}`, kind: 'idle-rpm', when: 'before', value: 600 + index } };
+          const body =
+            index === 0
+              ? {
+                  id,
+                  at,
+                  by: 'tomas',
+                  seen: 0,
+                  type: 'open-job',
+                  data: {
+                    vehicleId: 'bus',
+                    reading: { value: 1000 + round, unit: 'km' },
+                    readingReason: '',
+                    complaint: 'x',
+                  },
+                }
+              : {
+                  id,
+                  at,
+                  by: 'tomas',
+                  seen: 0,
+                  type: index % 3 === 0 ? 'make-note' : 'take-measurement',
+                  data:
+                    index % 3 === 0
+                      ? { id: `n${index}`, stage: 'strip', text: 'y'.repeat(500) }
+                      : { id: `m${index}`, kind: 'idle-rpm', when: 'before', value: 600 + index },
+                };
           const request = post(address, 'POST', `/jobs/${jobId}/commands`, body);
           // The signal goes out while the request is under way, at a different depth each time.
           if (index === killAfter) setImmediate(() => child.kill('SIGKILL'));

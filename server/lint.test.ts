@@ -4,7 +4,9 @@ import { describe, expect, it } from 'vitest';
 const eslint = new ESLint();
 const breaches = async (filePath: string, code: string): Promise<string[]> => {
   const [result] = await eslint.lintText(code, { filePath });
-  return (result?.messages ?? []).map(({ ruleId }) => ruleId ?? 'fatal').filter((rule) => rule.includes('boundaries') || rule.includes('restricted'));
+  return (result?.messages ?? [])
+    .map(({ ruleId }) => ruleId ?? 'fatal')
+    .filter((rule) => rule.includes('boundaries') || rule.includes('restricted'));
 };
 
 describe('lint catches a breach of the rooms', () => {
@@ -23,7 +25,7 @@ describe('lint catches a breach of the rooms', () => {
     ['core/job/x.ts', 'export const dice = () => Math.random();'],
     ['contract/x.ts', "export { default } from 'express';"],
     ['web/stores/x.ts', "export { z } from 'zod';"],
-    ['web/bay/X.vue', "<script setup lang=\"ts\">\nvoid fetch('/api/bay');\n</script>\n<template><p>x</p></template>"],
+    ['web/bay/X.vue', '<script setup lang="ts">\nvoid fetch(\'/api/bay\');\n</script>\n<template><p>x</p></template>'],
   ])('%s: %s', async (file, code) => {
     expect(await breaches(file, code)).not.toEqual([]);
   });

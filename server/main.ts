@@ -8,7 +8,12 @@ import { StoreError } from './store/errors.ts';
 import { openStore } from './store/open.ts';
 
 const { values } = parseArgs({
-  options: { port: { type: 'string' }, data: { type: 'string' }, clock: { type: 'string' }, quiet: { type: 'boolean', default: false } },
+  options: {
+    port: { type: 'string' },
+    data: { type: 'string' },
+    clock: { type: 'string' },
+    quiet: { type: 'boolean', default: false },
+  },
 });
 const log = pino({ level: values.quiet ? 'error' : 'warn' });
 const file = resolve(values.data ?? process.env.UW_DATA ?? 'var/shop.sqlite');

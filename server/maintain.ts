@@ -13,7 +13,10 @@ export function verifyStore(file: string): { whole: boolean; lines: string[] } {
     const broken = results.filter(({ brokenAt }) => brokenAt !== null);
     return {
       whole: broken.length === 0,
-      lines: [...broken.map(({ jobId, brokenAt }) => `Job ${jobId}: the chain breaks at event ${brokenAt}.`), `${results.length - broken.length} of ${results.length} jobs whole.`],
+      lines: [
+        ...broken.map(({ jobId, brokenAt }) => `Job ${jobId}: the chain breaks at event ${brokenAt}.`),
+        `${results.length - broken.length} of ${results.length} jobs whole.`,
+      ],
     };
   } finally {
     db.close();

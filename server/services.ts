@@ -26,7 +26,8 @@ export function createServices(db: Database, pictureFolder: string, now: () => s
   const lists = new Lists(db);
   const pictures = new Pictures(db, pictureFolder);
   let known: ReadonlyMap<string, string> | null = null;
-  const people = (): ReadonlyMap<string, string> => (known ??= new Map(lists.people().map(({ id, name }) => [id, name])));
+  const people = (): ReadonlyMap<string, string> =>
+    (known ??= new Map(lists.people().map(({ id, name }) => [id, name])));
   return {
     vehicles,
     lists,

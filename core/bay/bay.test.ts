@@ -11,12 +11,21 @@ describe('fitInto', () => {
     expect(fit.minutesLeft).toBe(0);
   });
   it('never overfills a wait', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 200 }), fc.array(fc.record({ minutes: fc.integer({ min: 1, max: 60 }), urgency: fc.integer({ min: 0, max: 5 }) })), (minutes, list) => {
-      const fit = fitInto(minutes, list.map((each, index) => task(String(index), each.minutes, each.urgency)));
-      expect(fit.chosen.reduce((sum, each) => sum + each.minutes, 0)).toBe(fit.minutesUsed);
-      expect(fit.minutesUsed + fit.minutesLeft).toBe(minutes);
-      expect(fit.minutesLeft).toBeGreaterThanOrEqual(0);
-    }));
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 200 }),
+        fc.array(fc.record({ minutes: fc.integer({ min: 1, max: 60 }), urgency: fc.integer({ min: 0, max: 5 }) })),
+        (minutes, list) => {
+          const fit = fitInto(
+            minutes,
+            list.map((each, index) => task(String(index), each.minutes, each.urgency)),
+          );
+          expect(fit.chosen.reduce((sum, each) => sum + each.minutes, 0)).toBe(fit.minutesUsed);
+          expect(fit.minutesUsed + fit.minutesLeft).toBe(minutes);
+          expect(fit.minutesLeft).toBeGreaterThanOrEqual(0);
+        },
+      ),
+    );
   });
   it('refuses a wait that is over', () => {
     expect(() => fitInto(-1, [])).toThrow('zero minutes or more');

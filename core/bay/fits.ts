@@ -22,7 +22,9 @@ export interface Fit {
  */
 export function fitInto(minutes: number, tasks: readonly Task[]): Fit {
   if (!(minutes >= 0)) throw new RangeError(`Expected a wait of zero minutes or more, got ${minutes}.`);
-  const ordered = [...tasks].sort((a, b) => a.urgency - b.urgency || b.minutes - a.minutes || a.what.localeCompare(b.what));
+  const ordered = [...tasks].sort(
+    (a, b) => a.urgency - b.urgency || b.minutes - a.minutes || a.what.localeCompare(b.what),
+  );
   const chosen: Task[] = [];
   let left = minutes;
   for (const task of ordered) {

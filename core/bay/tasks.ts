@@ -1,4 +1,13 @@
-import { currentStage, type Job, jobTally, nextBack, nextOff, runningTimers, stageGaps, timerEnd } from '../job/index.ts';
+import {
+  currentStage,
+  type Job,
+  jobTally,
+  nextBack,
+  nextOff,
+  runningTimers,
+  stageGaps,
+  timerEnd,
+} from '../job/index.ts';
 import type { Task } from './fits.ts';
 
 /** Minutes that a short task of each kind is taken to need: shop figures until our own record gives better. */
@@ -13,7 +22,8 @@ export function waitsFor(job: Job, now: string, sayDay: (day: string) => string 
   const timer = [...runningTimers(job)].sort((a, b) => timerEnd(a).localeCompare(timerEnd(b)))[0];
   if (timer !== undefined) return timerEnd(timer) > now ? timer.label : `${timer.label}: time is up`;
   const ordered = job.needs.find(({ state }) => state === 'ordered');
-  if (ordered !== undefined) return `${job.procedure?.needs.find(({ id }) => id === ordered.needId)?.name ?? 'a part'}, expected ${ordered.expected === null ? 'some day' : sayDay(ordered.expected)}`;
+  if (ordered !== undefined)
+    return `${job.procedure?.needs.find(({ id }) => id === ordered.needId)?.name ?? 'a part'}, expected ${ordered.expected === null ? 'some day' : sayDay(ordered.expected)}`;
   return '';
 }
 
@@ -23,7 +33,8 @@ export function nextTask(job: Job, now: string): Task | null {
   const open = jobTally(job).openingsOpen[0];
   const task = (what: string, minutes: number, urgency: number): Task => ({ jobId: job.id, what, minutes, urgency });
   // An open inlet goes before everything, even before what the job waits for.
-  if (open !== undefined && currentStage(job) !== 'refit') return task(`Plug ${open.name.toLowerCase()}`, MINUTES.plug, 0);
+  if (open !== undefined && currentStage(job) !== 'refit')
+    return task(`Plug ${open.name.toLowerCase()}`, MINUTES.plug, 0);
   const dueTimer = runningTimers(job).find((timer) => timerEnd(timer) <= now);
   if (dueTimer !== undefined) return task(`${dueTimer.label}: time is up`, MINUTES.plug, 1);
   if (waitsFor(job, now) !== '') return null;
@@ -33,12 +44,19 @@ export function nextTask(job: Job, now: string): Task | null {
 function byStage(job: Job, task: (what: string, minutes: number, urgency: number) => Task): Task {
   const stage = currentStage(job);
   switch (stage) {
-    case 'complaint': return task('Read the codes and note the complaint', MINUTES.codes, 3);
-    case 'diagnose': return task('Next check', MINUTES.check, 3);
-    case 'strip': return task(`Take off: ${(nextOff(job)?.name ?? 'the next item').toLowerCase()}`, MINUTES.strip, 4);
-    case 'refit': return task(`Put back: ${(nextBack(job)?.name ?? 'the next item').toLowerCase()}`, MINUTES.refit, 2);
-    case 'coolant': return task('Coolant level, cold', MINUTES.level, 2);
-    case 'hand-over': return task('Hand over', MINUTES.handOver, 2);
-    default: return task(stageGaps(job, stage)[0] ?? 'Go on', MINUTES.check, 3);
+    case 'complaint':
+      return task('Read the codes and note the complaint', MINUTES.codes, 3);
+    case 'diagnose':
+      return task('Next check', MINUTES.check, 3);
+    case 'strip':
+      return task(`Take off: ${(nextOff(job)?.name ?? 'the next item').toLowerCase()}`, MINUTES.strip, 4);
+    case 'refit':
+      return task(`Put back: ${(nextBack(job)?.name ?? 'the next item').toLowerCase()}`, MINUTES.refit, 2);
+    case 'coolant':
+      return task('Coolant level, cold', MINUTES.level, 2);
+    case 'hand-over':
+      return task('Hand over', MINUTES.handOver, 2);
+    default:
+      return task(stageGaps(job, stage)[0] ?? 'Go on', MINUTES.check, 3);
   }
 }

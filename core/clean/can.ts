@@ -31,7 +31,8 @@ export interface CanUse {
 export function canUse(beforeG: number, afterG: number, contentsG: number | null = null): CanUse {
   if (!(beforeG > 0)) throw new RangeError(`Expected the can to weigh more than 0 g before, got ${beforeG}.`);
   if (!(afterG >= 0)) throw new RangeError(`Expected 0 g or more after, got ${afterG}.`);
-  if (afterG > beforeG) throw new RangeError(`Expected at most ${beforeG} g after use, got ${afterG}: the can cannot gain weight.`);
+  if (afterG > beforeG)
+    throw new RangeError(`Expected at most ${beforeG} g after use, got ${afterG}: the can cannot gain weight.`);
   const grams = beforeG - afterG;
   return { grams, shareOfCan: contentsG === null ? null : grams / contentsG };
 }

@@ -6,7 +6,11 @@ describe('canUse', () => {
     expect(canUse(412, 396, 400)).toEqual({ grams: 16, shareOfCan: 0.04 });
     expect(canUse(412, 412)).toEqual({ grams: 0, shareOfCan: null });
   });
-  it.each([[0, 0, 'more than 0 g'], [100, 101, 'cannot gain weight'], [100, -1, '0 g or more']])('refuses %d to %d', (before, after, message) => {
+  it.each([
+    [0, 0, 'more than 0 g'],
+    [100, 101, 'cannot gain weight'],
+    [100, -1, '0 g or more'],
+  ])('refuses %d to %d', (before, after, message) => {
     expect(() => canUse(before, after)).toThrow(message);
   });
 });

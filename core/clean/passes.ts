@@ -12,7 +12,10 @@ export const PASS_KINDS = {
 export type PassKind = keyof typeof PASS_KINDS;
 
 /** Minutes a soak is proposed to take; a shop convention, to be shortened or prolonged at the bench. */
-export const SOAK_MINUTES: Readonly<Record<'throttle-body' | 'idle-valve', number>> = { 'throttle-body': 10, 'idle-valve': 25 };
+export const SOAK_MINUTES: Readonly<Record<'throttle-body' | 'idle-valve', number>> = {
+  'throttle-body': 10,
+  'idle-valve': 25,
+};
 
 const ROUND: readonly PassKind[] = ['wet', 'soak', 'brush', 'wipe'];
 

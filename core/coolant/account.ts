@@ -28,7 +28,10 @@ export function coolantAccount(entries: readonly CoolantEntry[]): CoolantAccount
   const sum = (kind: CoolantEntry['kind']): number =>
     entries.reduce((total, entry) => (entry.kind === kind ? total + entry.litres : total), 0);
   const [caught, returned, added, discarded] = [sum('caught'), sum('returned'), sum('added'), sum('discarded')];
-  const antifreeze = entries.reduce((total, entry) => (entry.kind === 'added' ? total + entry.litres * (entry.concentration ?? 0) : total), 0);
+  const antifreeze = entries.reduce(
+    (total, entry) => (entry.kind === 'added' ? total + entry.litres * (entry.concentration ?? 0) : total),
+    0,
+  );
   return {
     caught,
     returned,
@@ -45,8 +48,11 @@ export function coolantQuestions(account: CoolantAccount): string[] {
   const litres = (value: number): string => `${value.toFixed(2)} L`;
   if (account.caught === 0 && account.returned === 0 && account.added === 0) return [];
   const questions: string[] = [];
-  if (account.inTray > UNREMARKABLE_LOSS_L) questions.push(`${litres(account.inTray)} of coolant is still in the tray: return it or discard it`);
-  if (account.net < -UNREMARKABLE_LOSS_L) questions.push(`${litres(-account.net)} less coolant went back than came out`);
-  if (account.net > 2 * UNREMARKABLE_LOSS_L) questions.push(`${litres(account.net)} more coolant went in than came out: was the level low before?`);
+  if (account.inTray > UNREMARKABLE_LOSS_L)
+    questions.push(`${litres(account.inTray)} of coolant is still in the tray: return it or discard it`);
+  if (account.net < -UNREMARKABLE_LOSS_L)
+    questions.push(`${litres(-account.net)} less coolant went back than came out`);
+  if (account.net > 2 * UNREMARKABLE_LOSS_L)
+    questions.push(`${litres(account.net)} more coolant went in than came out: was the level low before?`);
   return questions;
 }

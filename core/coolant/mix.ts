@@ -27,7 +27,8 @@ export function mix(state: CoolantState, change: CoolantChange): CoolantState {
   for (const share of [state.concentration, addedConcentration]) {
     if (!(share >= 0 && share <= 1)) throw new RangeError(`Expected a share from 0 to 1, got ${share}.`);
   }
-  if (drained > state.volume + 1e-9) throw new RangeError(`Expected at most ${state.volume} L drained, got ${drained}.`);
+  if (drained > state.volume + 1e-9)
+    throw new RangeError(`Expected at most ${state.volume} L drained, got ${drained}.`);
   if (returned > drained + 1e-9) throw new RangeError(`Expected at most ${drained} L returned, got ${returned}.`);
   const kept = state.volume - drained + returned;
   const volume = kept + added;

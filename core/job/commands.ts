@@ -9,7 +9,12 @@ type Typed<K extends keyof EventData, Computed extends keyof EventData[K], Text>
 
 /** Every command and what it holds. */
 export interface CommandData {
-  'open-job': { readonly vehicleId: string; readonly reading: MeterReading; readonly readingReason: string; readonly complaint: string };
+  'open-job': {
+    readonly vehicleId: string;
+    readonly reading: MeterReading;
+    readonly readingReason: string;
+    readonly complaint: string;
+  };
   'correct-reading': EventData['reading-corrected'];
   'tell-history': EventData['history-told'];
   'note-symptom': EventData['symptom-noted'];
@@ -31,12 +36,20 @@ export interface CommandData {
   'confirm-connector': EventData['connector-confirmed'];
   'leave-off-item': EventData['item-left-off'];
   /** An empty `torqueText` with method by feel records the stated choice. */
-  'tighten-bolt': Typed<'bolt-tightened', 'torque' | 'nm' | 'wrench' | 'final', { readonly torqueText: string; readonly wrenchId: string }>;
+  'tighten-bolt': Typed<
+    'bolt-tightened',
+    'torque' | 'nm' | 'wrench' | 'final',
+    { readonly torqueText: string; readonly wrenchId: string }
+  >;
   'place-object': EventData['object-placed'];
   'take-object-out': EventData['object-taken-out'];
   'record-finding': EventData['finding-recorded'];
   'attach-picture': EventData['picture-attached'];
-  'weigh-can': Typed<'can-weighed', 'grams' | 'beforeG' | 'afterG', { readonly beforeText: string; readonly afterText: string }>;
+  'weigh-can': Typed<
+    'can-weighed',
+    'grams' | 'beforeG' | 'afterG',
+    { readonly beforeText: string; readonly afterText: string }
+  >;
   'do-pass': EventData['pass-done'];
   'start-timer': EventData['timer-started'];
   'end-timer': EventData['timer-ended'];
@@ -60,10 +73,17 @@ export interface CommandData {
 export type CommandType = keyof CommandData;
 
 /** A command without its envelope. */
-export type CommandBody = { readonly [K in CommandType]: { readonly type: K; readonly data: CommandData[K] } }[CommandType];
+export type CommandBody = {
+  readonly [K in CommandType]: { readonly type: K; readonly data: CommandData[K] };
+}[CommandType];
 
 /** A command as sent: its own id, when and by whom, and the job version that the person saw. */
-export type Command = CommandBody & { readonly id: string; readonly at: string; readonly by: string; readonly seen: number };
+export type Command = CommandBody & {
+  readonly id: string;
+  readonly at: string;
+  readonly by: string;
+  readonly seen: number;
+};
 
 /** What `decide` may look at besides the job. The caller fetches it; core never does. */
 export interface Context {
@@ -94,7 +114,19 @@ export type Decision = { readonly ok: true; readonly events: readonly JobEvent[]
 export const accept = (...events: readonly JobEvent[]): Decision => ({ ok: true, events });
 
 /** Does not take it: the state is not right for it. */
-export const refuse = (code: string, message: string, wouldHelp = ''): Refusal => ({ ok: false, code, message, wouldHelp, field: null });
+export const refuse = (code: string, message: string, wouldHelp = ''): Refusal => ({
+  ok: false,
+  code,
+  message,
+  wouldHelp,
+  field: null,
+});
 
 /** Does not take it: a field holds something that cannot be right. */
-export const refuseField = (field: string, message: string): Refusal => ({ ok: false, code: 'bad-value', message, wouldHelp: '', field });
+export const refuseField = (field: string, message: string): Refusal => ({
+  ok: false,
+  code: 'bad-value',
+  message,
+  wouldHelp: '',
+  field,
+});

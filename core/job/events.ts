@@ -19,51 +19,143 @@ export type RunInputData =
 
 /** Every event and what it holds. Facts in the past tense; values as entered with SI beside. */
 export interface EventData {
-  'job-opened': { readonly number: number; readonly vehicle: Vehicle; readonly reading: MeterReading; readonly readingReason: string; readonly complaint: string };
+  'job-opened': {
+    readonly number: number;
+    readonly vehicle: Vehicle;
+    readonly reading: MeterReading;
+    readonly readingReason: string;
+    readonly complaint: string;
+  };
   'reading-corrected': { readonly reading: MeterReading; readonly reason: string };
   'history-told': { readonly since: string; readonly doneBefore: string };
   'symptom-noted': { readonly id: string; readonly text: string };
   'symptom-struck': { readonly id: string };
-  'code-read': { readonly id: string; readonly code: string; readonly status: 'stored' | 'pending' | 'cleared'; readonly when: When; readonly note: string };
+  'code-read': {
+    readonly id: string;
+    readonly code: string;
+    readonly status: 'stored' | 'pending' | 'cleared';
+    readonly when: When;
+    readonly note: string;
+  };
   'codes-read-out': { readonly when: When };
-  'check-done': { readonly id: string; readonly name: string; readonly result: string; readonly verdict: 'normal' | 'abnormal' | 'unclear' };
+  'check-done': {
+    readonly id: string;
+    readonly name: string;
+    readonly result: string;
+    readonly verdict: 'normal' | 'abnormal' | 'unclear';
+  };
   'decision-made': { readonly choice: Choice; readonly reason: string };
   'procedure-pinned': { readonly procedure: Procedure };
-  'need-ticked': { readonly needId: string; readonly state: 'ready' | 'ordered' | 'missing'; readonly expected: string | null };
+  'need-ticked': {
+    readonly needId: string;
+    readonly state: 'ready' | 'ordered' | 'missing';
+    readonly expected: string | null;
+  };
   'caution-acknowledged': { readonly caution: string };
   'item-added': { readonly item: ProcedureItem };
   'constraint-added': { readonly constraint: BeforeConstraint };
-  'item-removed': { readonly itemId: string; readonly pocket: string; readonly label: string; readonly countedOut: number | null };
-  'item-remarked': { readonly itemId: string; readonly pocket: string; readonly label: string; readonly remark: string };
+  'item-removed': {
+    readonly itemId: string;
+    readonly pocket: string;
+    readonly label: string;
+    readonly countedOut: number | null;
+  };
+  'item-remarked': {
+    readonly itemId: string;
+    readonly pocket: string;
+    readonly label: string;
+    readonly remark: string;
+  };
   'opening-plugged': { readonly openingId: string; readonly plugId: string; readonly what: string };
   'opening-unplugged': { readonly openingId: string };
-  'item-put-back': { readonly itemId: string; readonly renewed: boolean; readonly fitted: string; readonly countedBack: number | null; readonly confirmed: boolean };
+  'item-put-back': {
+    readonly itemId: string;
+    readonly renewed: boolean;
+    readonly fitted: string;
+    readonly countedBack: number | null;
+    readonly confirmed: boolean;
+  };
   'connector-confirmed': { readonly itemId: string };
   'item-left-off': { readonly itemId: string; readonly reason: string };
   'bolt-tightened': {
-    readonly itemId: string; readonly boltId: string; readonly pass: number; readonly final: boolean; readonly torque: Quantity | null;
-    readonly nm: number | null; readonly method: TightenMethod; readonly wrench: string;
+    readonly itemId: string;
+    readonly boltId: string;
+    readonly pass: number;
+    readonly final: boolean;
+    readonly torque: Quantity | null;
+    readonly nm: number | null;
+    readonly method: TightenMethod;
+    readonly wrench: string;
   };
   'object-placed': { readonly id: string; readonly what: string; readonly where: string };
   'object-taken-out': { readonly id: string };
-  'finding-recorded': { readonly id: string; readonly unit: UnitKind; readonly point: string; readonly when: When; readonly grade: number | null; readonly text: string };
-  'picture-attached': { readonly id: string; readonly hash: string; readonly subject: string; readonly when: When; readonly caption: string };
-  'can-weighed': { readonly id: string; readonly substance: Substance; readonly beforeG: number; readonly afterG: number; readonly grams: number; readonly surface: string };
+  'finding-recorded': {
+    readonly id: string;
+    readonly unit: UnitKind;
+    readonly point: string;
+    readonly when: When;
+    readonly grade: number | null;
+    readonly text: string;
+  };
+  'picture-attached': {
+    readonly id: string;
+    readonly hash: string;
+    readonly subject: string;
+    readonly when: When;
+    readonly caption: string;
+  };
+  'can-weighed': {
+    readonly id: string;
+    readonly substance: Substance;
+    readonly beforeG: number;
+    readonly afterG: number;
+    readonly grams: number;
+    readonly surface: string;
+  };
   'pass-done': { readonly id: string; readonly unit: UnitKind; readonly kind: PassKind };
-  'timer-started': { readonly id: string; readonly label: string; readonly minutes: number; readonly kind: 'soak' | 'cure' | 'cool' | 'other' };
+  'timer-started': {
+    readonly id: string;
+    readonly label: string;
+    readonly minutes: number;
+    readonly kind: 'soak' | 'cure' | 'cool' | 'other';
+  };
   'timer-ended': { readonly id: string; readonly outcome: 'done' | 'stopped' };
-  'seal-decided': { readonly id: string; readonly name: string; readonly decision: 'renewed' | 'reused'; readonly partNumber: string; readonly why: string };
-  'coolant-recorded': { readonly id: string; readonly kind: CoolantEntry['kind']; readonly quantity: Quantity; readonly litres: number; readonly concentration: number | null };
+  'seal-decided': {
+    readonly id: string;
+    readonly name: string;
+    readonly decision: 'renewed' | 'reused';
+    readonly partNumber: string;
+    readonly why: string;
+  };
+  'coolant-recorded': {
+    readonly id: string;
+    readonly kind: CoolantEntry['kind'];
+    readonly quantity: Quantity;
+    readonly litres: number;
+    readonly concentration: number | null;
+  };
   'level-checked': { readonly when: 'hot' | 'cold'; readonly level: 'low' | 'right' | 'high' };
   'run-started': { readonly id: string; readonly recipe: Recipe };
   'run-advanced': { readonly runId: string; readonly input: RunInputData };
   'run-closed': { readonly runId: string; readonly outcome: RunOutcome; readonly why: string };
   'measurement-taken': { readonly id: string; readonly kind: MeasureKind; readonly when: When; readonly value: number };
   'proof-recorded': { readonly check: ProofKind; readonly result: 'good' | 'bad'; readonly note: string };
-  'part-used': { readonly id: string; readonly name: string; readonly partNumber: string; readonly quantity: number; readonly priceMinor: number };
+  'part-used': {
+    readonly id: string;
+    readonly name: string;
+    readonly partNumber: string;
+    readonly quantity: number;
+    readonly priceMinor: number;
+  };
   'note-made': { readonly id: string; readonly stage: Stage; readonly text: string };
   'stage-passed': { readonly stage: Stage };
-  'handed-over': { readonly watch: string; readonly nextDue: MeterReading | null; readonly labourMinutes: number; readonly ratePerHourMinor: number; readonly currency: string };
+  'handed-over': {
+    readonly watch: string;
+    readonly nextDue: MeterReading | null;
+    readonly labourMinutes: number;
+    readonly ratePerHourMinor: number;
+    readonly currency: string;
+  };
   'job-reopened': { readonly reason: string };
   undone: { readonly seqs: readonly number[]; readonly what: string };
 }
@@ -72,10 +164,17 @@ export interface EventData {
 export type EventType = keyof EventData;
 
 /** An event before it is recorded. */
-export type JobEvent = { readonly [K in EventType]: { readonly type: K; readonly v: 1; readonly data: EventData[K] } }[EventType];
+export type JobEvent = {
+  readonly [K in EventType]: { readonly type: K; readonly v: 1; readonly data: EventData[K] };
+}[EventType];
 
 /** An event in the log: what, who, when, and which command caused it. */
-export type RecordedEvent = JobEvent & { readonly seq: number; readonly commandId: string; readonly at: string; readonly by: string };
+export type RecordedEvent = JobEvent & {
+  readonly seq: number;
+  readonly commandId: string;
+  readonly at: string;
+  readonly by: string;
+};
 
 /** Makes an event of the current version. */
 export const event = <K extends EventType>(type: K, data: EventData[K]): JobEvent => ({ type, v: 1, data }) as JobEvent;

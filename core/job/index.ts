@@ -9,8 +9,24 @@ export { CHOICES, GRADES, INSPECTION_POINTS, MEASURES, PROOFS, SYMPTOMS } from '
 export type { Choice, MeasureKind, ProofKind } from './lists.ts';
 export { currentStage, stageGaps } from './progress.ts';
 export {
-  blockers, boltIds, boltVerdict, closerOf, foreseenPlan, isAtTorque, isBack, itemOf, jobConstraints, jobMayStart, jobPlan, jobTally, leftColumn,
-  nextBack, nextBolt, nextOff, runningTimers, timerEnd,
+  blockers,
+  boltIds,
+  boltVerdict,
+  closerOf,
+  foreseenPlan,
+  isAtTorque,
+  isBack,
+  itemOf,
+  jobConstraints,
+  jobMayStart,
+  jobPlan,
+  jobTally,
+  leftColumn,
+  nextBack,
+  nextBolt,
+  nextOff,
+  runningTimers,
+  timerEnd,
 } from './query.ts';
 export { nextStage, previousStage, STAGE_NAMES, STAGES } from './stages.ts';
 export type { Stage } from './stages.ts';

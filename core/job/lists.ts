@@ -3,8 +3,15 @@ import type { Unit } from '../quantity/index.ts';
 
 /** Symptoms that can be picked; own words are always possible. */
 export const SYMPTOMS = [
-  'hunting idle', 'stalls when coming to rest', 'idle too high', 'idle too low', 'rough at lights', 'poor response', 'limp mode',
-  'clicking from the valve, key on', 'trolling speed up',
+  'hunting idle',
+  'stalls when coming to rest',
+  'idle too high',
+  'idle too low',
+  'rough at lights',
+  'poor response',
+  'limp mode',
+  'clicking from the valve, key on',
+  'trolling speed up',
 ] as const;
 
 /** The choices of the decide stage. */
@@ -20,7 +27,12 @@ export const CHOICES = {
 export type Choice = keyof typeof CHOICES;
 
 /** What a bench inspection looks at, per unit. Grades run from 0 (as new) to 4 (worst). */
-export const INSPECTION_POINTS: readonly { readonly id: string; readonly unit: UnitKind; readonly name: string; readonly graded: boolean }[] = [
+export const INSPECTION_POINTS: readonly {
+  readonly id: string;
+  readonly unit: UnitKind;
+  readonly name: string;
+  readonly graded: boolean;
+}[] = [
   { id: 'deposit-front', unit: 'throttle-body', name: 'Deposit, front', graded: true },
   { id: 'deposit-back', unit: 'throttle-body', name: 'Deposit, back', graded: true },
   { id: 'deposit-edge', unit: 'throttle-body', name: 'Deposit at the plate’s edge', graded: true },
@@ -41,7 +53,10 @@ export const MEASURES = {
   'valve-duty': { name: 'Idle valve duty', unit: '%', figure: 'valveDuty', low: 0, high: 100 },
   'closed-volts': { name: 'Position sensor, plate closed', unit: 'V', figure: 'closedVolts', low: 0, high: 5.5 },
   'settle-time': { name: 'Settles after a blip', unit: 's', figure: null, low: 0, high: 60 },
-} as const satisfies Record<string, { name: string; unit: Unit | '%'; figure: 'idleRpm' | 'valveDuty' | 'closedVolts' | null; low: number; high: number }>;
+} as const satisfies Record<
+  string,
+  { name: string; unit: Unit | '%'; figure: 'idleRpm' | 'valveDuty' | 'closedVolts' | null; low: number; high: number }
+>;
 /** The id of a measure. */
 export type MeasureKind = keyof typeof MEASURES;
 

@@ -9,32 +9,60 @@ export function stageGaps(job: Job, stage: Stage): string[] {
   const touched = job.items.some(({ state }) => state !== 'on');
   const wet = job.coolant.length > 0 || job.items.some(({ kind, state }) => kind === 'coolant-hose' && state !== 'on');
   switch (stage) {
-    case 'complaint': return [...gap(job.symptoms.length === 0, 'no symptom noted'), ...gap(job.codesRead.before === null && job.codes.length === 0, 'codes not read')];
-    case 'diagnose': return gap(job.checks.length === 0, 'nothing checked yet');
-    case 'decide': return gap(job.decision === null, 'nothing decided');
-    case 'prepare': return [...gap(job.procedure === null, 'no procedure chosen'), ...unticked(job)];
-    case 'strip': return [...gap(!touched, 'nothing is off yet'), ...jobTally(job).openingsOpen.map(({ name }) => `${name} is open`)];
-    case 'inspect': return gap(job.findings.length === 0, 'nothing looked at yet');
-    case 'clean': return [...gap(job.passes.length === 0, 'no pass done'), ...gap(job.passes.length > 0 && job.cleaners.length === 0, 'can not weighed')];
-    case 'rebuild': return gap(job.seals.length === 0, 'gaskets and seals not decided');
-    case 'refit': { const start = jobMayStart(job); return start.may ? [] : start.holds.map(({ words }) => words); }
-    case 'coolant': return [
-      ...gap(wet && job.coolant.length === 0, 'coolant came out but no amount is noted'),
-      ...coolantQuestions(coolantAccount(job.coolant)),
-      ...gap(job.coolant.length > 0 && !job.levels.some(({ when }) => when === 'cold'), 'level not checked cold'),
-    ];
-    case 'relearn': return gap(!job.runs.some(({ run, closed }) => run.recipe.purpose === 'relearn' && closed?.outcome === 'took'), 'no relearn took');
-    case 'prove': return [
-      ...gap(!job.measurements.some(({ when }) => when === 'after'), 'nothing measured after'),
-      ...gap(job.codesRead.after === null, 'codes not read after'),
-      ...gap(job.proofs.length === 0, 'leaks and road test not noted'),
-    ];
-    case 'hand-over': return gap(job.handOver === null, 'not handed over');
+    case 'complaint':
+      return [
+        ...gap(job.symptoms.length === 0, 'no symptom noted'),
+        ...gap(job.codesRead.before === null && job.codes.length === 0, 'codes not read'),
+      ];
+    case 'diagnose':
+      return gap(job.checks.length === 0, 'nothing checked yet');
+    case 'decide':
+      return gap(job.decision === null, 'nothing decided');
+    case 'prepare':
+      return [...gap(job.procedure === null, 'no procedure chosen'), ...unticked(job)];
+    case 'strip':
+      return [
+        ...gap(!touched, 'nothing is off yet'),
+        ...jobTally(job).openingsOpen.map(({ name }) => `${name} is open`),
+      ];
+    case 'inspect':
+      return gap(job.findings.length === 0, 'nothing looked at yet');
+    case 'clean':
+      return [
+        ...gap(job.passes.length === 0, 'no pass done'),
+        ...gap(job.passes.length > 0 && job.cleaners.length === 0, 'can not weighed'),
+      ];
+    case 'rebuild':
+      return gap(job.seals.length === 0, 'gaskets and seals not decided');
+    case 'refit': {
+      const start = jobMayStart(job);
+      return start.may ? [] : start.holds.map(({ words }) => words);
+    }
+    case 'coolant':
+      return [
+        ...gap(wet && job.coolant.length === 0, 'coolant came out but no amount is noted'),
+        ...coolantQuestions(coolantAccount(job.coolant)),
+        ...gap(job.coolant.length > 0 && !job.levels.some(({ when }) => when === 'cold'), 'level not checked cold'),
+      ];
+    case 'relearn':
+      return gap(
+        !job.runs.some(({ run, closed }) => run.recipe.purpose === 'relearn' && closed?.outcome === 'took'),
+        'no relearn took',
+      );
+    case 'prove':
+      return [
+        ...gap(!job.measurements.some(({ when }) => when === 'after'), 'nothing measured after'),
+        ...gap(job.codesRead.after === null, 'codes not read after'),
+        ...gap(job.proofs.length === 0, 'leaks and road test not noted'),
+      ];
+    case 'hand-over':
+      return gap(job.handOver === null, 'not handed over');
   }
 }
 
 function unticked(job: Job): string[] {
-  const open = job.procedure?.needs.filter(({ id }) => job.needs.find(({ needId }) => needId === id)?.state !== 'ready') ?? [];
+  const open =
+    job.procedure?.needs.filter(({ id }) => job.needs.find(({ needId }) => needId === id)?.state !== 'ready') ?? [];
   return open.map(({ name }) => `${name} not ready`);
 }
 

@@ -1,5 +1,14 @@
 import { coolantAccount, coolantQuestions } from '../coolant/index.ts';
-import { type Constraint, mayStart, planRefit, type RefitPlan, type StartVerdict, tally, type Tally, type TallyInput } from '../refit/index.ts';
+import {
+  type Constraint,
+  mayStart,
+  planRefit,
+  type RefitPlan,
+  type StartVerdict,
+  tally,
+  type Tally,
+  type TallyInput,
+} from '../refit/index.ts';
 import { judge, tighteningOrder } from '../torque/index.ts';
 import type { BoltResult, Job, JobItem } from './types.ts';
 
@@ -12,14 +21,20 @@ export const itemOf = (job: Job, id: string): JobItem | undefined => job.items.f
 /** Whether a bolt's last record is its final pass and good: in band, or by feel as a stated choice. */
 export function isAtTorque(item: JobItem, boltId: string): boolean {
   const result = item.bolts.find((bolt) => bolt.boltId === boltId);
-  return result !== undefined && result.final && boltVerdict(item, result) !== 'under' && boltVerdict(item, result) !== 'over';
+  return (
+    result !== undefined &&
+    result.final &&
+    boltVerdict(item, result) !== 'under' &&
+    boltVerdict(item, result) !== 'over'
+  );
 }
 
 /** The verdict on one recorded bolt: a staged pass is not yet its figure; without a specification any record stands. */
 export function boltVerdict(item: JobItem, result: BoltResult): ReturnType<typeof judge>['verdict'] {
   const spec = item.fasteners?.spec ?? null;
   if (!result.final) return 'not recorded';
-  if (spec === null || (result.torque === null && result.method === 'by-feel')) return result.method === 'by-feel' ? 'by feel' : 'in band';
+  if (spec === null || (result.torque === null && result.method === 'by-feel'))
+    return result.method === 'by-feel' ? 'by feel' : 'in band';
   return judge(spec, result.torque === null ? null : { torque: result.torque, method: result.method }).verdict;
 }
 
@@ -27,12 +42,16 @@ export function boltVerdict(item: JobItem, result: BoltResult): ReturnType<typeo
 export function boltIds(item: JobItem): string[] {
   const group = item.fasteners;
   if (group === null) return [];
-  return group.bolts.length > 0 ? group.bolts.map(({ id }) => id) : Array.from({ length: group.count }, (_, index) => String(index + 1));
+  return group.bolts.length > 0
+    ? group.bolts.map(({ id }) => id)
+    : Array.from({ length: group.count }, (_, index) => String(index + 1));
 }
 
 /** Plugs are counted through their openings; all else is an item. */
 function tallyInput(job: Job): TallyInput {
-  const plugName = new Map(job.items.flatMap((item) => (item.origin === 'plug' ? [[item.id, item.name] as const] : [])));
+  const plugName = new Map(
+    job.items.flatMap((item) => (item.origin === 'plug' ? [[item.id, item.name] as const] : [])),
+  );
   return {
     items: job.items
       .filter(({ origin }) => origin !== 'plug')
@@ -51,7 +70,12 @@ function tallyInput(job: Job): TallyInput {
           countedBack: item.countedBack,
         },
       })),
-    openings: job.openings.map(({ id, name, state, plugId }) => ({ id, name, state, plug: plugId === null ? null : (plugName.get(plugId) ?? null) })),
+    openings: job.openings.map(({ id, name, state, plugId }) => ({
+      id,
+      name,
+      state,
+      plug: plugId === null ? null : (plugName.get(plugId) ?? null),
+    })),
     objects: job.objects,
     openQuestions: coolantQuestions(coolantAccount(job.coolant)),
   };
@@ -80,14 +104,23 @@ export function jobMayStart(job: Job): StartVerdict {
 }
 
 /** The item that closes an opening: the one whose removal exposed it. */
-export const closerOf = (job: Job, openingId: string): JobItem | undefined => job.items.find(({ opens }) => opens.includes(openingId));
+export const closerOf = (job: Job, openingId: string): JobItem | undefined =>
+  job.items.find(({ opens }) => opens.includes(openingId));
 
 /** All constraints in force: the procedure's, those added, and one for each plug. */
 export function jobConstraints(job: Job): Constraint[] {
   const plugs = job.openings.flatMap((opening): Constraint[] => {
     const closer = closerOf(job, opening.id);
     if (opening.plugId === null || closer === undefined) return [];
-    return [{ kind: 'closes', id: `plug-${opening.id}`, plug: opening.plugId, item: closer.id, reason: `${closer.name} closes ${opening.name.toLowerCase()}` }];
+    return [
+      {
+        kind: 'closes',
+        id: `plug-${opening.id}`,
+        plug: opening.plugId,
+        item: closer.id,
+        reason: `${closer.name} closes ${opening.name.toLowerCase()}`,
+      },
+    ];
   });
   return [...job.constraints, ...plugs];
 }
@@ -117,7 +150,9 @@ const inStripOrder = (items: readonly JobItem[]): { id: string; name: string; st
 
 /** The left column of there-and-back: what came off in the order it did, then what is still on as listed. */
 export function leftColumn(job: Job): JobItem[] {
-  const off = job.items.filter(({ stripOrder }) => stripOrder !== null).sort((a, b) => (a.stripOrder ?? 0) - (b.stripOrder ?? 0));
+  const off = job.items
+    .filter(({ stripOrder }) => stripOrder !== null)
+    .sort((a, b) => (a.stripOrder ?? 0) - (b.stripOrder ?? 0));
   return [...off, ...job.items.filter(({ stripOrder }) => stripOrder === null)];
 }
 

@@ -14,52 +14,97 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
   const opening = (id: string): string => job.openings.find((candidate) => candidate.id === id)?.name ?? id;
   const { type } = recorded;
   switch (type) {
-    case 'job-opened': return 'Job opened';
-    case 'reading-corrected': return `Reading ${format(recorded.data.reading)}`;
-    case 'history-told': return 'History noted';
-    case 'symptom-noted': return `Noted: ${recorded.data.text}`;
-    case 'symptom-struck': return 'Symptom struck out';
-    case 'code-read': return `${recorded.data.code} read`;
-    case 'codes-read-out': return `Codes read ${recorded.data.when}`;
-    case 'check-done': return `Checked: ${lower(recorded.data.name)}`;
-    case 'decision-made': return `Decided: ${lower(CHOICES[recorded.data.choice])}`;
-    case 'procedure-pinned': return `Procedure: ${recorded.data.procedure.name}`;
-    case 'need-ticked': return `${job.procedure?.needs.find(({ id }) => id === recorded.data.needId)?.name ?? 'Need'}: ${recorded.data.state}`;
-    case 'caution-acknowledged': return 'Caution read';
-    case 'item-added': return `Added: ${lower(recorded.data.item.name)}`;
-    case 'constraint-added': return `Order: ${lower(name(recorded.data.constraint.a))} before ${lower(name(recorded.data.constraint.b))}`;
-    case 'item-removed': return `${name(recorded.data.itemId)} off`;
-    case 'item-remarked': return `${name(recorded.data.itemId)}: marked`;
-    case 'opening-plugged': return `${opening(recorded.data.openingId)} plugged`;
-    case 'opening-unplugged': return `${name(job.openings.find(({ id }) => id === recorded.data.openingId)?.plugId ?? '')} out`;
-    case 'item-put-back': return `${name(recorded.data.itemId)} ${recorded.data.renewed ? 'renewed' : 'back'}`;
-    case 'connector-confirmed': return `${name(recorded.data.itemId)} lock felt`;
-    case 'item-left-off': return `${name(recorded.data.itemId)} left off`;
+    case 'job-opened':
+      return 'Job opened';
+    case 'reading-corrected':
+      return `Reading ${format(recorded.data.reading)}`;
+    case 'history-told':
+      return 'History noted';
+    case 'symptom-noted':
+      return `Noted: ${recorded.data.text}`;
+    case 'symptom-struck':
+      return 'Symptom struck out';
+    case 'code-read':
+      return `${recorded.data.code} read`;
+    case 'codes-read-out':
+      return `Codes read ${recorded.data.when}`;
+    case 'check-done':
+      return `Checked: ${lower(recorded.data.name)}`;
+    case 'decision-made':
+      return `Decided: ${lower(CHOICES[recorded.data.choice])}`;
+    case 'procedure-pinned':
+      return `Procedure: ${recorded.data.procedure.name}`;
+    case 'need-ticked':
+      return `${job.procedure?.needs.find(({ id }) => id === recorded.data.needId)?.name ?? 'Need'}: ${recorded.data.state}`;
+    case 'caution-acknowledged':
+      return 'Caution read';
+    case 'item-added':
+      return `Added: ${lower(recorded.data.item.name)}`;
+    case 'constraint-added':
+      return `Order: ${lower(name(recorded.data.constraint.a))} before ${lower(name(recorded.data.constraint.b))}`;
+    case 'item-removed':
+      return `${name(recorded.data.itemId)} off`;
+    case 'item-remarked':
+      return `${name(recorded.data.itemId)}: marked`;
+    case 'opening-plugged':
+      return `${opening(recorded.data.openingId)} plugged`;
+    case 'opening-unplugged':
+      return `${name(job.openings.find(({ id }) => id === recorded.data.openingId)?.plugId ?? '')} out`;
+    case 'item-put-back':
+      return `${name(recorded.data.itemId)} ${recorded.data.renewed ? 'renewed' : 'back'}`;
+    case 'connector-confirmed':
+      return `${name(recorded.data.itemId)} lock felt`;
+    case 'item-left-off':
+      return `${name(recorded.data.itemId)} left off`;
     case 'bolt-tightened': {
       const torque = recorded.data.torque === null ? 'by feel' : format(recorded.data.torque);
       return `${name(recorded.data.itemId)}, bolt ${recorded.data.boltId}: ${torque}`;
     }
-    case 'object-placed': return `${recorded.data.what} in: ${recorded.data.where}`;
-    case 'object-taken-out': return `${job.objects.find(({ id }) => id === recorded.data.id)?.what ?? 'Object'} out`;
-    case 'finding-recorded': return `${INSPECTION_POINTS.find(({ id }) => id === recorded.data.point)?.name ?? recorded.data.point} looked at`;
-    case 'picture-attached': return 'Picture added';
-    case 'can-weighed': return `${recorded.data.grams.toFixed(0)} g of cleaner`;
-    case 'pass-done': return `${PASS_KINDS[recorded.data.kind].split(':')[0]?.split(',')[0] ?? ''} done`;
-    case 'timer-started': return `Timer: ${lower(recorded.data.label)}`;
-    case 'timer-ended': return `Timer ${recorded.data.outcome}`;
-    case 'seal-decided': return `${recorded.data.name}: ${recorded.data.decision}`;
-    case 'coolant-recorded': return `Coolant ${recorded.data.kind}: ${format(recorded.data.quantity)}`;
-    case 'level-checked': return `Level ${recorded.data.when}: ${recorded.data.level}`;
-    case 'run-started': return `${recorded.data.recipe.name} started`;
-    case 'run-advanced': return recorded.data.input.kind === 'reading' ? `${recorded.data.input.name} ${recorded.data.input.value}` : 'Run goes on';
-    case 'run-closed': return `Run ${recorded.data.outcome}`;
-    case 'measurement-taken': return `${MEASURES[recorded.data.kind].name} ${recorded.data.value} ${MEASURES[recorded.data.kind].unit}`;
-    case 'proof-recorded': return `${PROOFS[recorded.data.check].split(':')[0] ?? ''}: ${recorded.data.result}`;
-    case 'part-used': return `${recorded.data.name} fitted`;
-    case 'note-made': return `Note at ${lower(STAGE_NAMES[recorded.data.stage])}`;
-    case 'stage-passed': return `${STAGE_NAMES[recorded.data.stage]} done`;
-    case 'handed-over': return 'Handed over';
-    case 'job-reopened': return 'Opened again';
-    case 'undone': return `Undone: ${recorded.data.what}`;
+    case 'object-placed':
+      return `${recorded.data.what} in: ${recorded.data.where}`;
+    case 'object-taken-out':
+      return `${job.objects.find(({ id }) => id === recorded.data.id)?.what ?? 'Object'} out`;
+    case 'finding-recorded':
+      return `${INSPECTION_POINTS.find(({ id }) => id === recorded.data.point)?.name ?? recorded.data.point} looked at`;
+    case 'picture-attached':
+      return 'Picture added';
+    case 'can-weighed':
+      return `${recorded.data.grams.toFixed(0)} g of cleaner`;
+    case 'pass-done':
+      return `${PASS_KINDS[recorded.data.kind].split(':')[0]?.split(',')[0] ?? ''} done`;
+    case 'timer-started':
+      return `Timer: ${lower(recorded.data.label)}`;
+    case 'timer-ended':
+      return `Timer ${recorded.data.outcome}`;
+    case 'seal-decided':
+      return `${recorded.data.name}: ${recorded.data.decision}`;
+    case 'coolant-recorded':
+      return `Coolant ${recorded.data.kind}: ${format(recorded.data.quantity)}`;
+    case 'level-checked':
+      return `Level ${recorded.data.when}: ${recorded.data.level}`;
+    case 'run-started':
+      return `${recorded.data.recipe.name} started`;
+    case 'run-advanced':
+      return recorded.data.input.kind === 'reading'
+        ? `${recorded.data.input.name} ${recorded.data.input.value}`
+        : 'Run goes on';
+    case 'run-closed':
+      return `Run ${recorded.data.outcome}`;
+    case 'measurement-taken':
+      return `${MEASURES[recorded.data.kind].name} ${recorded.data.value} ${MEASURES[recorded.data.kind].unit}`;
+    case 'proof-recorded':
+      return `${PROOFS[recorded.data.check].split(':')[0] ?? ''}: ${recorded.data.result}`;
+    case 'part-used':
+      return `${recorded.data.name} fitted`;
+    case 'note-made':
+      return `Note at ${lower(STAGE_NAMES[recorded.data.stage])}`;
+    case 'stage-passed':
+      return `${STAGE_NAMES[recorded.data.stage]} done`;
+    case 'handed-over':
+      return 'Handed over';
+    case 'job-reopened':
+      return 'Opened again';
+    case 'undone':
+      return `Undone: ${recorded.data.what}`;
   }
 }

@@ -4,7 +4,19 @@ import type { BoltPlace, TorqueSpec } from '../torque/index.ts';
 
 /** What kind of thing an item is; it decides the words on the buttons and what is asked. */
 export type ItemKind =
-  | 'cover' | 'duct' | 'clamp' | 'hose' | 'coolant-hose' | 'connector' | 'cable' | 'bracket' | 'fasteners' | 'unit' | 'gasket' | 'plug' | 'other';
+  | 'cover'
+  | 'duct'
+  | 'clamp'
+  | 'hose'
+  | 'coolant-hose'
+  | 'connector'
+  | 'cable'
+  | 'bracket'
+  | 'fasteners'
+  | 'unit'
+  | 'gasket'
+  | 'plug'
+  | 'other';
 
 /** The two units that this work is about. */
 export type UnitKind = 'throttle-body' | 'idle-valve';

@@ -53,7 +53,9 @@ export function formatMinutes(minutes: number): string {
   if (whole < 60) return `${whole} min`;
   if (whole < 36 * 60) {
     const rest = whole % 60;
-    return rest === 0 ? `${Math.floor(whole / 60)} h` : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, '0')} min`;
+    return rest === 0
+      ? `${Math.floor(whole / 60)} h`
+      : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, '0')} min`;
   }
   return `${Math.round(whole / 1440)} days`;
 }

@@ -26,10 +26,16 @@ const failure = (message: string): ParseFailure => ({ ok: false, message });
 export function parseNumber(text: string): number {
   const trimmed = text.trim();
   if (!new RegExp(`^${NUMBER}$`).test(trimmed)) return Number.NaN;
-  return Number(trimmed.replace(/[ \u2009\u202f]/g, '').replace('−', '-').replace(',', '.'));
+  return Number(
+    trimmed
+      .replace(/[ \u2009\u202f]/g, '')
+      .replace('−', '-')
+      .replace(',', '.'),
+  );
 }
 
-const mayBeNegative = (kind: Kind): boolean => kind === 'temperature' || kind === 'angle' || kind === 'voltage' || kind === 'pressure';
+const mayBeNegative = (kind: Kind): boolean =>
+  kind === 'temperature' || kind === 'angle' || kind === 'voltage' || kind === 'pressure';
 
 /**
  * Reads a quantity as people write it: `9 Nm`, `80 in-lb`, `0.9 kgf m`, `8–10 Nm`, `8 to 10 Nm`, `9 ± 1 Nm`,
@@ -49,8 +55,10 @@ export function parseQuantity(text: string, kind: Kind, assume?: Unit): ParseRes
   const unit = resolveUnit(unitText, kind, assume);
   if (typeof unit !== 'string') return unit;
   const ends = rangeOf(parseNumber(first), joint, second === undefined ? undefined : parseNumber(second));
-  if (ends.low < 0 && !mayBeNegative(kind)) return failure(`Expected zero or more, got ${first.trim()}: a ${kind} cannot be negative.`);
-  if (ends.high !== undefined && ends.high < ends.low) return failure(`Expected the smaller figure first, got “${trimmed}”.`);
+  if (ends.low < 0 && !mayBeNegative(kind))
+    return failure(`Expected zero or more, got ${first.trim()}: a ${kind} cannot be negative.`);
+  if (ends.high !== undefined && ends.high < ends.low)
+    return failure(`Expected the smaller figure first, got “${trimmed}”.`);
   if (kind === 'torque' && ends.low === 0) return failure('Expected more than zero, got 0.');
   return {
     ok: true,
@@ -79,9 +87,12 @@ function resolveUnit(text: string, kind: Kind, assume: Unit | undefined): Unit |
   }
   if (kind === 'volume' && /^gal(lons?)?\.?$/i.test(written)) return failure('Which gallon: US gal or imp gal?');
   const unit = findUnit(written);
-  if (unit === undefined) return failure(`“${written}” is not a unit known here. Expected one of ${unitsOfKind(kind).join(', ')}.`);
+  if (unit === undefined)
+    return failure(`“${written}” is not a unit known here. Expected one of ${unitsOfKind(kind).join(', ')}.`);
   if (unitOf(unit).kind !== kind) {
-    return failure(`Expected a ${kind}, got ${unit}, which is a ${unitOf(unit).kind}. Use one of ${unitsOfKind(kind).join(', ')}.`);
+    return failure(
+      `Expected a ${kind}, got ${unit}, which is a ${unitOf(unit).kind}. Use one of ${unitsOfKind(kind).join(', ')}.`,
+    );
   }
   return unit;
 }

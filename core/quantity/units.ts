@@ -42,8 +42,18 @@ export interface UnitDefinition {
 export const UNITS = {
   'N·m': { kind: 'torque', factor: 1, symbol: 'N·m', also: ['nm', 'newtonmetre', 'newtonmeter', 'newtonmetres'] },
   'N·cm': { kind: 'torque', factor: 0.01, symbol: 'N·cm', also: ['ncm'] },
-  'in·lb': { kind: 'torque', factor: FOOT_POUND_NM / 12, symbol: 'in·lb', also: ['inlb', 'lbin', 'inlbf', 'lbfin', 'inchpound', 'inchpounds', 'inlbs', 'lbsin'] },
-  'ft·lb': { kind: 'torque', factor: FOOT_POUND_NM, symbol: 'ft·lb', also: ['ftlb', 'lbft', 'ftlbf', 'lbfft', 'footpound', 'footpounds', 'ftlbs', 'lbsft'] },
+  'in·lb': {
+    kind: 'torque',
+    factor: FOOT_POUND_NM / 12,
+    symbol: 'in·lb',
+    also: ['inlb', 'lbin', 'inlbf', 'lbfin', 'inchpound', 'inchpounds', 'inlbs', 'lbsin'],
+  },
+  'ft·lb': {
+    kind: 'torque',
+    factor: FOOT_POUND_NM,
+    symbol: 'ft·lb',
+    also: ['ftlb', 'lbft', 'ftlbf', 'lbfft', 'footpound', 'footpounds', 'ftlbs', 'lbsft'],
+  },
   'kgf·m': { kind: 'torque', factor: KILOGRAM_FORCE_N, symbol: 'kgf·m', also: ['kgfm', 'kgm', 'mkgf', 'mkg'] },
   'kgf·cm': { kind: 'torque', factor: KILOGRAM_FORCE_N / 100, symbol: 'kgf·cm', also: ['kgfcm', 'kgcm'] },
   mm: { kind: 'length', factor: 0.001, symbol: 'mm', also: ['millimetre', 'millimetres'] },
@@ -93,12 +103,15 @@ export interface Quantity {
 export const unitOf = (unit: Unit): UnitDefinition => UNITS[unit];
 
 /** All unit ids of one kind, in the order they are offered. */
-export const unitsOfKind = (kind: Kind): Unit[] => (Object.keys(UNITS) as Unit[]).filter((unit) => UNITS[unit].kind === kind);
+export const unitsOfKind = (kind: Kind): Unit[] =>
+  (Object.keys(UNITS) as Unit[]).filter((unit) => UNITS[unit].kind === kind);
 
 const squash = (text: string): string => text.toLowerCase().replace(/[\s.·*\-_/]/g, '');
 
 const spellings: ReadonlyMap<string, Unit> = new Map(
-  (Object.keys(UNITS) as Unit[]).flatMap((unit) => [unit, ...UNITS[unit].also].map((text) => [squash(text), unit] as const)),
+  (Object.keys(UNITS) as Unit[]).flatMap((unit) =>
+    [unit, ...UNITS[unit].also].map((text) => [squash(text), unit] as const),
+  ),
 );
 
 /** The unit that a written word means (`'Nm'`, `'lbf·in'`, `'litres'`), or undefined when none does. */

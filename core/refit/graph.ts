@@ -30,7 +30,9 @@ export function buildGraph(items: readonly PlanItem[], constraints: readonly Con
     if (constraint.kind === 'closes') groups.join([constraint.plug, constraint.item].filter((id) => byId.has(id)));
   }
   const closerOf = new Map(
-    constraints.flatMap((constraint) => (constraint.kind === 'closes' ? [[constraint.plug, constraint.item] as const] : [])),
+    constraints.flatMap((constraint) =>
+      constraint.kind === 'closes' ? [[constraint.plug, constraint.item] as const] : [],
+    ),
   );
   const befores = constraints.filter((constraint) => constraint.kind === 'before');
   const nodes: PlanNode[] = [];
@@ -38,7 +40,12 @@ export function buildGraph(items: readonly PlanItem[], constraints: readonly Con
   for (const members of groups.all()) {
     const own = members.filter(({ id }) => !members.some((other) => other.id === closerOf.get(id)));
     for (const { id } of members) nodeOf.set(id, nodes.length);
-    nodes.push({ members, key: Math.max(...(own.length > 0 ? own : members).map(({ stripOrder }) => stripOrder)), next: [], waits: [] });
+    nodes.push({
+      members,
+      key: Math.max(...(own.length > 0 ? own : members).map(({ stripOrder }) => stripOrder)),
+      next: [],
+      waits: [],
+    });
   }
   for (const because of befores) {
     const from = nodeOf.get(because.a);
@@ -48,16 +55,27 @@ export function buildGraph(items: readonly PlanItem[], constraints: readonly Con
     nodes[to]?.waits.push({ node: from, because });
   }
   const inner = befores.filter(({ a, b }) => byId.has(a) && nodeOf.get(a) === nodeOf.get(b));
-  return { nodes: nodes.map((node) => (node.members.length === 1 ? node : { ...node, members: orderWithin(node.members, inner, closerOf) })), inner };
+  return {
+    nodes: nodes.map((node) =>
+      node.members.length === 1 ? node : { ...node, members: orderWithin(node.members, inner, closerOf) },
+    ),
+    inner,
+  };
 }
 
 /** Orders the members of one node: mirror, constraints between them kept, each plug directly before its closer. */
-function orderWithin(members: readonly PlanItem[], befores: readonly BeforeConstraint[], closerOf: ReadonlyMap<string, string>): PlanItem[] {
+function orderWithin(
+  members: readonly PlanItem[],
+  befores: readonly BeforeConstraint[],
+  closerOf: ReadonlyMap<string, string>,
+): PlanItem[] {
   const isPlugHere = (item: PlanItem): boolean => members.some(({ id }) => id === closerOf.get(item.id));
   const left = members.filter((item) => !isPlugHere(item)).sort((a, b) => b.stripOrder - a.stripOrder);
   const ordered: PlanItem[] = [];
   while (left.length > 0) {
-    const free = left.findIndex(({ id }) => !befores.some(({ a, b }) => b === id && left.some((other) => other.id === a)));
+    const free = left.findIndex(
+      ({ id }) => !befores.some(({ a, b }) => b === id && left.some((other) => other.id === a)),
+    );
     ordered.push(...left.splice(Math.max(0, free), 1));
   }
   return ordered.flatMap((item) => [...members.filter(({ id }) => closerOf.get(id) === item.id), item]);

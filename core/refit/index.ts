@@ -5,6 +5,14 @@ export type { ItemState, TallyFasteners, TallyInput, TallyItem, TallyObject, Tal
 export { tally } from './tally.ts';
 export type { Tally } from './tally.ts';
 export type {
-  AfterBenchConstraint, BeforeConstraint, ClosesConstraint, Constraint, CycleLink, NeedsConstraint, PlanItem, RefitPlan,
-  RefitStep, TogetherConstraint,
+  AfterBenchConstraint,
+  BeforeConstraint,
+  ClosesConstraint,
+  Constraint,
+  CycleLink,
+  NeedsConstraint,
+  PlanItem,
+  RefitPlan,
+  RefitStep,
+  TogetherConstraint,
 } from './types.ts';

@@ -44,7 +44,11 @@ function brokenInside(order: readonly PlanItem[], graph: PlanGraph): CycleLink[]
   const place = new Map(order.map(({ id }, index) => [id, index]));
   const unmet = graph.inner.filter(({ a, b }) => (place.get(a) ?? 0) >= (place.get(b) ?? 0));
   const involved = new Set(unmet.flatMap(({ a, b }) => [a, b]));
-  return unmet.length === 0 ? [] : graph.inner.filter(({ a, b }) => involved.has(a) && involved.has(b)).map(({ a, b, reason }) => ({ from: a, to: b, reason }));
+  return unmet.length === 0
+    ? []
+    : graph.inner
+        .filter(({ a, b }) => involved.has(a) && involved.has(b))
+        .map(({ a, b, reason }) => ({ from: a, to: b, reason }));
 }
 
 /** Walks back through unmet predecessors until a node repeats: that walk holds the circle. */
@@ -58,7 +62,11 @@ function findCycle(graph: PlanGraph, done: ReadonlySet<number>): CycleLink[] {
     walked.push({ node: at, link: { from: wait.because.a, to: wait.because.b, reason: wait.because.reason } });
     at = wait.node;
     const seen = walked.findIndex(({ node }) => node === at);
-    if (seen >= 0) return walked.slice(seen).map(({ link }) => link).reverse();
+    if (seen >= 0)
+      return walked
+        .slice(seen)
+        .map(({ link }) => link)
+        .reverse();
   }
 }
 

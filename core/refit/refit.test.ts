@@ -1,9 +1,28 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type BeforeConstraint, type Constraint, mayStart, type PlanItem, planRefit, tally, type TallyInput } from './index.ts';
+import {
+  type BeforeConstraint,
+  type Constraint,
+  mayStart,
+  type PlanItem,
+  planRefit,
+  tally,
+  type TallyInput,
+} from './index.ts';
 
-const items = (count: number): PlanItem[] => Array.from({ length: count }, (_, index) => ({ id: String(index + 1), name: `item ${index + 1}`, stripOrder: index + 1 }));
-const before = (a: number | string, b: number | string): BeforeConstraint => ({ kind: 'before', id: `${a}<${b}`, a: String(a), b: String(b), reason: `${a} then ${b}` });
+const items = (count: number): PlanItem[] =>
+  Array.from({ length: count }, (_, index) => ({
+    id: String(index + 1),
+    name: `item ${index + 1}`,
+    stripOrder: index + 1,
+  }));
+const before = (a: number | string, b: number | string): BeforeConstraint => ({
+  kind: 'before',
+  id: `${a}<${b}`,
+  a: String(a),
+  b: String(b),
+  reason: `${a} then ${b}`,
+});
 const order = (count: number, constraints: readonly Constraint[]): string[] => {
   const plan = planRefit(items(count), constraints);
   if (!plan.ok) throw new Error('a circle');
@@ -14,46 +33,59 @@ const order = (count: number, constraints: readonly Constraint[]): string[] => {
 const acyclic = fc.integer({ min: 2, max: 40 }).chain((count) =>
   fc.record({
     count: fc.constant(count),
-    constraints: fc.array(fc.tuple(fc.integer({ min: 1, max: count }), fc.integer({ min: 1, max: count })), { maxLength: 80 }).map((pairs) =>
-      pairs.flatMap(([a, b]) => ((a * 7919) % 101 < (b * 7919) % 101 ? [before(a, b)] : [])),
-    ),
+    constraints: fc
+      .array(fc.tuple(fc.integer({ min: 1, max: count }), fc.integer({ min: 1, max: count })), { maxLength: 80 })
+      .map((pairs) => pairs.flatMap(([a, b]) => ((a * 7919) % 101 < (b * 7919) % 101 ? [before(a, b)] : []))),
   }),
 );
 
 describe('planRefit', () => {
   it('is the exact mirror without constraints', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 60 }), (count) => {
-      expect(order(count, [])).toEqual(items(count).map(({ id }) => id).reverse());
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 60 }), (count) => {
+        expect(order(count, [])).toEqual(
+          items(count)
+            .map(({ id }) => id)
+            .reverse(),
+        );
+      }),
+    );
   });
   it('takes the latest free item, worked by hand', () => {
     expect(order(5, [before(2, 4)])).toEqual(['5', '3', '2', '4', '1']);
     expect(order(4, [before(1, 4), before(4, 3)])).toEqual(['2', '1', '4', '3']);
   });
   it('keeps every constraint and loses no item', () => {
-    fc.assert(fc.property(acyclic, ({ count, constraints }) => {
-      const result = order(count, constraints);
-      const place = new Map(result.map((id, index) => [id, index]));
-      expect(result).toHaveLength(count);
-      expect(place.size).toBe(count);
-      for (const { a, b } of constraints) expect(place.get(a)).toBeLessThan(place.get(b) ?? -1);
-    }));
+    fc.assert(
+      fc.property(acyclic, ({ count, constraints }) => {
+        const result = order(count, constraints);
+        const place = new Map(result.map((id, index) => [id, index]));
+        expect(result).toHaveLength(count);
+        expect(place.size).toBe(count);
+        for (const { a, b } of constraints) expect(place.get(a)).toBeLessThan(place.get(b) ?? -1);
+      }),
+    );
   });
   it('is the largest order item by item: swapping in any later free item breaks a constraint', () => {
-    fc.assert(fc.property(acyclic, ({ count, constraints }) => {
-      const left = new Set(items(count).map(({ id }) => id));
-      for (const id of order(count, constraints)) {
-        const free = [...left].filter((each) => !constraints.some(({ a, b }) => b === each && left.has(a)));
-        expect(Number(id)).toBe(Math.max(...free.map(Number)));
-        left.delete(id);
-      }
-    }), { numRuns: 50 });
+    fc.assert(
+      fc.property(acyclic, ({ count, constraints }) => {
+        const left = new Set(items(count).map(({ id }) => id));
+        for (const id of order(count, constraints)) {
+          const free = [...left].filter((each) => !constraints.some(({ a, b }) => b === each && left.has(a)));
+          expect(Number(id)).toBe(Math.max(...free.map(Number)));
+          left.delete(id);
+        }
+      }),
+      { numRuns: 50 },
+    );
   });
   it('does not depend on the order of its inputs', () => {
-    fc.assert(fc.property(acyclic, ({ count, constraints }) => {
-      const reversed = planRefit(items(count).reverse(), [...constraints].reverse());
-      expect(reversed.ok && reversed.steps.map(({ itemId }) => itemId)).toEqual(order(count, constraints));
-    }));
+    fc.assert(
+      fc.property(acyclic, ({ count, constraints }) => {
+        const reversed = planRefit(items(count).reverse(), [...constraints].reverse());
+        expect(reversed.ok && reversed.steps.map(({ itemId }) => itemId)).toEqual(order(count, constraints));
+      }),
+    );
   });
   it('names the chain that closes a circle', () => {
     const plan = planRefit(items(5), [before(1, 2), before(2, 3), before(3, 1), before(4, 5)]);
@@ -73,12 +105,22 @@ describe('planRefit', () => {
   });
   it('keeps together what goes together', () => {
     expect(order(5, [{ kind: 'together', id: 't', items: ['1', '4'], reason: '' }])).toEqual(['5', '4', '1', '3', '2']);
-    expect(order(3, [{ kind: 'together', id: 't', items: ['1', '3'], reason: '' }, before(1, 3)])).toEqual(['1', '3', '2']);
-    expect(planRefit(items(3), [{ kind: 'together', id: 't', items: ['1', '3'], reason: '' }, before(1, 3), before(3, 1)])).toMatchObject({ ok: false });
+    expect(order(3, [{ kind: 'together', id: 't', items: ['1', '3'], reason: '' }, before(1, 3)])).toEqual([
+      '1',
+      '3',
+      '2',
+    ]);
+    expect(
+      planRefit(items(3), [{ kind: 'together', id: 't', items: ['1', '3'], reason: '' }, before(1, 3), before(3, 1)]),
+    ).toMatchObject({ ok: false });
   });
   it('gives the reason to what moved and none to what merely slid', () => {
     const plan = planRefit(items(4), [before(1, 4)]);
-    const moved = plan.ok ? Object.fromEntries(plan.steps.map(({ itemId, movedBy, mirrors, position }) => [itemId, [mirrors, position, movedBy.length]])) : {};
+    const moved = plan.ok
+      ? Object.fromEntries(
+          plan.steps.map(({ itemId, movedBy, mirrors, position }) => [itemId, [mirrors, position, movedBy.length]]),
+        )
+      : {};
     expect(moved).toEqual({ 3: [2, 1, 0], 2: [3, 2, 0], 1: [4, 3, 1], 4: [1, 4, 1] });
   });
   it('leaves out constraints on items that are not there', () => {
@@ -88,8 +130,20 @@ describe('planRefit', () => {
 
 describe('tally and mayStart', () => {
   const clear: TallyInput = {
-    items: [{ id: 'b', name: 'Bolts', kind: 'fasteners', state: 'refitted', confirmed: false, singleUse: false, fasteners: { count: 4, torqued: true, atTorque: 4, countedOut: 4, countedBack: 4 } }],
-    openings: [{ id: 'o', name: 'Inlet', state: 'closed', plug: null }], objects: [], openQuestions: [],
+    items: [
+      {
+        id: 'b',
+        name: 'Bolts',
+        kind: 'fasteners',
+        state: 'refitted',
+        confirmed: false,
+        singleUse: false,
+        fasteners: { count: 4, torqued: true, atTorque: 4, countedOut: 4, countedBack: 4 },
+      },
+    ],
+    openings: [{ id: 'o', name: 'Inlet', state: 'closed', plug: null }],
+    objects: [],
+    openQuestions: [],
   };
   const withItem = (change: object): TallyInput => ({ ...clear, items: [{ ...clear.items[0]!, ...change }] });
   it('lets the engine start when all is accounted for', () => {

@@ -51,7 +51,8 @@ export function tally(job: TallyInput): Tally {
     if (!fasteners.torqued || item.state === 'left-off') continue;
     toTorque += fasteners.count;
     atTorque += fasteners.atTorque;
-    if (isBack(item) && fasteners.atTorque < fasteners.count) outstanding.push({ item, missing: fasteners.count - fasteners.atTorque });
+    if (isBack(item) && fasteners.atTorque < fasteners.count)
+      outstanding.push({ item, missing: fasteners.count - fasteners.atTorque });
   }
   return {
     itemsOff: off,

@@ -51,7 +51,8 @@ export interface TogetherConstraint {
 }
 
 /** What ties items to one another, to parts and to the bench. */
-export type Constraint = BeforeConstraint | AfterBenchConstraint | NeedsConstraint | ClosesConstraint | TogetherConstraint;
+export type Constraint =
+  BeforeConstraint | AfterBenchConstraint | NeedsConstraint | ClosesConstraint | TogetherConstraint;
 
 /** One step of the way back. */
 export interface RefitStep {

@@ -2,11 +2,19 @@ import type { Recipe, Run, RunCondition, RunInput, RunStep } from './types.ts';
 
 /** A fresh run at its first step. @param at ISO time of the start */
 export const startRun = (recipe: Recipe, at: string): Run => ({
-  recipe, at: 0, status: 'running', counted: 0, asOf: at, readings: {}, flags: {}, said: '',
+  recipe,
+  at: 0,
+  status: 'running',
+  counted: 0,
+  asOf: at,
+  readings: {},
+  flags: {},
+  said: '',
 });
 
 /** The step a run stands at, or null once it is over. */
-export const currentStep = (run: Run): RunStep | null => (run.status === 'running' ? (run.recipe.steps[run.at] ?? null) : null);
+export const currentStep = (run: Run): RunStep | null =>
+  run.status === 'running' ? (run.recipe.steps[run.at] ?? null) : null;
 
 const seconds = (from: string, to: string): number => Math.max(0, (Date.parse(to) - Date.parse(from)) / 1000);
 
@@ -30,7 +38,8 @@ export function isCounting(run: Run): boolean {
 }
 
 /** Seconds counted in this step by a given moment. */
-export const countedBy = (run: Run, now: string): number => run.counted + (isCounting(run) ? seconds(run.asOf, now) : 0);
+export const countedBy = (run: Run, now: string): number =>
+  run.counted + (isCounting(run) ? seconds(run.asOf, now) : 0);
 
 /** Seconds still to hold in this step, or null when it has no clock. */
 export function remaining(run: Run, now: string): number | null {

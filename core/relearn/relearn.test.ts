@@ -1,9 +1,23 @@
 import { describe, expect, it } from 'vitest';
-import { advance, countedBy, currentStep, isCounting, missingConditions, notYet, recipe, RECIPES, remaining, type Run, type RunInput, startRun } from './index.ts';
+import {
+  advance,
+  countedBy,
+  currentStep,
+  isCounting,
+  missingConditions,
+  notYet,
+  recipe,
+  RECIPES,
+  remaining,
+  type Run,
+  type RunInput,
+  startRun,
+} from './index.ts';
 
 const at = (seconds: number): string => new Date(Date.UTC(2026, 0, 1) + seconds * 1000).toISOString();
 type Untimed = RunInput extends infer Input ? (Input extends RunInput ? Omit<Input, 'at'> : never) : never;
-const play = (run: Run, ...inputs: [number, Untimed][]): Run => inputs.reduce((state, [seconds, input]) => advance(state, { ...input, at: at(seconds) } as RunInput), run);
+const play = (run: Run, ...inputs: [number, Untimed][]): Run =>
+  inputs.reduce((state, [seconds, input]) => advance(state, { ...input, at: at(seconds) } as RunInput), run);
 const idle = recipe('timed-idle')!;
 const confirm = { kind: 'confirm' } as const;
 const warm = { kind: 'reading', name: 'ect', value: 85 } as const;
@@ -44,7 +58,11 @@ describe('a timed idle run', () => {
   });
   it('counts the same however often it is looked at', () => {
     const once = play(atIdle, [30, quiet], [210, { kind: 'tick' }]);
-    const often = play(atIdle, [30, quiet], ...Array.from({ length: 180 }, (_, second): [number, Untimed] => [31 + second, { kind: 'tick' }]));
+    const often = play(
+      atIdle,
+      [30, quiet],
+      ...Array.from({ length: 180 }, (_, second): [number, Untimed] => [31 + second, { kind: 'tick' }]),
+    );
     expect(often.at).toBe(once.at);
   });
   it('survives being written down and read again', () => {
@@ -62,9 +80,22 @@ describe('recipes', () => {
     }
   });
   it('bleeding goes back when it gets too hot and counts only without bubbles', () => {
-    const hot = play(startRun(recipe('bleed')!, at(0)), [1, confirm], [2, confirm], [3, { kind: 'reading', name: 'ect', value: 112 }]);
+    const hot = play(
+      startRun(recipe('bleed')!, at(0)),
+      [1, confirm],
+      [2, confirm],
+      [3, { kind: 'reading', name: 'ect', value: 112 }],
+    );
     expect(currentStep(hot)?.id).toBe('open');
-    const bubbles = play(startRun(recipe('bleed')!, at(0)), [1, confirm], [2, confirm], [3, warm], [4, { kind: 'flag', name: 'heater-hot', on: true }], [5, confirm], [6, { kind: 'flag', name: 'bubbles', on: true }]);
+    const bubbles = play(
+      startRun(recipe('bleed')!, at(0)),
+      [1, confirm],
+      [2, confirm],
+      [3, warm],
+      [4, { kind: 'flag', name: 'heater-hot', on: true }],
+      [5, confirm],
+      [6, { kind: 'flag', name: 'bubbles', on: true }],
+    );
     expect(isCounting(bubbles)).toBe(false);
   });
 });

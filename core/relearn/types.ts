@@ -9,7 +9,13 @@ export type FlagName = 'loads-off' | 'fan-running' | 'bubbles' | 'heater-hot';
 
 /** Something that must hold for the step's time to count. */
 export type RunCondition =
-  | { readonly kind: 'reading'; readonly name: ReadingName; readonly low: number | null; readonly high: number | null; readonly words: string }
+  | {
+      readonly kind: 'reading';
+      readonly name: ReadingName;
+      readonly low: number | null;
+      readonly high: number | null;
+      readonly words: string;
+    }
   | { readonly kind: 'flag'; readonly name: FlagName; readonly on: boolean; readonly words: string };
 
 /** A reading that ends the attempt, and where to go on then. */

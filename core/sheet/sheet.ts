@@ -19,7 +19,11 @@ export function sheetOf(job: Job, say: Speaker): Sheet {
       row('VIN', job.vehicle.vin || 'not noted'),
       row('Owner', job.vehicle.owner || 'not noted'),
       row('Opened', say.time(job.opened.at), say.person(job.opened.by)),
-      row('Handed over', job.handOver === null ? 'not yet' : say.time(job.handOver.at), job.handOver === null ? '' : say.person(job.handOver.by)),
+      row(
+        'Handed over',
+        job.handOver === null ? 'not yet' : say.time(job.handOver.at),
+        job.handOver === null ? '' : say.person(job.handOver.by),
+      ),
     ],
     sections: [
       complaint(job),
@@ -41,7 +45,9 @@ export function sheetOf(job: Job, say: Speaker): Sheet {
 }
 
 function complaint(job: Job): SheetSection {
-  const codes = job.codes.map(({ code, when, status }) => row(`${code}, ${when}`, DTC_MEANINGS.get(code) ?? 'unknown here', status));
+  const codes = job.codes.map(({ code, when, status }) =>
+    row(`${code}, ${when}`, DTC_MEANINGS.get(code) ?? 'unknown here', status),
+  );
   const rows = [
     row('Owner says', job.complaint),
     ...(job.symptoms.length > 0 ? [row('Noticed', job.symptoms.map(({ text }) => text).join(', '))] : []),
@@ -56,31 +62,77 @@ function complaint(job: Job): SheetSection {
 function units(job: Job): SheetSection {
   const rows = job.vehicle.units.map((unit) => {
     const item = job.items.find((candidate) => candidate.unit === unit.kind);
-    const fate = item === undefined || item.state === 'on' ? 'stayed on' : item.state === 'off' ? 'off' : item.state === 'renewed' ? `replaced by ${item.fitted || 'a new one'}` : item.state === 'left-off' ? 'left off' : 'off and refitted';
-    return row(`${unit.kind === 'throttle-body' ? 'Throttle body' : 'Idle air valve'}, ${unit.place}`, `${unit.partNumber}, variant ${unit.variant}`, fate);
+    const fate =
+      item === undefined || item.state === 'on'
+        ? 'stayed on'
+        : item.state === 'off'
+          ? 'off'
+          : item.state === 'renewed'
+            ? `replaced by ${item.fitted || 'a new one'}`
+            : item.state === 'left-off'
+              ? 'left off'
+              : 'off and refitted';
+    return row(
+      `${unit.kind === 'throttle-body' ? 'Throttle body' : 'Idle air valve'}, ${unit.place}`,
+      `${unit.partNumber}, variant ${unit.variant}`,
+      fate,
+    );
   });
   return { title: 'Units', rows, empty: 'No unit is noted in the vehicle file.' };
 }
 
 function decided(job: Job, say: Speaker): SheetSection {
   const checks = job.checks.map(({ name, result, verdict }) => row(name, result, verdict));
-  const choice = job.decision === null ? [] : [row('Decided', CHOICES[job.decision.choice], `${job.decision.reason} (${say.person(job.decision.by)})`)];
-  const by = job.procedure === null ? [] : [row('Procedure', job.procedure.name, `version ${job.procedure.version}; source: ${sourceWords(job.procedure)}`)];
+  const choice =
+    job.decision === null
+      ? []
+      : [row('Decided', CHOICES[job.decision.choice], `${job.decision.reason} (${say.person(job.decision.by)})`)];
+  const by =
+    job.procedure === null
+      ? []
+      : [
+          row(
+            'Procedure',
+            job.procedure.name,
+            `version ${job.procedure.version}; source: ${sourceWords(job.procedure)}`,
+          ),
+        ];
   return { title: 'Checked and decided', rows: [...checks, ...choice, ...by], empty: 'Nothing was checked.' };
 }
 
 function runs(job: Job, say: Speaker): SheetSection {
-  const rows = job.runs.map(({ run, closed, at }) => row(run.recipe.name, closed === null ? 'open' : closed.outcome, [say.time(at), closed?.why ?? '', `source: ${sourceWords(run.recipe)}`].filter(Boolean).join(' · ')));
+  const rows = job.runs.map(({ run, closed, at }) =>
+    row(
+      run.recipe.name,
+      closed === null ? 'open' : closed.outcome,
+      [say.time(at), closed?.why ?? '', `source: ${sourceWords(run.recipe)}`].filter(Boolean).join(' · '),
+    ),
+  );
   return { title: 'Bleeding and relearn', rows, empty: 'No run was made.' };
 }
 
 /** A measured figure with its verdict against the family band. */
-export function measured(job: Job, kind: MeasureKind, when: When): { value: number; words: string; good: boolean | null } | null {
+export function measured(
+  job: Job,
+  kind: MeasureKind,
+  when: When,
+): { value: number; words: string; good: boolean | null } | null {
   const found = job.measurements.find((candidate) => candidate.kind === kind && candidate.when === when);
   if (found === undefined) return null;
   const band = bandOf(job, kind);
   const good = band === null ? null : found.value >= band.low && found.value <= band.high;
-  return { value: found.value, words: good === null ? 'no band known' : good ? 'in band' : found.value < (band?.low ?? 0) ? 'below the band' : 'above the band', good };
+  return {
+    value: found.value,
+    words:
+      good === null
+        ? 'no band known'
+        : good
+          ? 'in band'
+          : found.value < (band?.low ?? 0)
+            ? 'below the band'
+            : 'above the band',
+    good,
+  };
 }
 
 /** The family's band for a measure, or null. */
@@ -97,21 +149,52 @@ function proof(job: Job): SheetSection {
     const { name, unit } = MEASURES[kind];
     const band = bandOf(job, kind);
     const said = (value: typeof before): string => (value === null ? '—' : `${value.value} ${unit}`);
-    return [row(name, `${said(before)} before, ${said(after)} after`, band === null ? '' : `band ${band.low} to ${band.high} ${unit}, ${after?.words ?? 'not measured after'}; ${sourceWords(band)}`)];
+    return [
+      row(
+        name,
+        `${said(before)} before, ${said(after)} after`,
+        band === null
+          ? ''
+          : `band ${band.low} to ${band.high} ${unit}, ${after?.words ?? 'not measured after'}; ${sourceWords(band)}`,
+      ),
+    ];
   });
   const proofs = job.proofs.map(({ check, result, note }) => row(PROOFS[check], result, note));
-  const codes = job.codesRead.after === null ? [] : [row('Codes after', job.codes.filter(({ when }) => when === 'after').map(({ code }) => code).join(', ') || 'none')];
+  const codes =
+    job.codesRead.after === null
+      ? []
+      : [
+          row(
+            'Codes after',
+            job.codes
+              .filter(({ when }) => when === 'after')
+              .map(({ code }) => code)
+              .join(', ') || 'none',
+          ),
+        ];
   return { title: 'Proved', rows: [...figures, ...proofs, ...codes], empty: 'Nothing was measured.' };
 }
 
 function money(job: Job, say: Speaker): SheetSection {
-  const time = [row('Hands on', formatMinutes(job.time.handsOnS / 60), 'from the entries’ own times'), row('Waiting', formatMinutes(job.time.waitingS / 60))];
+  const time = [
+    row('Hands on', formatMinutes(job.time.handsOnS / 60), 'from the entries’ own times'),
+    row('Waiting', formatMinutes(job.time.waitingS / 60)),
+  ];
   if (job.handOver === null) return { title: 'Time and money', rows: time, empty: '' };
   const { labourMinutes, ratePerHourMinor } = job.handOver;
   const cost = costOf(job, labourMinutes, ratePerHourMinor);
   return {
     title: 'Time and money',
-    rows: [...time, row('Labour', say.money(cost.labourMinor), `${formatMinutes(labourMinutes)} at ${say.money(ratePerHourMinor)} an hour`), row('Parts', say.money(cost.partsMinor)), row('Total', say.money(cost.totalMinor))],
+    rows: [
+      ...time,
+      row(
+        'Labour',
+        say.money(cost.labourMinor),
+        `${formatMinutes(labourMinutes)} at ${say.money(ratePerHourMinor)} an hour`,
+      ),
+      row('Parts', say.money(cost.partsMinor)),
+      row('Total', say.money(cost.totalMinor)),
+    ],
     empty: '',
   };
 }

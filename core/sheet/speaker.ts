@@ -7,8 +7,21 @@ import type { Speaker } from './types.ts';
  * @param timeZone IANA name, such as Europe/London; the caller knows it, core does not ask
  */
 export function speaker(people: ReadonlyMap<string, string>, currency: string, timeZone: string): Speaker {
-  const clock = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit', hour12: false, timeZone });
-  const calendar = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
+  const clock = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    hour: '2-digit',
+    minute: '2-digit',
+    hour12: false,
+    timeZone,
+  });
+  const calendar = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  });
   return {
     day: (isoDay) => calendar.format(new Date(`${isoDay}T12:00:00Z`)),
     time: (iso) => clock.format(new Date(iso)).replace(' at ', ', '),

@@ -1,6 +1,15 @@
 import { SUBSTANCES } from '../clean/index.ts';
 import { coolantAccount, coolantQuestions, freezePoint, mix } from '../coolant/index.ts';
-import { type BoltResult, boltIds, boltVerdict, GRADES, INSPECTION_POINTS, type Job, type JobItem, jobTally } from '../job/index.ts';
+import {
+  type BoltResult,
+  boltIds,
+  boltVerdict,
+  GRADES,
+  INSPECTION_POINTS,
+  type Job,
+  type JobItem,
+  jobTally,
+} from '../job/index.ts';
 import { format } from '../quantity/index.ts';
 import { sourceWords } from '../vehicle/index.ts';
 import type { SheetRow, SheetSection, Speaker } from './types.ts';
@@ -9,21 +18,45 @@ const row = (label: string, value: string, note = ''): SheetRow => ({ label, val
 
 /** What came off and went back, with what was left over. */
 export function itemsSection(job: Job, say: Speaker): SheetSection {
-  const words = { on: 'never came off', off: 'OFF', refitted: 'refitted', renewed: 'renewed', 'left-off': 'left off on purpose' } as const;
+  const words = {
+    on: 'never came off',
+    off: 'OFF',
+    refitted: 'refitted',
+    renewed: 'renewed',
+    'left-off': 'left off on purpose',
+  } as const;
   const rows = job.items
     .filter(({ state, origin }) => state !== 'on' && origin !== 'plug')
-    .map((item) => row(item.name, words[item.state] + (item.back === null ? '' : `, ${say.time(item.back.at)}`), [item.label, item.fitted, item.remark].filter(Boolean).join(' · ')));
+    .map((item) =>
+      row(
+        item.name,
+        words[item.state] + (item.back === null ? '' : `, ${say.time(item.back.at)}`),
+        [item.label, item.fitted, item.remark].filter(Boolean).join(' · '),
+      ),
+    );
   return { title: 'Came off and went back', rows, empty: 'Nothing came off.' };
 }
 
 /** Every fastener group with target, method, wrench and what each bolt reached. */
 export function torqueSection(job: Job): SheetSection {
-  const groups = job.items.filter((item): item is JobItem & { fasteners: NonNullable<JobItem['fasteners']> } => item.fasteners?.spec != null && item.state !== 'on');
+  const groups = job.items.filter(
+    (item): item is JobItem & { fasteners: NonNullable<JobItem['fasteners']> } =>
+      item.fasteners?.spec != null && item.state !== 'on',
+  );
   const rows = groups.map((item) => {
     const { fasteners } = item;
-    const reached = boltIds(item).map((id) => boltWords(item, item.bolts.find(({ boltId }) => boltId === id)));
+    const reached = boltIds(item).map((id) =>
+      boltWords(
+        item,
+        item.bolts.find(({ boltId }) => boltId === id),
+      ),
+    );
     const wrenches = [...new Set(item.bolts.map(({ wrench }) => wrench).filter(Boolean))].join(', ');
-    return row(`${item.name}, ${fasteners.thread} into ${fasteners.into}`, reached.join(' · '), `Target ${fasteners.spec?.text ?? ''}; ${wrenches || 'no wrench named'}; source: ${sourceWords({ source: fasteners.spec?.source ?? null })}`);
+    return row(
+      `${item.name}, ${fasteners.thread} into ${fasteners.into}`,
+      reached.join(' · '),
+      `Target ${fasteners.spec?.text ?? ''}; ${wrenches || 'no wrench named'}; source: ${sourceWords({ source: fasteners.spec?.source ?? null })}`,
+    );
   });
   return { title: 'Fasteners', rows, empty: 'No torque was called for.' };
 }
@@ -48,8 +81,12 @@ export function findingsSection(job: Job): SheetSection {
 /** Cleaners with amounts, seals with reasons, parts with numbers. */
 export function usedSection(job: Job, say: Speaker): SheetSection {
   const cleaners = job.cleaners.map((use) => row(SUBSTANCES[use.substance], `${use.grams.toFixed(0)} g`, use.surface));
-  const seals = job.seals.map((seal) => row(seal.name, seal.decision, [seal.partNumber, seal.why].filter(Boolean).join(' · ')));
-  const parts = job.parts.map((part) => row(part.name, `${part.quantity} × ${say.money(part.priceMinor)}`, part.partNumber));
+  const seals = job.seals.map((seal) =>
+    row(seal.name, seal.decision, [seal.partNumber, seal.why].filter(Boolean).join(' · ')),
+  );
+  const parts = job.parts.map((part) =>
+    row(part.name, `${part.quantity} × ${say.money(part.priceMinor)}`, part.partNumber),
+  );
   return { title: 'Used and fitted', rows: [...cleaners, ...seals, ...parts], empty: 'Nothing was used.' };
 }
 
@@ -60,7 +97,11 @@ export function coolantSection(job: Job): SheetSection {
   const rows = [
     row('Caught', `${account.caught.toFixed(2)} L`),
     row('Returned', `${account.returned.toFixed(2)} L`),
-    row('Added', `${account.added.toFixed(2)} L`, account.addedConcentration === null ? '' : `${Math.round(account.addedConcentration * 100)} % antifreeze`),
+    row(
+      'Added',
+      `${account.added.toFixed(2)} L`,
+      account.addedConcentration === null ? '' : `${Math.round(account.addedConcentration * 100)} % antifreeze`,
+    ),
     ...(account.discarded > 0 ? [row('Discarded', `${account.discarded.toFixed(2)} L`)] : []),
     ...mixRows(job),
     ...job.levels.map(({ when, level }) => row(`Level, ${when}`, level)),
@@ -76,14 +117,27 @@ export function mixAfter(job: Job): { volume: number; concentration: number; fre
   const account = coolantAccount(job.coolant);
   const after = mix(
     { volume: system.capacityL, concentration: system.concentration },
-    { drained: Math.min(account.caught, system.capacityL), returned: Math.min(account.returned, account.caught), added: account.added, addedConcentration: account.addedConcentration ?? 0 },
+    {
+      drained: Math.min(account.caught, system.capacityL),
+      returned: Math.min(account.returned, account.caught),
+      added: account.added,
+      addedConcentration: account.addedConcentration ?? 0,
+    },
   );
   return { ...after, freezesAt: freezePoint(system.glycol, after.concentration).celsius };
 }
 
 function mixRows(job: Job): SheetRow[] {
   const after = mixAfter(job);
-  return after === null ? [] : [row('Mix now', `${(after.concentration * 100).toFixed(0)} % antifreeze`, `freezes at ${format({ value: after.freezesAt, unit: '°C' }, { decimals: 0 })}, worked out`)];
+  return after === null
+    ? []
+    : [
+        row(
+          'Mix now',
+          `${(after.concentration * 100).toFixed(0)} % antifreeze`,
+          `freezes at ${format({ value: after.freezesAt, unit: '°C' }, { decimals: 0 })}, worked out`,
+        ),
+      ];
 }
 
 /** What still is not as it should be; printed so that nobody can overlook it. */
@@ -92,7 +146,9 @@ export function openSection(job: Job): SheetSection {
   const rows = [
     ...now.reusedSingleUse.map(({ name }) => row(name, 'single-use, refitted old')),
     ...now.countsThatDiffer.map(({ name }) => row(name, 'fewer back than came out')),
-    ...job.items.filter(({ state }) => state === 'left-off').map(({ name, remark }) => row(name, 'left off on purpose', remark)),
+    ...job.items
+      .filter(({ state }) => state === 'left-off')
+      .map(({ name, remark }) => row(name, 'left off on purpose', remark)),
     ...now.openQuestions.map((question) => row('Coolant', question)),
   ];
   return { title: 'Left over or unusual', rows, empty: 'Nothing left over.' };

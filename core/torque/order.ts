@@ -9,7 +9,8 @@ import type { BoltPlace } from './types.ts';
  * @returns the ids in tightening order
  */
 export function tighteningOrder(bolts: readonly BoltPlace[]): string[] {
-  if (bolts.length <= 3) return [...bolts].sort((a, b) => a.y - b.y || a.x - b.x || a.id.localeCompare(b.id)).map(({ id }) => id);
+  if (bolts.length <= 3)
+    return [...bolts].sort((a, b) => a.y - b.y || a.x - b.x || a.id.localeCompare(b.id)).map(({ id }) => id);
   return isRow(bolts) ? middleOutwards(bolts) : crosswise(canonical(bolts));
 }
 

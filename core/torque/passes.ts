@@ -17,10 +17,14 @@ export interface TorquePass {
  * @param options.fractions shares of the target, rising, the last being 1; default ½ and 1
  * @throws RangeError when the fractions do not rise to 1
  */
-export function passes(spec: TorqueSpec, options: { fractions?: readonly number[]; angle?: number } = {}): TorquePass[] {
+export function passes(
+  spec: TorqueSpec,
+  options: { fractions?: readonly number[]; angle?: number } = {},
+): TorquePass[] {
   const fractions = options.fractions ?? [0.5, 1];
   const rising = fractions.every((share, index) => share > (fractions[index - 1] ?? 0) && share <= 1);
-  if (!rising || fractions.at(-1) !== 1) throw new RangeError(`Expected fractions that rise to 1, got ${fractions.join(', ')}.`);
+  if (!rising || fractions.at(-1) !== 1)
+    throw new RangeError(`Expected fractions that rise to 1, got ${fractions.join(', ')}.`);
   const angleDeg = options.angle ?? spec.angleDeg;
   const staged = fractions.map((share, index): TorquePass => ({
     number: index + 1,
@@ -31,7 +35,17 @@ export function passes(spec: TorqueSpec, options: { fractions?: readonly number[
   }));
   const last: TorquePass =
     angleDeg === null
-      ? { number: staged.length + 1, kind: 'confirm', torqueNm: spec.targetNm, angleDeg: null, words: 'once round at the figure; none should move' }
+      ? {
+          number: staged.length + 1,
+          kind: 'confirm',
+          torqueNm: spec.targetNm,
+          angleDeg: null,
+          words: 'once round at the figure; none should move',
+        }
       : { number: staged.length + 1, kind: 'angle', torqueNm: null, angleDeg, words: `then ${angleDeg}° further` };
-  return [{ number: 0, kind: 'by hand', torqueNm: null, angleDeg: null, words: 'start every one by hand' }, ...staged, last];
+  return [
+    { number: 0, kind: 'by hand', torqueNm: null, angleDeg: null, words: 'start every one by hand' },
+    ...staged,
+    last,
+  ];
 }

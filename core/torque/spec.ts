@@ -15,7 +15,9 @@ export function specFromText(text: string, source: string | null): TorqueSpec | 
   const { value, unit } = parsed.quantity;
   const nm = (figure: number): number => convert(figure, unit, 'N·m');
   const [low, high] =
-    parsed.upTo === undefined ? [value * (1 - SINGLE_FIGURE_SPREAD), value * (1 + SINGLE_FIGURE_SPREAD)] : [value, parsed.upTo];
+    parsed.upTo === undefined
+      ? [value * (1 - SINGLE_FIGURE_SPREAD), value * (1 + SINGLE_FIGURE_SPREAD)]
+      : [value, parsed.upTo];
   return {
     text: text.trim(),
     lowNm: nm(low),

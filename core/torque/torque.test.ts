@@ -1,14 +1,36 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isSpec, judge, passes, rankWrenches, specFromText, suggestSetting, tighteningOrder, type TorqueSpec, type Wrench } from './index.ts';
+import {
+  isSpec,
+  judge,
+  passes,
+  rankWrenches,
+  specFromText,
+  suggestSetting,
+  tighteningOrder,
+  type TorqueSpec,
+  type Wrench,
+} from './index.ts';
 
 const spec = (text: string): TorqueSpec => {
   const made = specFromText(text, null);
   if (!isSpec(made)) throw new Error(made.message);
   return made;
 };
-const small: Wrench = { id: 'small', name: 'Small click', scale: { unit: 'in·lb', low: 18, high: 177, step: 1 }, deviationPercent: null, calibratedOn: null };
-const big: Wrench = { id: 'big', name: 'Big click', scale: { unit: 'N·m', low: 10, high: 200, step: 5 }, deviationPercent: null, calibratedOn: null };
+const small: Wrench = {
+  id: 'small',
+  name: 'Small click',
+  scale: { unit: 'in·lb', low: 18, high: 177, step: 1 },
+  deviationPercent: null,
+  calibratedOn: null,
+};
+const big: Wrench = {
+  id: 'big',
+  name: 'Big click',
+  scale: { unit: 'N·m', low: 10, high: 200, step: 5 },
+  deviationPercent: null,
+  calibratedOn: null,
+};
 
 describe('specFromText', () => {
   it('keeps a range and spreads a single figure by a tenth', () => {
@@ -34,8 +56,12 @@ describe('wrenches', () => {
     expect(suggestSetting(spec('5 Nm'), { ...driver, deviationPercent: 3 }).deviationPercent).toBe(3);
   });
   it.each([
-    ['9 Nm', big, 'below its range'], ['250 Nm', big, 'above its range'], ['42.4 Nm', { ...big, scale: { ...big.scale, step: 40 } }, 'suits'],
-    ['60.6–61 Nm', big, 'rounding leaves the band'], ['39.9 Nm', big, 'below its range'], ['40 Nm', big, 'suits'],
+    ['9 Nm', big, 'below its range'],
+    ['250 Nm', big, 'above its range'],
+    ['42.4 Nm', { ...big, scale: { ...big.scale, step: 40 } }, 'suits'],
+    ['60.6–61 Nm', big, 'rounding leaves the band'],
+    ['39.9 Nm', big, 'below its range'],
+    ['40 Nm', big, 'suits'],
   ] as const)('judges %s', (text, wrench, verdict) => {
     expect(suggestSetting(spec(text), wrench).verdict).toBe(verdict);
   });
@@ -48,15 +74,26 @@ describe('wrenches', () => {
 });
 
 describe('tighteningOrder', () => {
-  const square = [{ id: 'a', x: 0, y: 0 }, { id: 'b', x: 66, y: 0 }, { id: 'c', x: 66, y: 66 }, { id: 'd', x: 0, y: 66 }];
-  const ring = (count: number) => Array.from({ length: count }, (_, index) => ({ id: String(index), x: 50 * Math.sin((2 * Math.PI * index) / count), y: -50 * Math.cos((2 * Math.PI * index) / count) }));
+  const square = [
+    { id: 'a', x: 0, y: 0 },
+    { id: 'b', x: 66, y: 0 },
+    { id: 'c', x: 66, y: 66 },
+    { id: 'd', x: 0, y: 66 },
+  ];
+  const ring = (count: number) =>
+    Array.from({ length: count }, (_, index) => ({
+      id: String(index),
+      x: 50 * Math.sin((2 * Math.PI * index) / count),
+      y: -50 * Math.cos((2 * Math.PI * index) / count),
+    }));
   it('crosses a square', () => {
     expect(tighteningOrder(square)).toEqual(['a', 'c', 'b', 'd']);
   });
   it('goes straight across at every odd step of an even ring', () => {
     for (const count of [4, 6, 8, 10]) {
       const order = tighteningOrder(ring(count)).map(Number);
-      for (let step = 1; step < count; step += 2) expect(Math.abs((order[step] ?? 0) - (order[step - 1] ?? 0))).toBe(count / 2);
+      for (let step = 1; step < count; step += 2)
+        expect(Math.abs((order[step] ?? 0) - (order[step - 1] ?? 0))).toBe(count / 2);
     }
   });
   it('works a long row from the middle outwards', () => {
@@ -67,24 +104,34 @@ describe('tighteningOrder', () => {
     expect(new Set(order.slice(3))).toEqual(new Set(['1', '5']));
   });
   it('gives the same pattern for any rotation of the list, and every bolt once', () => {
-    fc.assert(fc.property(fc.integer({ min: 2, max: 14 }), fc.nat(), (count, turn) => {
-      const bolts = ring(count);
-      const at = turn % count;
-      const order = tighteningOrder([...bolts.slice(at), ...bolts.slice(0, at)]);
-      expect(order).toEqual(tighteningOrder(bolts));
-      expect([...order].sort()).toEqual(bolts.map(({ id }) => id).sort());
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 2, max: 14 }), fc.nat(), (count, turn) => {
+        const bolts = ring(count);
+        const at = turn % count;
+        const order = tighteningOrder([...bolts.slice(at), ...bolts.slice(0, at)]);
+        expect(order).toEqual(tighteningOrder(bolts));
+        expect([...order].sort()).toEqual(bolts.map(({ id }) => id).sort());
+      }),
+    );
   });
 });
 
 describe('passes and judge', () => {
   it('starts by hand, stages, and confirms', () => {
-    expect(passes(spec('10 Nm')).map(({ kind, torqueNm }) => [kind, torqueNm])).toEqual([['by hand', null], ['staged', 5], ['final', 10], ['confirm', 10]]);
+    expect(passes(spec('10 Nm')).map(({ kind, torqueNm }) => [kind, torqueNm])).toEqual([
+      ['by hand', null],
+      ['staged', 5],
+      ['final', 10],
+      ['confirm', 10],
+    ]);
     expect(passes(spec('5 Nm + 45°')).at(-1)).toMatchObject({ kind: 'angle', angleDeg: 45 });
     expect(() => passes(spec('5 Nm'), { fractions: [0.5, 0.4, 1] })).toThrow('rise to 1');
   });
   it.each([
-    [{ value: 75, unit: 'in·lb' }, 'in band'], [{ value: 7, unit: 'N·m' }, 'under'], [{ value: 9.5, unit: 'N·m' }, 'over'], [{ value: 8, unit: 'N·m' }, 'in band'],
+    [{ value: 75, unit: 'in·lb' }, 'in band'],
+    [{ value: 7, unit: 'N·m' }, 'under'],
+    [{ value: 9.5, unit: 'N·m' }, 'over'],
+    [{ value: 8, unit: 'N·m' }, 'in band'],
   ] as const)('judges %o against 8–9 Nm', (torque, verdict) => {
     expect(judge(spec('8–9 Nm'), { torque, method: 'wrench' }).verdict).toBe(verdict);
   });

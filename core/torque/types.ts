@@ -20,7 +20,12 @@ export interface Wrench {
   readonly id: string;
   readonly name: string;
   /** Full scale and the step of its own scale, in its own unit. */
-  readonly scale: { readonly unit: 'N·m' | 'in·lb' | 'ft·lb' | 'kgf·cm' | 'kgf·m'; readonly low: number; readonly high: number; readonly step: number };
+  readonly scale: {
+    readonly unit: 'N·m' | 'in·lb' | 'ft·lb' | 'kgf·cm' | 'kgf·m';
+    readonly low: number;
+    readonly high: number;
+    readonly step: number;
+  };
   /** Permissible deviation in percent from its certificate, or null to go by ISO 6789-1. */
   readonly deviationPercent: number | null;
   /** ISO date of the last calibration, or null when it has none. */

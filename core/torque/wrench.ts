@@ -47,9 +47,14 @@ export function suggestSetting(spec: TorqueSpec, wrench: Wrench): WrenchSetting 
   if (target < usableLow) {
     return { ...base, verdict: 'below its range', why: `${wrench.name} is true only from ${trim(usableLow)} ${unit}.` };
   }
-  if (target > high) return { ...base, verdict: 'above its range', why: `${wrench.name} ends at ${trim(high)} ${unit}.` };
+  if (target > high)
+    return { ...base, verdict: 'above its range', why: `${wrench.name} ends at ${trim(high)} ${unit}.` };
   if (settingNm < spec.lowNm || settingNm > spec.highNm) {
-    return { ...base, verdict: 'rounding leaves the band', why: `Its scale goes in steps of ${trim(step)} ${unit}; the nearest is outside ${spec.text}.` };
+    return {
+      ...base,
+      verdict: 'rounding leaves the band',
+      why: `Its scale goes in steps of ${trim(step)} ${unit}; the nearest is outside ${spec.text}.`,
+    };
   }
   return { ...base, verdict: 'suits', why: `Set ${trim(setting)} ${unit}; it delivers ±${deviationPercent} %.` };
 }
@@ -64,7 +69,12 @@ export interface RankedWrench {
   readonly inside: number;
 }
 
-const VERDICT_RANK: readonly WrenchVerdict[] = ['suits', 'rounding leaves the band', 'above its range', 'below its range'];
+const VERDICT_RANK: readonly WrenchVerdict[] = [
+  'suits',
+  'rounding leaves the band',
+  'above its range',
+  'below its range',
+];
 
 /**
  * Orders what the shop owns for one specification: those that suit first, then by how much of what they deliver
@@ -80,7 +90,8 @@ export function rankWrenches(spec: TorqueSpec, wrenches: readonly Wrench[]): Ran
       (a, b) =>
         VERDICT_RANK.indexOf(a.setting.verdict) - VERDICT_RANK.indexOf(b.setting.verdict) ||
         b.inside - a.inside ||
-        convert(a.wrench.scale.step, a.wrench.scale.unit, 'N·m') - convert(b.wrench.scale.step, b.wrench.scale.unit, 'N·m') ||
+        convert(a.wrench.scale.step, a.wrench.scale.unit, 'N·m') -
+          convert(b.wrench.scale.step, b.wrench.scale.unit, 'N·m') ||
         a.wrench.id.localeCompare(b.wrench.id),
     );
 }

@@ -19,9 +19,22 @@ export type DtcResult = { readonly ok: true; readonly dtc: Dtc } | { readonly ok
 const LETTERS = 'PCBU';
 const SYSTEMS = { P: 'powertrain', C: 'chassis', B: 'body', U: 'network' } as const;
 const GROUPS: readonly string[] = [
-  'fuel and air metering, auxiliary emission', 'fuel and air metering', 'injectors', 'ignition and misfire',
-  'auxiliary emission', 'speed, idle and inputs', 'computer and outputs', 'transmission', 'transmission', 'transmission',
-  'hybrid drive', 'hybrid drive', 'hybrid drive', 'reserved', 'reserved', 'reserved',
+  'fuel and air metering, auxiliary emission',
+  'fuel and air metering',
+  'injectors',
+  'ignition and misfire',
+  'auxiliary emission',
+  'speed, idle and inputs',
+  'computer and outputs',
+  'transmission',
+  'transmission',
+  'transmission',
+  'hybrid drive',
+  'hybrid drive',
+  'hybrid drive',
+  'reserved',
+  'reserved',
+  'reserved',
 ];
 
 /** Generic: second character 0 or 2, or 3 with a third of 4 and above for P; else the maker's own. */
@@ -40,7 +53,10 @@ export function parseDtc(text: string): DtcResult {
   const squeezed = text.toUpperCase().replace(/[\s-]/g, '');
   const code = squeezed.slice(0, 1) + squeezed.slice(1).replace(/O/g, '0');
   if (!/^[PCBU][0-3][0-9A-F]{3}$/.test(code)) {
-    return { ok: false, message: `Expected a code such as P0505: a letter P, C, B or U, a digit 0 to 3, three more; got “${text.trim()}”.` };
+    return {
+      ok: false,
+      message: `Expected a code such as P0505: a letter P, C, B or U, a digit 0 to 3, three more; got “${text.trim()}”.`,
+    };
   }
   const letter = code[0] as keyof typeof SYSTEMS;
   const meaning = DTC_MEANINGS.get(code);
@@ -65,7 +81,8 @@ export function parseDtc(text: string): DtcResult {
  */
 export function dtcFromBytes(a: number, b: number): string {
   for (const byte of [a, b]) {
-    if (!Number.isInteger(byte) || byte < 0 || byte > 255) throw new RangeError(`Expected a byte from 0 to 255, got ${byte}.`);
+    if (!Number.isInteger(byte) || byte < 0 || byte > 255)
+      throw new RangeError(`Expected a byte from 0 to 255, got ${byte}.`);
   }
   const hex = (value: number): string => value.toString(16).toUpperCase();
   return `${LETTERS[a >> 6]}${(a >> 4) & 3}${hex(a & 15)}${hex(b >> 4)}${hex(b & 15)}`;

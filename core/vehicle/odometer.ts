@@ -26,11 +26,17 @@ export const countsHours = (unit: MeterUnit): boolean => unit === 'h';
  */
 export function checkReading(reading: MeterReading, last: MeterReading | null, reason: string): MeterProblem | null {
   if (!Number.isFinite(reading.value) || reading.value < 0 || reading.value > HIGHEST[reading.unit]) {
-    return { code: 'out-of-range', message: `Expected 0 to ${format({ value: HIGHEST[reading.unit], unit: reading.unit })}, got ${reading.value}.` };
+    return {
+      code: 'out-of-range',
+      message: `Expected 0 to ${format({ value: HIGHEST[reading.unit], unit: reading.unit })}, got ${reading.value}.`,
+    };
   }
   if (last === null) return null;
   if (countsHours(reading.unit) !== countsHours(last.unit)) {
-    return { code: 'wrong-unit', message: `This vehicle counts ${countsHours(last.unit) ? 'running hours' : 'distance'}; expected ${last.unit}, got ${reading.unit}.` };
+    return {
+      code: 'wrong-unit',
+      message: `This vehicle counts ${countsHours(last.unit) ? 'running hours' : 'distance'}; expected ${last.unit}, got ${reading.unit}.`,
+    };
   }
   const now = convert(reading.value, reading.unit, last.unit);
   // Half a unit of slack: the same distance read in miles and kilometres rounds both ways.

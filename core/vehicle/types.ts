@@ -77,4 +77,5 @@ export const vehicleName = (vehicle: Pick<Vehicle, 'make' | 'model' | 'nickname'
   `${vehicle.make} ${vehicle.model}${vehicle.nickname === '' ? '' : `, ${vehicle.nickname}`}`;
 
 /** The source of a figure in words. */
-export const sourceWords = (figure: { readonly source: string | null }): string => figure.source ?? 'shop figure, verify';
+export const sourceWords = (figure: { readonly source: string | null }): string =>
+  figure.source ?? 'shop figure, verify';

@@ -11,7 +11,10 @@ describe('checkVin', () => {
     expect(misread.status).toBe('fails');
     expect(misread.suspects).toContain('1M8GDM9AXKP042788');
   });
-  it.each([['IM8GDM9AXKP042788', '1M8GDM9AXKP042788'], ['1M8GDM9AXKPO42788', '1M8GDM9AXKP042788']])('corrects the never-used letter in %s', (typed, meant) => {
+  it.each([
+    ['IM8GDM9AXKP042788', '1M8GDM9AXKP042788'],
+    ['1M8GDM9AXKPO42788', '1M8GDM9AXKP042788'],
+  ])('corrects the never-used letter in %s', (typed, meant) => {
     expect(checkVin(typed)).toMatchObject({ status: 'fails', suspects: [meant] });
   });
   it('asks nothing of regions without a check digit, and counts characters', () => {
@@ -20,24 +23,38 @@ describe('checkVin', () => {
   });
   it('catches every single wrong digit', () => {
     const vin = '1M8GDM9AXKP042788';
-    fc.assert(fc.property(fc.integer({ min: 11, max: 16 }), fc.integer({ min: 1, max: 9 }), (place, add) => {
-      const wrong = vin.slice(0, place) + String((Number(vin[place]) + add) % 10) + vin.slice(place + 1);
-      expect(vinCheckDigit(wrong)).not.toBe('X');
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 11, max: 16 }), fc.integer({ min: 1, max: 9 }), (place, add) => {
+        const wrong = vin.slice(0, place) + String((Number(vin[place]) + add) % 10) + vin.slice(place + 1);
+        expect(vinCheckDigit(wrong)).not.toBe('X');
+      }),
+    );
   });
 });
 
 describe('codes', () => {
-  it.each([[0x01, 0x33, 'P0133'], [0x05, 0x05, 'P0505'], [0x21, 0x35, 'P2135'], [0xc1, 0x00, 'U0100'], [0x41, 0x23, 'C0123'], [0x92, 0x3f, 'B123F']] as const)('%d %d is %s', (a, b, code) => {
+  it.each([
+    [0x01, 0x33, 'P0133'],
+    [0x05, 0x05, 'P0505'],
+    [0x21, 0x35, 'P2135'],
+    [0xc1, 0x00, 'U0100'],
+    [0x41, 0x23, 'C0123'],
+    [0x92, 0x3f, 'B123F'],
+  ] as const)('%d %d is %s', (a, b, code) => {
     expect(dtcFromBytes(a, b)).toBe(code);
   });
   it('goes there and back for every two bytes', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 255 }), fc.integer({ min: 0, max: 255 }), (a, b) => {
-      expect(dtcToBytes(dtcFromBytes(a, b))).toEqual([a, b]);
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 255 }), fc.integer({ min: 0, max: 255 }), (a, b) => {
+        expect(dtcToBytes(dtcFromBytes(a, b))).toEqual([a, b]);
+      }),
+    );
   });
   it('explains in own words and keeps what it does not know', () => {
-    expect(parseDtc('p0505')).toMatchObject({ ok: true, dtc: { code: 'P0505', scope: 'generic', meaning: 'Idle air control: the computer cannot hold the idle' } });
+    expect(parseDtc('p0505')).toMatchObject({
+      ok: true,
+      dtc: { code: 'P0505', scope: 'generic', meaning: 'Idle air control: the computer cannot hold the idle' },
+    });
     expect(parseDtc('PO5O7')).toMatchObject({ ok: true, dtc: { code: 'P0507' } });
     expect(parseDtc('P1234')).toMatchObject({ ok: true, dtc: { scope: "maker's own" } });
     expect(parseDtc('P1234')).not.toHaveProperty('dtc.meaning');

@@ -15,9 +15,29 @@ export interface VinCheck {
 }
 
 const VALUES: Readonly<Record<string, number>> = {
-  A: 1, B: 2, C: 3, D: 4, E: 5, F: 6, G: 7, H: 8,
-  J: 1, K: 2, L: 3, M: 4, N: 5, P: 7, R: 9,
-  S: 2, T: 3, U: 4, V: 5, W: 6, X: 7, Y: 8, Z: 9,
+  A: 1,
+  B: 2,
+  C: 3,
+  D: 4,
+  E: 5,
+  F: 6,
+  G: 7,
+  H: 8,
+  J: 1,
+  K: 2,
+  L: 3,
+  M: 4,
+  N: 5,
+  P: 7,
+  R: 9,
+  S: 2,
+  T: 3,
+  U: 4,
+  V: 5,
+  W: 6,
+  X: 7,
+  Y: 8,
+  Z: 9,
   ...Object.fromEntries(Array.from({ length: 10 }, (_, digit) => [String(digit), digit])),
 };
 const WEIGHTS = [8, 7, 6, 5, 4, 3, 2, 10, 0, 9, 8, 7, 6, 5, 4, 3, 2] as const;
@@ -27,7 +47,13 @@ const CHECK_POSITION = 8;
 const NEVER: Readonly<Record<string, string>> = { I: '1', O: '0', Q: '0' };
 /** Characters that are read for one another on a dirty plate. */
 const LOOKALIKES: readonly (readonly [string, string])[] = [
-  ['S', '5'], ['B', '8'], ['Z', '2'], ['G', '6'], ['D', '0'], ['U', 'V'], ['1', '7'],
+  ['S', '5'],
+  ['B', '8'],
+  ['Z', '2'],
+  ['G', '6'],
+  ['D', '0'],
+  ['U', 'V'],
+  ['1', '7'],
 ];
 
 /** World regions whose law requires the check digit: 1–5 North America, L China. */
@@ -58,7 +84,10 @@ const passes = (vin: string): boolean => vinCheckDigit(vin) === vin[CHECK_POSITI
 export function checkVin(text: string): VinCheck {
   const vin = normaliseVin(text);
   if (vin.length !== 17) {
-    return { status: 'not-17', message: `A VIN has 17 characters, this has ${vin.length}. Older vehicles and engines may have fewer.` };
+    return {
+      status: 'not-17',
+      message: `A VIN has 17 characters, this has ${vin.length}. Older vehicles and engines may have fewer.`,
+    };
   }
   const corrected = [...vin].map((letter) => NEVER[letter] ?? letter).join('');
   if (corrected !== vin) {
@@ -71,15 +100,28 @@ export function checkVin(text: string): VinCheck {
   const expected = vinCheckDigit(vin);
   if (expected === undefined) {
     const odd = [...vin].find((letter) => VALUES[letter] === undefined && letter !== vin[CHECK_POSITION]) ?? '?';
-    return { status: 'fails', message: `“${odd}” cannot be part of a VIN: only digits and letters other than I, O and Q.` };
+    return {
+      status: 'fails',
+      message: `“${odd}” cannot be part of a VIN: only digits and letters other than I, O and Q.`,
+    };
   }
   if (passes(vin)) return { status: 'passes', expected, message: 'The check digit agrees.' };
   const suspects = misreadings(vin);
   if (!CHECK_DIGIT_REGION.test(vin)) {
-    return { status: 'no-check-digit-region', expected, suspects, message: 'This region does not have to use the check digit, so it proves nothing here.' };
+    return {
+      status: 'no-check-digit-region',
+      expected,
+      suspects,
+      message: 'This region does not have to use the check digit, so it proves nothing here.',
+    };
   }
   const hint = suspects.length > 0 ? ` One look-alike away: ${suspects.join(', ')}.` : '';
-  return { status: 'fails', expected, suspects, message: `The ninth character should be ${expected}, it is ${vin[CHECK_POSITION]}. Read it again.${hint}` };
+  return {
+    status: 'fails',
+    expected,
+    suspects,
+    message: `The ninth character should be ${expected}, it is ${vin[CHECK_POSITION]}. Read it again.${hint}`,
+  };
 }
 
 /** All numbers that differ by one look-alike character and pass. */

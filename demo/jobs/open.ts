@@ -7,17 +7,45 @@ const DAY = 24 * HOUR;
 
 /** Library bus: second day, refit under way, three of four flange bolts at torque. */
 export async function busInRefit(bench: Bench, now: number): Promise<void> {
-  await bench.do('open-job', { vehicleId: 'bus', reading: { value: 148_220, unit: 'km' }, readingReason: '', complaint: 'Hunts at the quay, stalls when it comes to rest.' });
-  for (const text of ['hunting idle', 'stalls when coming to rest']) await bench.do('note-symptom', { id: bench.id(), text });
-  await bench.do('read-code', { id: bench.id(), code: 'P0505', status: 'stored', when: 'before', note: 'engine warm, 610 rpm' });
+  await bench.do('open-job', {
+    vehicleId: 'bus',
+    reading: { value: 148_220, unit: 'km' },
+    readingReason: '',
+    complaint: 'Hunts at the quay, stalls when it comes to rest.',
+  });
+  for (const text of ['hunting idle', 'stalls when coming to rest'])
+    await bench.do('note-symptom', { id: bench.id(), text });
+  await bench.do('read-code', {
+    id: bench.id(),
+    code: 'P0505',
+    status: 'stored',
+    when: 'before',
+    note: 'engine warm, 610 rpm',
+  });
   await bench.do('read-codes-out', { when: 'before' });
   await bench.do('tell-history', { since: 'about a month', doneBefore: 'battery changed in spring' });
   await bench.do('take-measurement', { id: bench.id(), kind: 'idle-rpm', when: 'before', value: 610 });
   await bench.do('take-measurement', { id: bench.id(), kind: 'valve-duty', when: 'before', value: 58 });
   await bench.do('take-measurement', { id: bench.id(), kind: 'closed-volts', when: 'before', value: 0.5 });
-  await bench.do('do-check', { id: bench.id(), name: 'Intake leak, hose by hose', result: 'no change anywhere', verdict: 'normal' }, 9);
-  await bench.do('do-check', { id: bench.id(), name: 'Duct off, look at the plate', result: 'lacquer at the edge, oil film in the duct', verdict: 'abnormal' }, 8);
-  await bench.do('decide', { choice: 'clean-bench', reason: 'deposit at the edge, valve stiff; body true, shaft without play' });
+  await bench.do(
+    'do-check',
+    { id: bench.id(), name: 'Intake leak, hose by hose', result: 'no change anywhere', verdict: 'normal' },
+    9,
+  );
+  await bench.do(
+    'do-check',
+    {
+      id: bench.id(),
+      name: 'Duct off, look at the plate',
+      result: 'lacquer at the edge, oil film in the duct',
+      verdict: 'abnormal',
+    },
+    8,
+  );
+  await bench.do('decide', {
+    choice: 'clean-bench',
+    reason: 'deposit at the edge, valve stiff; body true, shaft without play',
+  });
   for (const stage of ['complaint', 'diagnose', 'decide'] as const) await bench.do('pass-stage', { stage }, 0.2);
   await bench.do('pin-procedure', { procedureId: 'cable-rotary' });
   await prepareAll(bench);
@@ -30,8 +58,18 @@ export async function busInRefit(bench: Bench, now: number): Promise<void> {
   await bench.do('start-timer', { id: soak, label: 'Valve soaks', minutes: 25, kind: 'soak' });
   await bench.wait(25).do('end-timer', { id: soak, outcome: 'done' });
   await inspectAndClean(bench, 'idle-valve', 3);
-  await bench.do('weigh-can', { id: bench.id(), substance: 'throttle-cleaner', surface: 'bore, plate and valve', beforeText: '301 g', afterText: '238 g' });
-  for (const [name, partNumber, priceMinor] of [['Body gasket', 'NP-25-1107', 640], ['Valve O-ring', 'NP-25-1131', 180], ['Idle screw O-ring', 'NP-25-1140', 120]] as const) {
+  await bench.do('weigh-can', {
+    id: bench.id(),
+    substance: 'throttle-cleaner',
+    surface: 'bore, plate and valve',
+    beforeText: '301 g',
+    afterText: '238 g',
+  });
+  for (const [name, partNumber, priceMinor] of [
+    ['Body gasket', 'NP-25-1107', 640],
+    ['Valve O-ring', 'NP-25-1131', 180],
+    ['Idle screw O-ring', 'NP-25-1140', 120],
+  ] as const) {
     await bench.do('decide-seal', { id: bench.id(), name, decision: 'renewed', partNumber, why: '' });
     await bench.do('use-part', { id: bench.id(), name, partNumber, quantity: 1, priceMinor });
   }
@@ -44,7 +82,12 @@ export async function busInRefit(bench: Bench, now: number): Promise<void> {
 
 /** Post van 3: just in, being diagnosed by the apprentice. */
 export async function vanInDiagnose(bench: Bench): Promise<void> {
-  await bench.do('open-job', { vehicleId: 'van3', reading: { value: 91_640, unit: 'km' }, readingReason: '', complaint: 'Idles rough at the lights since the battery went flat.' });
+  await bench.do('open-job', {
+    vehicleId: 'van3',
+    reading: { value: 91_640, unit: 'km' },
+    readingReason: '',
+    complaint: 'Idles rough at the lights since the battery went flat.',
+  });
   await bench.do('note-symptom', { id: bench.id(), text: 'rough at lights' });
   await bench.do('note-symptom', { id: bench.id(), text: 'idle too low' });
   await bench.do('read-code', { id: bench.id(), code: 'P2119', status: 'stored', when: 'before', note: '' });
@@ -53,12 +96,21 @@ export async function vanInDiagnose(bench: Bench): Promise<void> {
   await bench.do('tell-history', { since: 'last week', doneBefore: 'battery flat, jump started' });
   await bench.do('take-measurement', { id: bench.id(), kind: 'idle-rpm', when: 'before', value: 620 });
   await bench.do('pass-stage', { stage: 'complaint' }, 0.2);
-  await bench.do('do-check', { id: bench.id(), name: 'Air-mass reading at warm idle', result: '2.1 g/s, steady', verdict: 'normal' }, 6);
+  await bench.do(
+    'do-check',
+    { id: bench.id(), name: 'Air-mass reading at warm idle', result: '2.1 g/s, steady', verdict: 'normal' },
+    6,
+  );
 }
 
 /** Farm utility: waits for its gasket; must stay whole and driving. */
 export async function farmWaitsForPart(bench: Bench, now: number): Promise<void> {
-  await bench.do('open-job', { vehicleId: 'farm', reading: { value: 206_880, unit: 'km' }, readingReason: '', complaint: 'Throttle snatches when pulling away.' });
+  await bench.do('open-job', {
+    vehicleId: 'farm',
+    reading: { value: 206_880, unit: 'km' },
+    readingReason: '',
+    complaint: 'Throttle snatches when pulling away.',
+  });
   await bench.do('note-symptom', { id: bench.id(), text: 'poor response' });
   await bench.do('read-codes-out', { when: 'before' });
   await bench.do('do-check', { id: bench.id(), name: 'Shaft play', result: 'none felt', verdict: 'normal' }, 4);
@@ -67,26 +119,57 @@ export async function farmWaitsForPart(bench: Bench, now: number): Promise<void>
   await bench.do('pin-procedure', { procedureId: 'cable-rotary' });
   const expected = new Date(now + 5 * DAY).toISOString().slice(0, 10);
   await bench.do('tick-need', { needId: 'n-gasket', state: 'ordered', expected });
-  for (const needId of ['n-ring', 'n-screw-ring', 'n-cleaner', 'n-bit', 'n-wrench']) await bench.do('tick-need', { needId, state: 'ready', expected: null }, 1);
+  for (const needId of ['n-ring', 'n-screw-ring', 'n-cleaner', 'n-bit', 'n-wrench'])
+    await bench.do('tick-need', { needId, state: 'ready', expected: null }, 1);
 }
 
 /** Harbour launch: no procedure, items typed at the engine, two screws under penetrating oil. */
 export async function launchOiled(bench: Bench): Promise<void> {
-  await bench.do('open-job', { vehicleId: 'launch', reading: { value: 612, unit: 'h' }, readingReason: '', complaint: 'Trolls too fast and clicks with the key on.' });
+  await bench.do('open-job', {
+    vehicleId: 'launch',
+    reading: { value: 612, unit: 'h' },
+    readingReason: '',
+    complaint: 'Trolls too fast and clicks with the key on.',
+  });
   await bench.do('note-symptom', { id: bench.id(), text: 'trolling speed up' });
-  await bench.do('do-check', { id: bench.id(), name: 'Stepper moves with key on', result: 'clicks, does not move', verdict: 'abnormal' });
+  await bench.do('do-check', {
+    id: bench.id(),
+    name: 'Stepper moves with key on',
+    result: 'clicks, does not move',
+    verdict: 'abnormal',
+  });
   await bench.do('decide', { choice: 'rebuild', reason: 'stepper stuck with salt; body still flat' });
-  for (const stage of ['complaint', 'diagnose', 'decide', 'prepare'] as const) await bench.do('pass-stage', { stage }, 0.2);
+  for (const stage of ['complaint', 'diagnose', 'decide', 'prepare'] as const)
+    await bench.do('pass-stage', { stage }, 0.2);
   const items = [
-    item('cowl', 'Cowl', 'cover'), item('silencer', 'Intake silencer', 'duct'), item('stepper-plug', 'Stepper plug', 'connector'),
-    item('link', 'Throttle link', 'cable'), item('stepper', 'Stepper valve', 'unit', { unit: 'idle-valve' }),
+    item('cowl', 'Cowl', 'cover'),
+    item('silencer', 'Intake silencer', 'duct'),
+    item('stepper-plug', 'Stepper plug', 'connector'),
+    item('link', 'Throttle link', 'cable'),
+    item('stepper', 'Stepper valve', 'unit', { unit: 'idle-valve' }),
   ];
   for (const each of items) {
     await bench.do('add-item', { item: each }, 1);
-    await bench.do('remove-item', { itemId: each.id, pocket: each.kind === 'unit' ? 'bench' : 'crate', label: '', countedOut: null }, 3);
+    await bench.do(
+      'remove-item',
+      { itemId: each.id, pocket: each.kind === 'unit' ? 'bench' : 'crate', label: '', countedOut: null },
+      3,
+    );
   }
   await bench.do('pass-stage', { stage: 'strip' }, 0.2);
-  await bench.do('record-finding', { id: bench.id(), unit: 'idle-valve', point: 'valve-free', when: 'before', grade: null, text: 'stuck, white crust' });
+  await bench.do('record-finding', {
+    id: bench.id(),
+    unit: 'idle-valve',
+    point: 'valve-free',
+    when: 'before',
+    grade: null,
+    text: 'stuck, white crust',
+  });
   for (const stage of ['inspect', 'clean'] as const) await bench.do('pass-stage', { stage }, 0.2);
-  await bench.do('start-timer', { id: bench.id(), label: 'Two screws under penetrating oil', minutes: 7 * 60, kind: 'soak' });
+  await bench.do('start-timer', {
+    id: bench.id(),
+    label: 'Two screws under penetrating oil',
+    minutes: 7 * 60,
+    kind: 'soak',
+  });
 }

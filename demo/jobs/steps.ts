@@ -5,7 +5,8 @@ import { boreDrawing } from '../drawing.ts';
 
 /** Ticks everything the procedure needs. */
 export async function prepareAll(bench: Bench): Promise<void> {
-  for (const { id } of bench.job.procedure?.needs ?? []) await bench.do('tick-need', { needId: id, state: 'ready', expected: null }, 1);
+  for (const { id } of bench.job.procedure?.needs ?? [])
+    await bench.do('tick-need', { needId: id, state: 'ready', expected: null }, 1);
   await bench.do('acknowledge-caution', { caution: 'battery' }, 1);
   await bench.do('pass-stage', { stage: 'prepare' }, 1);
 }
@@ -26,7 +27,13 @@ export async function stripAll(bench: Bench): Promise<void> {
 }
 
 /** Tightens a group over all its passes, crosswise. @param stopAfter leaves off after so many entries */
-export async function tightenAll(bench: Bench, itemId: string, reached: string, wrenchId: string, stopAfter = Number.POSITIVE_INFINITY): Promise<void> {
+export async function tightenAll(
+  bench: Bench,
+  itemId: string,
+  reached: string,
+  wrenchId: string,
+  stopAfter = Number.POSITIVE_INFINITY,
+): Promise<void> {
   const group = bench.job.items.find(({ id }) => id === itemId)?.fasteners;
   if (!group) return;
   let made = 0;
@@ -35,15 +42,23 @@ export async function tightenAll(bench: Bench, itemId: string, reached: string, 
       if (made >= stopAfter) return;
       made += 1;
       const final = index === group.fractions.length - 1;
-      await bench.do('tighten-bolt', { itemId, boltId, pass: index + 1, method: 'wrench', torqueText: final ? reached : '4 Nm', wrenchId }, 1);
+      await bench.do(
+        'tighten-bolt',
+        { itemId, boltId, pass: index + 1, method: 'wrench', torqueText: final ? reached : '4 Nm', wrenchId },
+        1,
+      );
     }
   }
 }
 
 /** What each torqued group of the demo reaches, and with which wrench. */
 const REACHED: Readonly<Record<string, readonly [string, string]>> = {
-  flange: ['75 in·lb', 'small-click'], loom: ['71 in·lb', 'small-click'], support: ['20 Nm', 'middle-click'],
-  'valve-screws': ['35 in·lb', 'small-click'], 'tps-screws': ['1.8 Nm', 'driver'], bolts: ['7 Nm', 'small-click'],
+  flange: ['75 in·lb', 'small-click'],
+  loom: ['71 in·lb', 'small-click'],
+  support: ['20 Nm', 'middle-click'],
+  'valve-screws': ['35 in·lb', 'small-click'],
+  'tps-screws': ['1.8 Nm', 'driver'],
+  bolts: ['7 Nm', 'small-click'],
 };
 
 /** Puts things back in the plan's order, until an item (not included) or to the end. */
@@ -65,7 +80,13 @@ export async function refitUntil(bench: Bench, stopAt: string | null): Promise<v
       continue;
     }
     const renewed = item.singleUse;
-    await bench.do('put-back-item', { itemId: item.id, renewed, fitted: renewed ? item.partNumber : '', countedBack: item.countedOut, confirmed: item.kind === 'connector' });
+    await bench.do('put-back-item', {
+      itemId: item.id,
+      renewed,
+      fitted: renewed ? item.partNumber : '',
+      countedBack: item.countedOut,
+      confirmed: item.kind === 'connector',
+    });
     if (item.fasteners?.spec && torque) await tightenAll(bench, item.id, torque[0], torque[1]);
   }
 }
@@ -80,21 +101,42 @@ function nextStep(job: Job): string | null {
 export async function runThrough(bench: Bench, recipeId: string, outcome: 'took' | 'did not take'): Promise<void> {
   const runId = bench.id();
   await bench.do('start-run', { id: runId, recipeId });
-  const send = (input: Parameters<typeof bench.do<'advance-run'>>[1]['input'], minutes: number) => bench.do('advance-run', { runId, input }, minutes);
+  const send = (input: Parameters<typeof bench.do<'advance-run'>>[1]['input'], minutes: number) =>
+    bench.do('advance-run', { runId, input }, minutes);
   await send({ kind: 'reading', name: 'ect', value: 84 }, 1);
   await send({ kind: 'flag', name: 'loads-off', on: true }, 0.2);
   await send({ kind: 'flag', name: 'heater-hot', on: true }, 0.2);
   await send({ kind: 'reading', name: 'speed', value: 50 }, 0.2);
-  for (let left = 20; left > 0 && bench.job.runs.at(-1)?.run.status === 'running'; left -= 1) await send({ kind: 'confirm' }, 6);
+  for (let left = 20; left > 0 && bench.job.runs.at(-1)?.run.status === 'running'; left -= 1)
+    await send({ kind: 'confirm' }, 6);
   await bench.do('close-run', { runId, outcome, why: outcome === 'took' ? '' : 'idle stayed high' }, 1);
 }
 
 /** Inspect and clean, the same for every unit of the demo. */
-export async function inspectAndClean(bench: Bench, unit: 'throttle-body' | 'idle-valve', grade: number): Promise<void> {
+export async function inspectAndClean(
+  bench: Bench,
+  unit: 'throttle-body' | 'idle-valve',
+  grade: number,
+): Promise<void> {
   const point = unit === 'throttle-body' ? 'deposit-edge' : 'valve-deposit';
-  await bench.do('record-finding', { id: bench.id(), unit, point, when: 'before', grade, text: 'dark ring where the plate closes' });
+  await bench.do('record-finding', {
+    id: bench.id(),
+    unit,
+    point,
+    when: 'before',
+    grade,
+    text: 'dark ring where the plate closes',
+  });
   await bench.picture(boreDrawing(grade / 4, unit), unit, 'before', 'as it came off');
-  for (const kind of ['protect', 'wet', 'soak', 'brush', 'wipe', 'dry'] as const) await bench.do('do-pass', { id: bench.id(), unit, kind }, 4);
-  await bench.do('record-finding', { id: bench.id(), unit, point, when: 'after', grade: 0, text: 'even line of light' });
+  for (const kind of ['protect', 'wet', 'soak', 'brush', 'wipe', 'dry'] as const)
+    await bench.do('do-pass', { id: bench.id(), unit, kind }, 4);
+  await bench.do('record-finding', {
+    id: bench.id(),
+    unit,
+    point,
+    when: 'after',
+    grade: 0,
+    text: 'even line of light',
+  });
   await bench.picture(boreDrawing(0.02, unit), unit, 'after', 'cleaned and dry');
 }

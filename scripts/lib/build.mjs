@@ -7,7 +7,16 @@ import { bin, fail, node, root, say } from './say.mjs';
 
 const dist = join(root, 'dist');
 const stamp = join(dist, '.built-from');
-const sources = ['core', 'contract', 'server', 'web', 'demo', 'package-lock.json', 'vite.config.ts', 'scripts/lib/build.mjs'];
+const sources = [
+  'core',
+  'contract',
+  'server',
+  'web',
+  'demo',
+  'package-lock.json',
+  'vite.config.ts',
+  'scripts/lib/build.mjs',
+];
 
 function hashOf(paths) {
   const hash = createHash('sha256');
@@ -38,8 +47,22 @@ export async function ensureBuilt() {
 
 async function buildServer() {
   const { build } = await import(pathToFileURL(bin('esbuild/lib/main.js')).href);
-  const shared = { bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', logLevel: 'warning', sourcemap: true };
-  await build({ ...shared, entryPoints: [join(root, 'server/main.ts'), join(root, 'server/maintain.ts')], outdir: join(dist, 'server'), splitting: true, chunkNames: '[name]-[hash]' });
+  const shared = {
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    logLevel: 'warning',
+    sourcemap: true,
+  };
+  await build({
+    ...shared,
+    entryPoints: [join(root, 'server/main.ts'), join(root, 'server/maintain.ts')],
+    outdir: join(dist, 'server'),
+    splitting: true,
+    chunkNames: '[name]-[hash]',
+  });
   await build({ ...shared, entryPoints: [join(root, 'demo/seed.ts')], outdir: join(dist, 'demo') });
   cpSync(join(root, 'server/store/migrations'), join(dist, 'server/migrations'), { recursive: true });
 }

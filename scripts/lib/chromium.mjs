@@ -2,8 +2,13 @@
 import { existsSync } from 'node:fs';
 import { fail, run, say } from './say.mjs';
 
-const usual = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome', '/snap/bin/chromium',
-  '/Applications/Chromium.app/Contents/MacOS/Chromium'];
+const usual = [
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+  '/snap/bin/chromium',
+  '/Applications/Chromium.app/Contents/MacOS/Chromium',
+];
 
 const find = () => [process.env.CHROMIUM_PATH, ...usual].find((path) => path && existsSync(path));
 
@@ -20,5 +25,12 @@ export async function ensureChromium() {
   return find() ?? fail('Chromium could not be installed.', done.out.slice(-2000));
 }
 
-export const chromiumArgs = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
-  '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+export const chromiumArgs = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];

@@ -1,6 +1,16 @@
 // Makes a fresh clone runnable: npm packages, and the one native module compiled once and kept.
 import { createHash } from 'node:crypto';
-import { cpSync, existsSync, mkdirSync, openSync, closeSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  openSync,
+  closeSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { homedir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
@@ -10,7 +20,10 @@ const modules = join(root, 'node_modules');
 const stampFile = join(modules, '.installed-from');
 const native = join(modules, 'better-sqlite3', 'build', 'Release', 'better_sqlite3.node');
 
-const lockHash = () => createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+const lockHash = () =>
+  createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
 const isInstalled = () => existsSync(stampFile) && readFileSync(stampFile, 'utf8') === lockHash() && existsSync(native);
 
 /** Installs what is missing. Safe to call from two processes at once: the second waits for the first. */
@@ -71,7 +84,8 @@ async function ensureNative() {
   const env = { JOBS: '2', CFLAGS: '-O2', CXXFLAGS: '-O2' };
   if (existsSync(join(headers, 'include', 'node', 'node.h'))) env.npm_config_nodedir = headers;
   const built = await run('npm', ['rebuild', 'better-sqlite3', '--build-from-source', '--foreground-scripts'], { env });
-  if (!(await nativeWorks())) fail('The database driver did not compile. It needs g++, make and python3.', built.out.slice(-4000));
+  if (!(await nativeWorks()))
+    fail('The database driver did not compile. It needs g++, make and python3.', built.out.slice(-4000));
   mkdirSync(dirname(kept), { recursive: true });
   cpSync(native, kept);
 }
@@ -79,7 +93,8 @@ async function ensureNative() {
 async function ensureCompiler() {
   const found = await Promise.all(['g++', 'make', 'python3'].map((name) => run(name, ['--version'])));
   if (found.every(({ code }) => code === 0)) return;
-  if (process.getuid?.() !== 0) fail('Compiling the database driver needs g++, make and python3. Please install them and start again.');
+  if (process.getuid?.() !== 0)
+    fail('Compiling the database driver needs g++, make and python3. Please install them and start again.');
   say('Installing a compiler from the system packages …');
   await run('apt-get', ['update']);
   const done = await run('apt-get', ['install', '-y', '--no-install-recommends', 'build-essential', 'python3']);

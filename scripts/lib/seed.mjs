@@ -6,7 +6,10 @@ import { root } from './say.mjs';
 async function call(address, method, path, body, type = 'application/json') {
   const response = await fetch(`${address}${path}`, { method, headers: { 'content-type': type }, body });
   const reply = await response.json();
-  if (!response.ok) throw new Error(`${method} ${path}: ${reply.error?.message} ${reply.error?.wouldHelp ?? ''} (sent ${String(body).slice(0, 200)})`);
+  if (!response.ok)
+    throw new Error(
+      `${method} ${path}: ${reply.error?.message} ${reply.error?.wouldHelp ?? ''} (sent ${String(body).slice(0, 200)})`,
+    );
   return reply;
 }
 

@@ -8,8 +8,19 @@ import { root } from './say.mjs';
  * @returns {Promise<{ address: string, stop: () => Promise<void>, kill: () => Promise<void>, child: import('node:child_process').ChildProcess }>}
  */
 export function startServer({ data, port = 0, clock, env = {} }) {
-  const args = [join(root, 'dist/server/main.js'), '--data', data, '--port', String(port), ...(clock ? ['--clock', clock] : [])];
-  const child = spawn(process.execPath, args, { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const args = [
+    join(root, 'dist/server/main.js'),
+    '--data',
+    data,
+    '--port',
+    String(port),
+    ...(clock ? ['--clock', clock] : []),
+  ];
+  const child = spawn(process.execPath, args, {
+    cwd: root,
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   let said = '';
   const ended = new Promise((done) => child.on('close', (code) => done(code)));
   const end = (signal) => async () => {
@@ -24,6 +35,8 @@ export function startServer({ data, port = 0, clock, env = {} }) {
     };
     child.stdout.on('data', hear);
     child.stderr.on('data', hear);
-    void ended.then((code) => failed(Object.assign(new Error(said.trim() || `The server ended with ${code}.`), { exitCode: code })));
+    void ended.then((code) =>
+      failed(Object.assign(new Error(said.trim() || `The server ended with ${code}.`), { exitCode: code })),
+    );
   });
 }

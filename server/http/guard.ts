@@ -26,9 +26,20 @@ export const strictHeaders = helmet({
   contentSecurityPolicy: {
     useDefaults: false,
     directives: {
-      'default-src': ["'self'"], 'script-src': ["'self'"], 'style-src': ["'self'"], 'style-src-attr': ["'none'"], 'script-src-attr': ["'none'"],
-      'font-src': ["'self'"], 'connect-src': ["'self'"], 'worker-src': ["'self'"], 'manifest-src': ["'self'"], 'img-src': ["'self'", 'data:', 'blob:'],
-      'base-uri': ["'self'"], 'form-action': ["'self'"], 'frame-ancestors': ["'none'"], 'object-src': ["'none'"],
+      'default-src': ["'self'"],
+      'script-src': ["'self'"],
+      'style-src': ["'self'"],
+      'style-src-attr': ["'none'"],
+      'script-src-attr': ["'none'"],
+      'font-src': ["'self'"],
+      'connect-src': ["'self'"],
+      'worker-src': ["'self'"],
+      'manifest-src': ["'self'"],
+      'img-src': ["'self'", 'data:', 'blob:'],
+      'base-uri': ["'self'"],
+      'form-action': ["'self'"],
+      'frame-ancestors': ["'none'"],
+      'object-src': ["'none'"],
     },
   },
   // Plain http on loopback: there is nothing to upgrade to.

@@ -13,9 +13,14 @@ export function jobRoutes({ jobs, lists, now, people }: Services): Router {
   const router = Router();
 
   const checkSender = (sent: Command): void => {
-    if (!people().has(sent.by)) throw new HttpError('bad-value', 'That person is not in the list.', { fields: { by: 'Pick who is at the bench.' } });
+    if (!people().has(sent.by))
+      throw new HttpError('bad-value', 'That person is not in the list.', {
+        fields: { by: 'Pick who is at the bench.' },
+      });
     if (Date.parse(sent.at) > Date.parse(now()) + CLOCK_SLACK_MS) {
-      throw new HttpError('bad-value', 'The time lies ahead of this server’s clock. Check the clock of the device.', { fields: { at: `Expected at most ${now()}, got ${sent.at}.` } });
+      throw new HttpError('bad-value', 'The time lies ahead of this server’s clock. Check the clock of the device.', {
+        fields: { at: `Expected at most ${now()}, got ${sent.at}.` },
+      });
     }
   };
 

@@ -8,8 +8,11 @@ import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
 
 const shop = z.strictObject({
-  people: z.array(person).max(200), settings: z.record(z.string().max(60), z.string().max(200)), wrenches: z.array(wrench).max(200),
-  stock: z.array(stockItem).max(5000), procedures: z.array(procedure).max(500),
+  people: z.array(person).max(200),
+  settings: z.record(z.string().max(60), z.string().max(200)),
+  wrenches: z.array(wrench).max(200),
+  stock: z.array(stockItem).max(5000),
+  procedures: z.array(procedure).max(500),
 });
 
 /** The workshop's lists, the Bay and health. */
@@ -39,7 +42,11 @@ export function listRoutes({ lists, jobs, now, forgetPeople }: Services): Router
   // A shop file fills the lists at once; a procedure that cannot be worked from refuses the whole file.
   router.put('/shop', (request, response) => {
     const file = parse(shop, request.body);
-    const fields = Object.fromEntries(file.procedures.flatMap((each) => checkProcedure(each).map((problem) => [`procedures.${each.id}`, problem] as const)));
+    const fields = Object.fromEntries(
+      file.procedures.flatMap((each) =>
+        checkProcedure(each).map((problem) => [`procedures.${each.id}`, problem] as const),
+      ),
+    );
     const [first] = Object.values(fields);
     if (first !== undefined) throw new HttpError('bad-value', first, { fields });
     lists.putShop(file, now());

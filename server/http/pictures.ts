@@ -11,19 +11,28 @@ const query = z.strictObject({ original: z.enum(['1']).optional() });
 export function pictureRoutes({ pictures, now }: Services): Router {
   const router = Router();
 
-  router.post('/', express.raw({ type: ['image/*', 'application/octet-stream'], limit: '15mb' }), async (request, response) => {
-    if (!Buffer.isBuffer(request.body)) throw new HttpError('wrong-type', 'Expected a picture: JPEG, PNG or WebP.');
-    const stored = await pictures.put(request.body, now());
-    if (stored === null) throw new HttpError('bad-picture', 'That is not a picture that can be read: expected JPEG, PNG or WebP.');
-    response.status(201).json(stored);
-  });
+  router.post(
+    '/',
+    express.raw({ type: ['image/*', 'application/octet-stream'], limit: '15mb' }),
+    async (request, response) => {
+      if (!Buffer.isBuffer(request.body)) throw new HttpError('wrong-type', 'Expected a picture: JPEG, PNG or WebP.');
+      const stored = await pictures.put(request.body, now());
+      if (stored === null)
+        throw new HttpError('bad-picture', 'That is not a picture that can be read: expected JPEG, PNG or WebP.');
+      response.status(201).json(stored);
+    },
+  );
 
   router.get('/:hash', (request, response, next) => {
     const file = pictures.file(parse(hash, request.params.hash), parse(query, request.query).original === '1');
     if (file === null) throw new HttpError('no-such-picture', 'There is no such picture.');
-    response.sendFile(file.path, { headers: { 'content-type': file.mime, 'cache-control': 'private, max-age=31536000, immutable' } }, (error) => {
-      if (error) next(error);
-    });
+    response.sendFile(
+      file.path,
+      { headers: { 'content-type': file.mime, 'cache-control': 'private, max-age=31536000, immutable' } },
+      (error) => {
+        if (error) next(error);
+      },
+    );
   });
 
   return router;

@@ -28,7 +28,10 @@ export function transferRoutes(services: Services): Router {
 
   router.post('/job-files', express.json({ limit: '200mb' }), async (request, response) => {
     const { by } = parse(query, request.query);
-    if (!people().has(by)) throw new HttpError('bad-value', 'That person is not in the list.', { fields: { by: 'Pick who is at the bench.' } });
+    if (!people().has(by))
+      throw new HttpError('bad-value', 'That person is not in the list.', {
+        fields: { by: 'Pick who is at the bench.' },
+      });
     const outcome = await importJob(parse(transfer, request.body), jobs, vehicles, pictures, now(), by);
     if (!outcome.ok) throw new HttpError(outcome.code, outcome.message);
     response.status(201).json(outcome);

@@ -26,7 +26,10 @@ export function vehicleRoutes({ vehicles, lists, people, now }: Services): Route
   router.put('/:id', (request, response) => {
     const vehicleId = parse(id, request.params.id);
     const { by, vehicle } = parse(body, request.body);
-    if (!people().has(by)) throw new HttpError('bad-value', 'That person is not in the list.', { fields: { by: 'Pick who is at the bench.' } });
+    if (!people().has(by))
+      throw new HttpError('bad-value', 'That person is not in the list.', {
+        fields: { by: 'Pick who is at the bench.' },
+      });
     const other = vehicles.withPlate(vehicle.plate, vehicleId);
     if (other !== null) {
       const message = `${other.plate} is on the list already: ${other.make} ${other.model}.`;

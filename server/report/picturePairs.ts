@@ -18,7 +18,19 @@ export async function pairsForPrint(job: Job, pictures: Pictures): Promise<Pictu
   const last = async (subject: string, when: 'before' | 'after'): Promise<Buffer | null> => {
     const found = job.pictures.filter((picture) => picture.subject === subject && picture.when === when).at(-1);
     const file = found === undefined ? null : pictures.file(found.hash, true);
-    return file === null ? null : sharp(file.path).rotate().resize(PRINT_WIDTH, PRINT_WIDTH * 0.75, { fit: 'cover' }).jpeg({ quality: 80 }).toBuffer();
+    return file === null
+      ? null
+      : sharp(file.path)
+          .rotate()
+          .resize(PRINT_WIDTH, PRINT_WIDTH * 0.75, { fit: 'cover' })
+          .jpeg({ quality: 80 })
+          .toBuffer();
   };
-  return Promise.all(subjects.map(async (subject) => ({ subject, before: await last(subject, 'before'), after: await last(subject, 'after') })));
+  return Promise.all(
+    subjects.map(async (subject) => ({
+      subject,
+      before: await last(subject, 'before'),
+      after: await last(subject, 'after'),
+    })),
+  );
 }

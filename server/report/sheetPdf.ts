@@ -6,7 +6,10 @@ import type { PicturePair } from './picturePairs.ts';
 import { type SheetRow, type SheetSection, sheetOf, speaker } from '../../core/sheet/index.ts';
 
 const require = createRequire(import.meta.url);
-const font = (weight: 400 | 700): string => require.resolve(`@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`);
+const font = (weight: 400 | 700): string =>
+  require.resolve(
+    `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`,
+  );
 
 // A4 in points, with room to hold the sheet and to punch it.
 const LEFT = 54;
@@ -20,10 +23,18 @@ const BOTTLE = '#1F4B43';
 type Doc = InstanceType<typeof PDFDocument>;
 
 /** The record of a job as an A4 PDF with searchable text. */
-export function printSheet(job: Job, people: ReadonlyMap<string, string>, settings: Settings, timeZone: string, pairs: readonly PicturePair[]): Promise<Buffer> {
+export function printSheet(
+  job: Job,
+  people: ReadonlyMap<string, string>,
+  settings: Settings,
+  timeZone: string,
+  pairs: readonly PicturePair[],
+): Promise<Buffer> {
   const sheet = sheetOf(job, speaker(people, settings.currency, timeZone));
   const doc = new PDFDocument({
-    size: 'A4', margins: { top: 48, bottom: 56, left: LEFT, right: 42 }, bufferPages: true,
+    size: 'A4',
+    margins: { top: 48, bottom: 56, left: LEFT, right: 42 },
+    bufferPages: true,
     info: { Title: `Job ${job.number}, ${sheet.plate}`, Author: settings.shopName, CreationDate: new Date(job.lastAt) },
   });
   doc.registerFont('text', font(400)).registerFont('strong', font(700));
@@ -54,7 +65,12 @@ function printSection(doc: Doc, { title, rows: lines, empty }: SheetSection): vo
   // A title never stands alone at the foot of a page.
   if (doc.y > doc.page.height - 130) doc.addPage();
   doc.moveDown(0.8);
-  doc.moveTo(LEFT, doc.y).lineTo(LEFT + WIDTH, doc.y).lineWidth(0.7).strokeColor(LINE).stroke();
+  doc
+    .moveTo(LEFT, doc.y)
+    .lineTo(LEFT + WIDTH, doc.y)
+    .lineWidth(0.7)
+    .strokeColor(LINE)
+    .stroke();
   doc.moveDown(0.4).font('strong').fontSize(11.5).fillColor(BOTTLE).text(title, LEFT, doc.y, { width: WIDTH });
   doc.moveDown(0.25);
   if (lines.length === 0) doc.font('text').fontSize(9.5).fillColor(SOFT).text(empty, LEFT, doc.y, { width: WIDTH });
@@ -69,7 +85,12 @@ function printPictures(doc: Doc, pairs: readonly PicturePair[]): void {
   const height = width * 0.75;
   for (const { subject, before, after } of pairs) {
     if (doc.y + height + 44 > doc.page.height - doc.page.margins.bottom) doc.addPage();
-    doc.moveDown(0.8).font('strong').fontSize(9.5).fillColor(BOTTLE).text(`${SUBJECTS[subject] ?? subject}, before and after`, LEFT, doc.y, { width: WIDTH });
+    doc
+      .moveDown(0.8)
+      .font('strong')
+      .fontSize(9.5)
+      .fillColor(BOTTLE)
+      .text(`${SUBJECTS[subject] ?? subject}, before and after`, LEFT, doc.y, { width: WIDTH });
     const top = doc.y + 4;
     for (const [index, picture] of [before, after].entries()) {
       const x = LEFT + index * (width + 14);
@@ -86,12 +107,17 @@ function rows(doc: Doc, lines: readonly SheetRow[]): void {
     const valueWidth = WIDTH - LABEL_WIDTH - 10;
     const text = note === '' ? value : `${value}\n${note}`;
     doc.font('text').fontSize(9.5);
-    const height = Math.max(doc.heightOfString(label, { width: LABEL_WIDTH }), doc.heightOfString(text, { width: valueWidth })) + 3;
+    const height =
+      Math.max(doc.heightOfString(label, { width: LABEL_WIDTH }), doc.heightOfString(text, { width: valueWidth })) + 3;
     if (doc.y + height > doc.page.height - doc.page.margins.bottom) doc.addPage();
     const top = doc.y;
     doc.fillColor(SOFT).text(label, LEFT, top, { width: LABEL_WIDTH });
     doc.fillColor(INK).text(value, LEFT + LABEL_WIDTH + 10, top, { width: valueWidth });
-    if (note !== '') doc.fillColor(SOFT).fontSize(8.5).text(note, LEFT + LABEL_WIDTH + 10, doc.y, { width: valueWidth });
+    if (note !== '')
+      doc
+        .fillColor(SOFT)
+        .fontSize(8.5)
+        .text(note, LEFT + LABEL_WIDTH + 10, doc.y, { width: valueWidth });
     doc.y = Math.max(top + height, doc.y + 2);
     doc.x = LEFT;
   }
@@ -103,6 +129,13 @@ function numberPages(doc: Doc, words: string): void {
     doc.switchToPage(page);
     // Writing below the margin would otherwise open a new page.
     doc.page.margins.bottom = 0;
-    doc.font('text').fontSize(8).fillColor(SOFT).text(`${words} · page ${page - start + 1} of ${count}`, LEFT, doc.page.height - 36, { width: WIDTH, lineBreak: false });
+    doc
+      .font('text')
+      .fontSize(8)
+      .fillColor(SOFT)
+      .text(`${words} · page ${page - start + 1} of ${count}`, LEFT, doc.page.height - 36, {
+        width: WIDTH,
+        lineBreak: false,
+      });
   }
 }

@@ -8,7 +8,9 @@ export function bayAt(now: string, jobs: Jobs, lists: Lists): BayReply {
   const lines = lists.jobs({ status: 'open', limit: 100 }).flatMap((summary): BayLine[] => {
     const job = jobs.job(summary.id);
     if (job === null) return [];
-    return [{ job: summary, stretches: [...handsOn(jobs.log.since(summary.id, 0).map(({ at }) => at)), ...waits(job, now)] }];
+    return [
+      { job: summary, stretches: [...handsOn(jobs.log.since(summary.id, 0).map(({ at }) => at)), ...waits(job, now)] },
+    ];
   });
   return { now, lines: lines.sort((a, b) => a.job.number - b.job.number) };
 }
@@ -25,9 +27,16 @@ function handsOn(times: readonly string[]): BayStretch[] {
 }
 
 function waits(job: Job, now: string): BayStretch[] {
-  const timers = job.timers.map((timer): BayStretch => ({ kind: 'wait', from: timer.at, to: timer.ended?.at ?? timerEnd(timer), words: timer.label }));
+  const timers = job.timers.map((timer): BayStretch => ({
+    kind: 'wait',
+    from: timer.at,
+    to: timer.ended?.at ?? timerEnd(timer),
+    words: timer.label,
+  }));
   const parts = job.needs.flatMap(({ state, expected }): BayStretch[] =>
-    state === 'ordered' && expected !== null ? [{ kind: 'part', from: job.lastAt, to: `${expected}T08:00:00.000Z`, words: `part expected ${expected}` }] : [],
+    state === 'ordered' && expected !== null
+      ? [{ kind: 'part', from: job.lastAt, to: `${expected}T08:00:00.000Z`, words: `part expected ${expected}` }]
+      : [],
   );
   return [...timers, ...parts.filter(({ to }) => to > now)];
 }

@@ -9,7 +9,10 @@ export function canonical(value: unknown): string {
   if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`;
   if (value !== null && typeof value === 'object') {
     const entries = Object.entries(value as Record<string, unknown>).filter(([, inner]) => inner !== undefined);
-    return `{${entries.sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, inner]) => `${JSON.stringify(key)}:${canonical(inner)}`).join(',')}}`;
+    return `{${entries
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([key, inner]) => `${JSON.stringify(key)}:${canonical(inner)}`)
+      .join(',')}}`;
   }
   return JSON.stringify(value);
 }
@@ -17,7 +20,9 @@ export function canonical(value: unknown): string {
 /** The hash of an event in its chain: SHA-256 over the hash before, the job's id and the event's canonical JSON. */
 export function chainHash(previous: string, jobId: string, recorded: RecordedEvent): string {
   const { seq, commandId, at, by, type, v, data } = recorded;
-  return createHash('sha256').update(`${previous}\n${jobId}\n${canonical({ seq, commandId, at, by, type, v, data })}`).digest('hex');
+  return createHash('sha256')
+    .update(`${previous}\n${jobId}\n${canonical({ seq, commandId, at, by, type, v, data })}`)
+    .digest('hex');
 }
 
 /** Where a chain breaks: the first event whose hash does not follow, or null when it is whole. */

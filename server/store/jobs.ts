@@ -8,9 +8,13 @@ import { Projector } from './project.ts';
 import type { Vehicles } from './vehicles.ts';
 
 /** How a command ended. */
-export type Outcome = { readonly kind: 'done'; readonly reply: CommandReply } | { readonly kind: 'refused'; readonly refusal: Refusal };
+export type Outcome =
+  { readonly kind: 'done'; readonly reply: CommandReply } | { readonly kind: 'refused'; readonly refusal: Refusal };
 
-const refused = (code: string, message: string, wouldHelp = ''): Outcome => ({ kind: 'refused', refusal: { ok: false, code, message, wouldHelp, field: null } });
+const refused = (code: string, message: string, wouldHelp = ''): Outcome => ({
+  kind: 'refused',
+  refusal: { ok: false, code, message, wouldHelp, field: null },
+});
 
 /** How many folded jobs are kept in memory. A workshop has a handful open at a time. */
 const KEPT = 64;
@@ -69,16 +73,27 @@ export class Jobs {
     if (before !== undefined) return this.#repeat(jobId, command, before.job_id);
     const current = this.job(jobId);
     if (command.seen > (current?.version ?? 0)) {
-      return refused('seen-the-future', `You have seen version ${command.seen} of this job, but the store holds ${current?.version ?? 0}.`, 'Load the job again; the store may have been restored from a backup.');
+      return refused(
+        'seen-the-future',
+        `You have seen version ${command.seen} of this job, but the store holds ${current?.version ?? 0}.`,
+        'Load the job again; the store may have been restored from a backup.',
+      );
     }
     const decision = decide(current, command, this.#context(command));
     if (!decision.ok) return { kind: 'refused', refusal: decision };
     let after = current;
-    this.#db.transaction(() => {
-      const events = this.log.append(jobId, decision.events, { commandId: command.id, at: command.at, by: command.by }, receivedAt);
-      for (const recorded of events) after = evolve(after, recorded, jobId);
-      if (after !== null) this.#projector.write(current, after);
-    }).immediate();
+    this.#db
+      .transaction(() => {
+        const events = this.log.append(
+          jobId,
+          decision.events,
+          { commandId: command.id, at: command.at, by: command.by },
+          receivedAt,
+        );
+        for (const recorded of events) after = evolve(after, recorded, jobId);
+        if (after !== null) this.#projector.write(current, after);
+      })
+      .immediate();
     if (after !== null) this.#keep(after);
     return this.#done(jobId, command, false);
   }
@@ -103,23 +118,32 @@ export class Jobs {
   }
 
   #nextNumber(): number {
-    const row = this.#db.prepare<[], { highest: number | null }>('SELECT MAX(number) AS highest FROM job_summary').get();
+    const row = this.#db
+      .prepare<[], { highest: number | null }>('SELECT MAX(number) AS highest FROM job_summary')
+      .get();
     return (row?.highest ?? Number(this.#lists.setting('first-job-number') ?? '1') - 1) + 1;
   }
 
   /** Adopts an imported log, whose chain was verified. @returns false when there is such a job already */
-  adopt(job: Job, events: Parameters<EventLog['adoptEvent']>[1][], hashes: readonly string[], receivedAt: string): boolean {
+  adopt(
+    job: Job,
+    events: Parameters<EventLog['adoptEvent']>[1][],
+    hashes: readonly string[],
+    receivedAt: string,
+  ): boolean {
     if (this.job(job.id) !== null) return false;
-    this.#db.transaction(() => {
-      let from = 0;
-      for (const [index, { commandId }] of events.entries()) {
-        if (events[index + 1]?.commandId === commandId) continue;
-        this.log.adoptCommand(commandId, job.id, from + 1, index + 1, receivedAt);
-        from = index + 1;
-      }
-      for (const [index, recorded] of events.entries()) this.log.adoptEvent(job.id, recorded, hashes[index] ?? '');
-      this.#projector.write(null, job);
-    }).immediate();
+    this.#db
+      .transaction(() => {
+        let from = 0;
+        for (const [index, { commandId }] of events.entries()) {
+          if (events[index + 1]?.commandId === commandId) continue;
+          this.log.adoptCommand(commandId, job.id, from + 1, index + 1, receivedAt);
+          from = index + 1;
+        }
+        for (const [index, recorded] of events.entries()) this.log.adoptEvent(job.id, recorded, hashes[index] ?? '');
+        this.#projector.write(null, job);
+      })
+      .immediate();
     this.#keep(job);
     return true;
   }

@@ -38,10 +38,16 @@ export class EventLog {
   readonly #jobs: Statement<[], { job_id: string }>;
 
   constructor(db: Database) {
-    this.#insert = db.prepare('INSERT INTO event (job_id, seq, command_id, at, person, type, v, data, hash) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)');
-    this.#insertCommand = db.prepare('INSERT INTO command (id, job_id, first_seq, last_seq, received_at) VALUES (?, ?, ?, ?, ?)');
+    this.#insert = db.prepare(
+      'INSERT INTO event (job_id, seq, command_id, at, person, type, v, data, hash) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
+    );
+    this.#insertCommand = db.prepare(
+      'INSERT INTO command (id, job_id, first_seq, last_seq, received_at) VALUES (?, ?, ?, ?, ?)',
+    );
     this.#last = db.prepare('SELECT seq, hash FROM event WHERE job_id = ? ORDER BY seq DESC LIMIT 1');
-    this.#since = db.prepare('SELECT seq, command_id, at, person, type, v, data, hash FROM event WHERE job_id = ? AND seq > ? ORDER BY seq');
+    this.#since = db.prepare(
+      'SELECT seq, command_id, at, person, type, v, data, hash FROM event WHERE job_id = ? AND seq > ? ORDER BY seq',
+    );
     this.#command = db.prepare('SELECT id, job_id, first_seq, last_seq FROM command WHERE id = ?');
     this.#jobs = db.prepare('SELECT DISTINCT job_id FROM event ORDER BY job_id');
   }
@@ -56,7 +62,17 @@ export class EventLog {
       seq += 1;
       const recorded: RecordedEvent = { ...fact, seq, ...cause };
       hash = chainHash(hash, jobId, recorded);
-      this.#insert.run(jobId, seq, cause.commandId, cause.at, cause.by, fact.type, fact.v, JSON.stringify(fact.data), hash);
+      this.#insert.run(
+        jobId,
+        seq,
+        cause.commandId,
+        cause.at,
+        cause.by,
+        fact.type,
+        fact.v,
+        JSON.stringify(fact.data),
+        hash,
+      );
       return recorded;
     });
   }

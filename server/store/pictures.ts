@@ -29,12 +29,19 @@ export class Pictures {
 
   /** Stores a picture and its screen-sized copy. @returns null when the bytes are not a JPEG, PNG or WebP picture */
   async put(bytes: Buffer, at: string): Promise<StoredPicture | null> {
-    const found = await sharp(bytes, { failOn: 'error' }).metadata().catch(() => null);
+    const found = await sharp(bytes, { failOn: 'error' })
+      .metadata()
+      .catch(() => null);
     const mime = MIME[found?.format ?? ''];
     if (found === null || mime === undefined) return null;
     const hash = createHash('sha256').update(bytes).digest('hex');
     // Decoding the whole picture proves it is one; the copy also drops the place and camera data.
-    const copy = await sharp(bytes).rotate().resize(SHOWN_SIDE, SHOWN_SIDE, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 82 }).toBuffer().catch(() => null);
+    const copy = await sharp(bytes)
+      .rotate()
+      .resize(SHOWN_SIDE, SHOWN_SIDE, { fit: 'inside', withoutEnlargement: true })
+      .webp({ quality: 82 })
+      .toBuffer()
+      .catch(() => null);
     if (copy === null) return null;
     this.#write(hash, bytes);
     this.#write(`${hash}.shown.webp`, copy);
@@ -52,7 +59,9 @@ export class Pictures {
   file(hash: string, original: boolean): { path: string; mime: string } | null {
     const row = this.#db.prepare<[string], { mime: string }>('SELECT mime FROM picture WHERE hash = ?').get(hash);
     if (row === undefined) return null;
-    return original ? { path: join(this.#folder, hash), mime: row.mime } : { path: join(this.#folder, `${hash}.shown.webp`), mime: 'image/webp' };
+    return original
+      ? { path: join(this.#folder, hash), mime: row.mime }
+      : { path: join(this.#folder, `${hash}.shown.webp`), mime: 'image/webp' };
   }
 
   /** Written aside, flushed and renamed, so that a crash never leaves half a picture under its name. */

@@ -21,7 +21,9 @@ export class Projector {
       return {
         projection,
         columns: names,
-        put: db.prepare(`INSERT OR REPLACE INTO ${projection.table} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`),
+        put: db.prepare(
+          `INSERT OR REPLACE INTO ${projection.table} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`,
+        ),
         drop: db.prepare(`DELETE FROM ${projection.table} WHERE ${where}`),
       };
     });
@@ -36,11 +38,13 @@ export class Projector {
       for (const row of projection.rows(after)) {
         const known = old.get(keyOf(row));
         old.delete(keyOf(row));
-        if (known === undefined || columns.some((name) => known[name] !== row[name])) put.run(...columns.map((name) => row[name] ?? null));
+        if (known === undefined || columns.some((name) => known[name] !== row[name]))
+          put.run(...columns.map((name) => row[name] ?? null));
       }
       for (const row of old.values()) drop.run(after.id, ...projection.key.map((name) => row[name] ?? null));
     }
   }
 }
 
-const sameParts = (a: readonly unknown[], b: readonly unknown[]): boolean => a.every((part, index) => part === b[index]);
+const sameParts = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.every((part, index) => part === b[index]);

@@ -44,7 +44,9 @@ describe('migrations', () => {
   });
   it('are strict tables, every one', () => {
     const db = openStore(join(folder, 'c.sqlite'));
-    const loose = (db.pragma('table_list') as { name: string; type: string; strict: number }[]).filter(({ name, type, strict }) => type === 'table' && strict === 0 && !name.startsWith('sqlite_'));
+    const loose = (db.pragma('table_list') as { name: string; type: string; strict: number }[]).filter(
+      ({ name, type, strict }) => type === 'table' && strict === 0 && !name.startsWith('sqlite_'),
+    );
     expect(loose).toEqual([]);
     expect(db.pragma('synchronous', { simple: true })).toBe(2);
     expect(db.pragma('journal_mode', { simple: true })).toBe('wal');
@@ -80,7 +82,10 @@ describe('the log', () => {
     const check = (): void => {
       const job = replay('j', server.services.jobs.log.since('j', 0));
       for (const { table, rows } of PROJECTIONS) {
-        const stored = server.db.prepare(`SELECT * FROM ${table} WHERE job_id = 'j'`).all() as Record<string, unknown>[];
+        const stored = server.db.prepare(`SELECT * FROM ${table} WHERE job_id = 'j'`).all() as Record<
+          string,
+          unknown
+        >[];
         const sorted = (list: readonly object[]): string[] => list.map((row) => canonical(row)).sort();
         expect(sorted(stored), table).toEqual(sorted(job === null ? [] : rows(job)));
       }
@@ -93,17 +98,33 @@ describe('the log', () => {
       ['place-object', { id: 'rag', what: 'Rag', where: 'duct' }],
       ['take-object-out', { id: 'rag' }],
       ['record-finding', { id: 'f', unit: 'throttle-body', point: 'deposit-edge', when: 'before', grade: 2, text: '' }],
-      ['record-finding', { id: 'f2', unit: 'throttle-body', point: 'deposit-edge', when: 'before', grade: 3, text: '' }],
+      [
+        'record-finding',
+        { id: 'f2', unit: 'throttle-body', point: 'deposit-edge', when: 'before', grade: 3, text: '' },
+      ],
       ['start-timer', { id: 't', label: 'Soak', minutes: 10, kind: 'soak' }],
       ['end-timer', { id: 't', outcome: 'done' }],
       ['decide-seal', { id: 's', name: 'Body gasket', decision: 'renewed', partNumber: 'G', why: '' }],
       ['use-part', { id: 'p', name: 'Gasket', partNumber: 'NP-25-1107', quantity: 1, priceMinor: 640 }],
-      ['weigh-can', { id: 'w', substance: 'throttle-cleaner', surface: 'bore', beforeText: '400 g', afterText: '380 g' }],
+      [
+        'weigh-can',
+        { id: 'w', substance: 'throttle-cleaner', surface: 'bore', beforeText: '400 g', afterText: '380 g' },
+      ],
       ['record-coolant', { id: 'k', kind: 'caught', amountText: '0.7 L', concentration: null }],
       ['take-measurement', { id: 'm', kind: 'idle-rpm', when: 'before', value: 610 }],
       ['attach-picture', { id: 'pic', hash: 'a'.repeat(64), subject: 'throttle-body', when: 'before', caption: '' }],
       ['remove-item', { itemId: 'valve-screws', pocket: '', label: '', countedOut: 3 }],
-      ['tighten-bolt', { itemId: 'valve-screws', boltId: '1', pass: 1, torqueText: '35 in-lb', method: 'wrench', wrenchId: 'small-click' }],
+      [
+        'tighten-bolt',
+        {
+          itemId: 'valve-screws',
+          boltId: '1',
+          pass: 1,
+          torqueText: '35 in-lb',
+          method: 'wrench',
+          wrenchId: 'small-click',
+        },
+      ],
     ];
     for (const [type, data] of steps) {
       await server.send('j', type, data).expect(201);
@@ -131,8 +152,24 @@ describe('the log', () => {
 describe('chain', () => {
   it('does not depend on the order of keys', () => {
     expect(canonical({ b: 1, a: [{ d: null, c: 'x' }] })).toBe('{"a":[{"c":"x","d":null}],"b":1}');
-    const recorded = { seq: 1, commandId: 'c', at: 'x', by: 'y', type: 'note-made', v: 1, data: { id: 'n', stage: 'strip', text: 't' } } as const;
-    const turned = { data: { text: 't', stage: 'strip', id: 'n' }, v: 1, type: 'note-made', by: 'y', at: 'x', commandId: 'c', seq: 1 } as const;
+    const recorded = {
+      seq: 1,
+      commandId: 'c',
+      at: 'x',
+      by: 'y',
+      type: 'note-made',
+      v: 1,
+      data: { id: 'n', stage: 'strip', text: 't' },
+    } as const;
+    const turned = {
+      data: { text: 't', stage: 'strip', id: 'n' },
+      v: 1,
+      type: 'note-made',
+      by: 'y',
+      at: 'x',
+      commandId: 'c',
+      seq: 1,
+    } as const;
     expect(chainHash('0', 'j', recorded)).toBe(chainHash('0', 'j', turned));
     expect(chainHash('0', 'k', recorded)).not.toBe(chainHash('0', 'j', recorded));
   });

@@ -36,7 +36,8 @@ export class Vehicles {
   constructor(db: Database) {
     this.#db = db;
     this.#get = db.prepare(`${SELECT} WHERE v.id = ?`);
-    this.#put = db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, units, notes, search)
+    this.#put =
+      db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, units, notes, search)
       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
       ON CONFLICT (id) DO UPDATE SET plate = excluded.plate, vin = excluded.vin, make = excluded.make, model = excluded.model, nickname = excluded.nickname,
         year = excluded.year, engine = excluded.engine, throttle = excluded.throttle, idle_valve = excluded.idle_valve, owner = excluded.owner,
@@ -51,13 +52,49 @@ export class Vehicles {
 
   /** Creates or changes a vehicle, with its audit row. */
   put(id: string, input: VehicleInput, by: string, at: string): Vehicle {
-    this.#db.transaction(() => {
-      const kind = this.#get.get(id) === undefined ? 'vehicle-created' : 'vehicle-changed';
-      const { plate, vin, make, model, nickname, year, engine, throttle, idleValve, owner, meterUnit, figures, units, notes } = input;
-      const search = [plate, plate.replaceAll(' ', ''), vin, make, model, nickname, owner, engine].join(' ').toLowerCase();
-      this.#put.run(id, plate, vin, make, model, nickname, year, engine, throttle, idleValve, owner, meterUnit, JSON.stringify(figures), JSON.stringify(units), notes, search);
-      this.#audit.run(at, by, kind, id, JSON.stringify(input));
-    }).immediate();
+    this.#db
+      .transaction(() => {
+        const kind = this.#get.get(id) === undefined ? 'vehicle-created' : 'vehicle-changed';
+        const {
+          plate,
+          vin,
+          make,
+          model,
+          nickname,
+          year,
+          engine,
+          throttle,
+          idleValve,
+          owner,
+          meterUnit,
+          figures,
+          units,
+          notes,
+        } = input;
+        const search = [plate, plate.replaceAll(' ', ''), vin, make, model, nickname, owner, engine]
+          .join(' ')
+          .toLowerCase();
+        this.#put.run(
+          id,
+          plate,
+          vin,
+          make,
+          model,
+          nickname,
+          year,
+          engine,
+          throttle,
+          idleValve,
+          owner,
+          meterUnit,
+          JSON.stringify(figures),
+          JSON.stringify(units),
+          notes,
+          search,
+        );
+        this.#audit.run(at, by, kind, id, JSON.stringify(input));
+      })
+      .immediate();
     return this.get(id) ?? fail(id);
   }
 
@@ -68,7 +105,9 @@ export class Vehicles {
   search(text: string, after: string | undefined, limit: number): Page<Vehicle> {
     const words = text.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
     const [plate = '', id = ''] = after === undefined ? [] : after.split('\u001f');
-    const where = words.map(() => 'instr(v.search, ?) > 0').concat(after === undefined ? [] : ['(v.plate, v.id) > (?, ?)']);
+    const where = words
+      .map(() => 'instr(v.search, ?) > 0')
+      .concat(after === undefined ? [] : ['(v.plate, v.id) > (?, ?)']);
     // The index holds all that is searched, in the order wanted: rows themselves are read only for the page.
     const found = `SELECT v.id FROM vehicle v INDEXED BY vehicle_search ${where.length > 0 ? `WHERE ${where.join(' AND ')}` : ''} ORDER BY v.plate, v.id LIMIT ?`;
     const rows = this.#db
@@ -76,12 +115,19 @@ export class Vehicles {
       .all(...words, ...(after === undefined ? [] : [plate, id]), limit + 1);
     const page = rows.slice(0, limit);
     const last = page.at(-1);
-    return { rows: page.map(toVehicle), next: rows.length > limit && last !== undefined ? `${last.plate}\u001f${last.id}` : null };
+    return {
+      rows: page.map(toVehicle),
+      next: rows.length > limit && last !== undefined ? `${last.plate}\u001f${last.id}` : null,
+    };
   }
 
   /** Another vehicle with the same plate, or null. */
   withPlate(plate: string, otherThan: string): Vehicle | null {
-    const row = this.#db.prepare<[string, string], VehicleRow>(`${SELECT} WHERE upper(replace(v.plate, ' ', '')) = upper(replace(?, ' ', '')) AND v.id <> ?`).get(plate, otherThan);
+    const row = this.#db
+      .prepare<[string, string], VehicleRow>(
+        `${SELECT} WHERE upper(replace(v.plate, ' ', '')) = upper(replace(?, ' ', '')) AND v.id <> ?`,
+      )
+      .get(plate, otherThan);
     return row === undefined ? null : toVehicle(row);
   }
 }
@@ -94,9 +140,21 @@ const fail = (id: string): never => {
 function toVehicle(row: VehicleRow): Vehicle {
   const { idle_valve, meter_unit, figures, units, last_value, last_unit, throttle } = row;
   return {
-    id: row.id, plate: row.plate, vin: row.vin, make: row.make, model: row.model, nickname: row.nickname, year: row.year, engine: row.engine,
-    throttle: throttle as Vehicle['throttle'], idleValve: idle_valve as Vehicle['idleValve'], owner: row.owner, meterUnit: meter_unit as MeterUnit,
+    id: row.id,
+    plate: row.plate,
+    vin: row.vin,
+    make: row.make,
+    model: row.model,
+    nickname: row.nickname,
+    year: row.year,
+    engine: row.engine,
+    throttle: throttle as Vehicle['throttle'],
+    idleValve: idle_valve as Vehicle['idleValve'],
+    owner: row.owner,
+    meterUnit: meter_unit as MeterUnit,
     lastReading: last_value === null ? null : { value: last_value, unit: last_unit as MeterUnit },
-    figures: JSON.parse(figures) as Vehicle['figures'], units: JSON.parse(units) as Vehicle['units'], notes: row.notes,
+    figures: JSON.parse(figures) as Vehicle['figures'],
+    units: JSON.parse(units) as Vehicle['units'],
+    notes: row.notes,
   };
 }

@@ -37,13 +37,21 @@ export async function harness({ empty = false, now = NOW }: { empty?: boolean; n
   const http = supertest(app);
   if (!empty) {
     await http.put('/api/shop').send(shop).expect(200);
-    for (const [id, vehicle] of Object.entries(vehicles)) await http.put(`/api/vehicles/${id}`).send({ by: 'isla', vehicle }).expect(201);
+    for (const [id, vehicle] of Object.entries(vehicles))
+      await http.put(`/api/vehicles/${id}`).send({ by: 'isla', vehicle }).expect(201);
   }
   return {
-    db, app, services, folder, file, http,
+    db,
+    app,
+    services,
+    folder,
+    file,
+    http,
     send: (jobId, type, data, more = {}) => {
       count += 1;
-      return http.post(`/api/jobs/${jobId}/commands`).send({ id: `cmd-${count}`, at: now, by: 'tomas', seen: 0, type, data, ...more });
+      return http
+        .post(`/api/jobs/${jobId}/commands`)
+        .send({ id: `cmd-${count}`, at: now, by: 'tomas', seen: 0, type, data, ...more });
     },
     close: () => {
       db.close();
@@ -54,7 +62,13 @@ export async function harness({ empty = false, now = NOW }: { empty?: boolean; n
 
 /** Opens a job on the library bus. */
 export const openJob = (server: Harness, jobId: string, more: object = {}): supertest.Test =>
-  server.send(jobId, 'open-job', { vehicleId: 'bus', reading: { value: 148_220, unit: 'km' }, readingReason: '', complaint: 'Hunts.', ...more });
+  server.send(jobId, 'open-job', {
+    vehicleId: 'bus',
+    reading: { value: 148_220, unit: 'km' },
+    readingReason: '',
+    complaint: 'Hunts.',
+    ...more,
+  });
 
 /** The id of any procedure of the demo. */
 export const PROCEDURE: Procedure['id'] = shop.procedures[0]!.id;

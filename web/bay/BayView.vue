@@ -20,7 +20,13 @@ onMounted(() => {
 onBeforeUnmount(() => clearInterval(timer));
 
 const day = computed(() => dayAround(Date.parse(now.value)));
-const hours = computed(() => hoursOf(day.value).map((time) => ({ time, left: placeOf(time, day.value) * 100, text: `${new Date(time).getHours()}:00` })));
+const hours = computed(() =>
+  hoursOf(day.value).map((time) => ({
+    time,
+    left: placeOf(time, day.value) * 100,
+    text: `${new Date(time).getHours()}:00`,
+  })),
+);
 const nowAt = computed(() => placeOf(Date.parse(now.value), day.value) * 100);
 const clock = computed(() => shop.say.time(now.value).split(', ').at(-1) ?? '');
 const weekday = computed(() => shop.say.time(now.value).split(' ')[0]?.replace(',', '') ?? '');
@@ -42,11 +48,19 @@ function waiting(id: string): string {
 }
 const waits = computed(() =>
   jobs.value
-    .flatMap((job) => runningTimers(job).map((each) => ({ job, label: each.label, left: (Date.parse(timerEnd(each)) - Date.parse(now.value)) / 1000 })))
+    .flatMap((job) =>
+      runningTimers(job).map((each) => ({
+        job,
+        label: each.label,
+        left: (Date.parse(timerEnd(each)) - Date.parse(now.value)) / 1000,
+      })),
+    )
     .sort((a, b) => a.left - b.left),
 );
 const present = computed(() => waits.value.find(({ left }) => left > 0) ?? null);
-const tasks = computed(() => jobs.value.map((job) => nextTask(job, now.value)).filter((task): task is Task => task !== null));
+const tasks = computed(() =>
+  jobs.value.map((job) => nextTask(job, now.value)).filter((task): task is Task => task !== null),
+);
 /** Without a running wait the next free hour is filled. */
 const minutes = computed(() => Math.floor((present.value?.left ?? 3600) / 60));
 const fit = computed(() => fitInto(minutes.value, tasks.value));
@@ -55,7 +69,15 @@ const notToStrip = computed(() =>
   jobs.value.flatMap((job) => {
     const ordered = job.needs.find(({ state }) => state === 'ordered');
     const need = job.procedure?.needs.find(({ id }) => id === ordered?.needId);
-    return ordered && need && jobTally(job).itemsOff.length === 0 ? [{ id: job.id, plate: job.vehicle.plate, words: `its ${need.name.toLowerCase()} is expected ${dayWords(ordered.expected)}` }] : [];
+    return ordered && need && jobTally(job).itemsOff.length === 0
+      ? [
+          {
+            id: job.id,
+            plate: job.vehicle.plate,
+            words: `its ${need.name.toLowerCase()} is expected ${dayWords(ordered.expected)}`,
+          },
+        ]
+      : [];
   }),
 );
 function dayWords(iso: string | null): string {
@@ -71,16 +93,39 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
   <div class="flex h-full flex-col">
     <div class="grid min-h-0 flex-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_312px]">
       <section class="min-w-0 px-4 pb-4 pt-6 md:px-7" aria-labelledby="bay-day">
-        <h1 id="bay-day" class="text-[1.75rem]">{{ weekday }} <span class="text-base font-normal text-soft">{{ inWords(lines.length) }} {{ lines.length === 1 ? 'vehicle' : 'vehicles' }} in</span></h1>
-        <p v-if="store.failed" class="mt-2 font-semibold text-alarm" role="alert">{{ store.failed }} <button type="button" class="link" @click="store.load()">Try again</button></p>
+        <h1 id="bay-day" class="text-[1.75rem]">
+          {{ weekday }}
+          <span class="text-base font-normal text-soft"
+            >{{ inWords(lines.length) }} {{ lines.length === 1 ? 'vehicle' : 'vehicles' }} in</span
+          >
+        </h1>
+        <p v-if="store.failed" class="mt-2 font-semibold text-alarm" role="alert">
+          {{ store.failed }} <button type="button" class="link" @click="store.load()">Try again</button>
+        </p>
         <div v-if="store.bay && lines.length === 0" class="mt-6 max-w-prose">
           <p>No vehicle is in. Find one, or write down a new one, and open a job on it.</p>
           <RouterLink class="primary mt-4 inline-flex!" to="/vehicles">To the vehicles</RouterLink>
         </div>
         <div v-else class="relative mt-8">
           <div class="pointer-events-none absolute inset-0" aria-hidden="true">
-            <div v-for="hour in hours" :key="hour.time" class="absolute -top-1 bottom-0 border-l border-line/60" :style="{ left: `${hour.left}%` }"><span class="absolute -top-5 -translate-x-1/2 text-xs text-soft max-sm:odd:hidden" :class="Math.abs(hour.left - nowAt) < 4 ? 'invisible' : ''">{{ hour.text }}</span></div>
-            <div class="absolute -top-2 bottom-0 z-10 w-0.5 bg-oxide" :style="{ left: `${nowAt}%` }"><span class="absolute -left-[7px] -top-2 size-4 rounded-full border-[3px] border-oxide bg-paper" /><span class="absolute -top-9 left-0 -translate-x-1/2 font-bold text-oxide">{{ clock }}</span></div>
+            <div
+              v-for="hour in hours"
+              :key="hour.time"
+              class="absolute -top-1 bottom-0 border-l border-line/60"
+              :style="{ left: `${hour.left}%` }"
+            >
+              <span
+                class="absolute -top-5 -translate-x-1/2 text-xs text-soft max-sm:odd:hidden"
+                :class="Math.abs(hour.left - nowAt) < 4 ? 'invisible' : ''"
+                >{{ hour.text }}</span
+              >
+            </div>
+            <div class="absolute -top-2 bottom-0 w-0.5 bg-oxide" :style="{ left: `${nowAt}%` }">
+              <span class="absolute -left-[7px] -top-2 size-4 rounded-full border-[3px] border-oxide bg-paper" /><span
+                class="absolute -top-9 left-0 -translate-x-1/2 font-bold text-oxide"
+                >{{ clock }}</span
+              >
+            </div>
           </div>
           <ul>
             <li v-for="line in lines" :key="line.job.id" class="relative pb-7 pt-4">
@@ -92,42 +137,99 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
                 </span>
                 <span class="relative mt-2 block h-8" aria-hidden="true">
                   <span class="absolute inset-x-0 top-1/2 border-t border-line" />
-                  <span v-for="(stretch, index) in line.drawn" :key="index" class="absolute" :class="{ 'inset-y-0 rounded-sm bg-bottle': stretch.kind === 'hands-on', 'waiting inset-y-1.5 rounded-sm border border-brass': stretch.kind === 'wait', 'top-1/2 border-t-[3px] border-dotted border-brass': stretch.kind === 'part' }" :style="{ left: `${stretch.left}%`, width: `${stretch.width}%` }" />
+                  <span
+                    v-for="(stretch, index) in line.drawn"
+                    :key="index"
+                    class="absolute"
+                    :class="{
+                      'inset-y-0 rounded-sm bg-bottle': stretch.kind === 'hands-on',
+                      'waiting inset-y-1.5 rounded-sm border border-brass': stretch.kind === 'wait',
+                      'top-1/2 border-t-[3px] border-dotted border-brass': stretch.kind === 'part',
+                    }"
+                    :style="{ left: `${stretch.left}%`, width: `${stretch.width}%` }"
+                  />
                 </span>
                 <span class="mt-1 flex gap-4 text-[0.9375rem]">
                   <span class="w-19 font-bold text-oxide">{{ STAGE_NAMES[line.job.stage] }}</span>
-                  <span class="text-soft">{{ line.waitsFor ? `Waits: ${line.waitsFor}` : line.job.lastWords }}<b v-if="line.job.held" class="text-alarm"> · engine held</b></span>
+                  <span class="text-soft"
+                    >{{ line.waitsFor ? `Waits: ${line.waitsFor}` : line.job.lastWords
+                    }}<b v-if="line.job.held" class="text-alarm"> · engine held</b></span
+                  >
                 </span>
               </RouterLink>
             </li>
           </ul>
         </div>
       </section>
-      <aside class="border-t border-line bg-card px-4 py-6 md:px-6 lg:border-l lg:border-t-0" aria-label="What fits into the wait">
+      <aside
+        class="border-t border-line bg-card px-4 py-6 md:px-6 lg:border-l lg:border-t-0"
+        aria-label="What fits into the wait"
+      >
         <h2 class="text-xl">In the next {{ formatMinutes(minutes) }}</h2>
-        <p class="text-soft">{{ present ? `until on ${present.job.vehicle.plate}: ${present.label.toLowerCase()}` : 'nothing soaks; hands are free' }}</p>
+        <p class="text-soft">
+          {{
+            present
+              ? `until on ${present.job.vehicle.plate}: ${present.label.toLowerCase()}`
+              : 'nothing soaks; hands are free'
+          }}
+        </p>
         <ul class="rows mt-3 border-y border-line">
           <li v-for="task in fit.chosen" :key="task.jobId">
             <RouterLink :to="`/jobs/${task.jobId}`" class="flex gap-4 py-3 hover:text-bottle">
-              <span class="w-10"><span class="figure block text-xl">{{ task.minutes }}</span><span class="text-sm text-soft">min</span></span>
-              <span><span class="block font-semibold leading-snug">{{ task.what }}</span><span class="text-sm text-soft">{{ jobOf(task.jobId)?.vehicle.plate }} · {{ jobOf(task.jobId)?.vehicle.nickname }}</span></span>
+              <span class="w-10"
+                ><span class="figure block text-xl">{{ task.minutes }}</span
+                ><span class="text-sm text-soft">min</span></span
+              >
+              <span
+                ><span class="block font-semibold leading-snug">{{ task.what }}</span
+                ><span class="text-sm text-soft"
+                  >{{ jobOf(task.jobId)?.vehicle.plate }} · {{ jobOf(task.jobId)?.vehicle.nickname }}</span
+                ></span
+              >
             </RouterLink>
           </li>
           <li v-if="fit.chosen.length === 0" class="py-3 text-soft">Nothing short enough. Sweep the bay.</li>
         </ul>
-        <p v-for="job in notToStrip" :key="job.id" class="mt-4 leading-relaxed text-soft">Do not strip <RouterLink class="link" :to="`/jobs/${job.id}`">{{ job.plate }}</RouterLink> today: {{ job.words }}, and until then it can drive.</p>
+        <p v-for="job in notToStrip" :key="job.id" class="mt-4 leading-relaxed text-soft">
+          Do not strip <RouterLink class="link" :to="`/jobs/${job.id}`">{{ job.plate }}</RouterLink> today:
+          {{ job.words }}, and until then it can drive.
+        </p>
       </aside>
     </div>
-    <section aria-label="Tally of the Bay" class="flex shrink-0 flex-wrap items-center gap-x-8 gap-y-2 border-t border-line bg-band px-4 py-2.5 md:px-7">
-      <p v-for="wait in waits.slice(0, 3)" :key="wait.job.id + wait.label"><span class="figure block text-[1.375rem] text-brass">{{ wait.left > 0 ? formatClock(wait.left) : 'time is up' }}</span><span class="mt-0.5 block text-[0.8125rem] text-soft">{{ wait.label.toLowerCase() }}, {{ wait.job.vehicle.plate }}</span></p>
-      <p><span class="figure block text-[1.375rem]">{{ held }}</span><span class="mt-0.5 block text-[0.8125rem] text-soft">{{ held === 1 ? 'engine held' : 'engines held' }}</span></p>
-      <p><span class="figure block text-[1.375rem]" :class="off.length > 0 ? 'text-oxide' : ''">{{ off.reduce((sum, count) => sum + count, 0) }}</span><span class="mt-0.5 block text-[0.8125rem] text-soft">items off, {{ inWords(off.length) }} {{ off.length === 1 ? 'vehicle' : 'vehicles' }}</span></p>
+    <section
+      aria-label="Tally of the Bay"
+      class="flex shrink-0 flex-wrap items-center gap-x-8 gap-y-2 border-t border-line bg-band px-4 py-2.5 md:px-7"
+    >
+      <p v-for="wait in waits.slice(0, 3)" :key="wait.job.id + wait.label">
+        <span class="figure block text-[1.375rem] text-brass">{{
+          wait.left > 0 ? formatClock(wait.left) : 'time is up'
+        }}</span
+        ><span class="mt-0.5 block text-[0.8125rem] text-soft"
+          >{{ wait.label.toLowerCase() }}, {{ wait.job.vehicle.plate }}</span
+        >
+      </p>
+      <p>
+        <span class="figure block text-[1.375rem]">{{ held }}</span
+        ><span class="mt-0.5 block text-[0.8125rem] text-soft">{{ held === 1 ? 'engine held' : 'engines held' }}</span>
+      </p>
+      <p>
+        <span class="figure block text-[1.375rem]" :class="off.length > 0 ? 'text-oxide' : ''">{{
+          off.reduce((sum, count) => sum + count, 0)
+        }}</span
+        ><span class="mt-0.5 block text-[0.8125rem] text-soft"
+          >items off, {{ inWords(off.length) }} {{ off.length === 1 ? 'vehicle' : 'vehicles' }}</span
+        >
+      </p>
     </section>
   </div>
 </template>
 
 <style scoped>
 .waiting {
-  background: repeating-linear-gradient(135deg, transparent 0 5px, color-mix(in srgb, var(--brass) 55%, transparent) 5px 6.5px);
+  background: repeating-linear-gradient(
+    135deg,
+    transparent 0 5px,
+    color-mix(in srgb, var(--brass) 55%, transparent) 5px 6.5px
+  );
 }
 </style>

@@ -15,7 +15,10 @@ export function dayAround(now: number): Day {
   const end = new Date(now);
   end.setHours(18, 0, 0, 0);
   const whole = (time: number): number => Math.floor(time / HOUR) * HOUR;
-  return { from: Math.min(start.getTime(), whole(now - HOUR / 2)), to: Math.max(end.getTime(), whole(now + 1.5 * HOUR)) };
+  return {
+    from: Math.min(start.getTime(), whole(now - HOUR / 2)),
+    to: Math.max(end.getTime(), whole(now + 1.5 * HOUR)),
+  };
 }
 
 /** Hour marks of a day. */
@@ -24,7 +27,8 @@ export function hoursOf({ from, to }: Day): number[] {
 }
 
 /** Where a moment lies on the day, 0 to 1, held to its ends. */
-export const placeOf = (time: number, { from, to }: Day): number => Math.min(1, Math.max(0, (time - from) / (to - from)));
+export const placeOf = (time: number, { from, to }: Day): number =>
+  Math.min(1, Math.max(0, (time - from) / (to - from)));
 
 /** The part of a stretch that lies in the day, as shares; null when none of it does. A tap alone still shows. */
 export function shareOf(stretch: BayStretch, day: Day): { left: number; width: number } | null {

@@ -24,14 +24,20 @@ const busy = ref(false);
 const jobId = freshId();
 const commandId = freshId();
 
-watch(() => String(route.params.id), async (id) => {
-  file.value = await api.get<VehicleFile>(`/vehicles/${id}`).catch((error: unknown) => {
-    general.value = error instanceof Error ? error.message : String(error);
-    return null;
-  });
-}, { immediate: true });
+watch(
+  () => String(route.params.id),
+  async (id) => {
+    file.value = await api.get<VehicleFile>(`/vehicles/${id}`).catch((error: unknown) => {
+      general.value = error instanceof Error ? error.message : String(error);
+      return null;
+    });
+  },
+  { immediate: true },
+);
 const vehicle = computed(() => file.value?.vehicle ?? null);
-const asksReason = computed(() => errors.value['data.reading']?.includes('last reading') === true || reason.value !== '');
+const asksReason = computed(
+  () => errors.value['data.reading']?.includes('last reading') === true || reason.value !== '',
+);
 
 async function open(): Promise<void> {
   if (vehicle.value === null) return;
@@ -43,8 +49,17 @@ async function open(): Promise<void> {
   general.value = '';
   try {
     await api.post<CommandReply>(`/jobs/${jobId}/commands`, {
-      id: commandId, at: nowIso(), by: shop.personId, seen: 0, type: 'open-job',
-      data: { vehicleId: vehicle.value.id, reading: parsed.quantity, readingReason: reason.value, complaint: complaint.value },
+      id: commandId,
+      at: nowIso(),
+      by: shop.personId,
+      seen: 0,
+      type: 'open-job',
+      data: {
+        vehicleId: vehicle.value.id,
+        reading: parsed.quantity,
+        readingReason: reason.value,
+        complaint: complaint.value,
+      },
     });
     await router.push(`/jobs/${jobId}`);
   } catch (error) {
@@ -59,16 +74,42 @@ async function open(): Promise<void> {
 <template>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <template v-if="vehicle">
-      <div class="flex flex-wrap items-center gap-4"><span class="plate px-3 py-1 text-2xl">{{ vehicle.plate }}</span><div><h1 class="text-xl">A new job on {{ vehicleName(vehicle) }}</h1><p class="text-soft">{{ engineLine(vehicle) }}</p></div></div>
+      <div class="flex flex-wrap items-center gap-4">
+        <span class="plate px-3 py-1 text-2xl">{{ vehicle.plate }}</span>
+        <div>
+          <h1 class="text-xl">A new job on {{ vehicleName(vehicle) }}</h1>
+          <p class="text-soft">{{ engineLine(vehicle) }}</p>
+        </div>
+      </div>
       <form class="mt-6 grid max-w-xl gap-4" novalidate @submit.prevent="open">
-        <TextField v-model="complaint" label="What does the owner say?" :lines="3" placeholder="Hunts at the quay, stalls when it comes to rest." :error="errors['data.complaint']" />
-        <TextField v-model="reading" :label="vehicle.meterUnit === 'h' ? 'Running hours' : `Odometer, ${vehicle.meterUnit}`" inputmode="decimal" :placeholder="vehicle.lastReading ? format(vehicle.lastReading) : '148220'" :error="errors['data.reading']" v-bind="vehicle.lastReading ? { hint: `${format(vehicle.lastReading)} at the last job` } : {}" />
-        <TextField v-if="asksReason" v-model="reason" label="Why is it less than before?" placeholder="cluster replaced" />
+        <TextField
+          v-model="complaint"
+          label="What does the owner say?"
+          :lines="3"
+          placeholder="Hunts at the quay, stalls when it comes to rest."
+          :error="errors['data.complaint']"
+        />
+        <TextField
+          v-model="reading"
+          :label="vehicle.meterUnit === 'h' ? 'Running hours' : `Odometer, ${vehicle.meterUnit}`"
+          inputmode="decimal"
+          :placeholder="vehicle.lastReading ? format(vehicle.lastReading) : '148220'"
+          :error="errors['data.reading']"
+          v-bind="vehicle.lastReading ? { hint: `${format(vehicle.lastReading)} at the last job` } : {}"
+        />
+        <TextField
+          v-if="asksReason"
+          v-model="reason"
+          label="Why is it less than before?"
+          placeholder="cluster replaced"
+        />
         <p v-if="general" class="font-semibold text-alarm" role="alert">{{ general }}</p>
         <button type="submit" class="primary justify-self-start" :disabled="busy">Open the job</button>
       </form>
     </template>
-    <p v-else-if="general" role="alert">{{ general }} <RouterLink class="link" to="/vehicles">To the vehicles</RouterLink></p>
+    <p v-else-if="general" role="alert">
+      {{ general }} <RouterLink class="link" to="/vehicles">To the vehicles</RouterLink>
+    </p>
     <p v-else class="text-soft" aria-busy="true">Opening the vehicle file</p>
   </section>
 </template>

@@ -19,13 +19,31 @@ const busy = ref(false);
 const errors = ref<Readonly<Record<string, string>>>({});
 const general = ref('');
 
-const text = reactive({ plate: '', vin: '', make: '', model: '', nickname: '', year: '', engine: '', owner: '', notes: '' });
+const text = reactive({
+  plate: '',
+  vin: '',
+  make: '',
+  model: '',
+  nickname: '',
+  year: '',
+  engine: '',
+  owner: '',
+  notes: '',
+});
 const throttle = ref<VehicleInput['throttle'] | null>('cable');
 const idleValve = ref<VehicleInput['idleValve'] | null>('rotary');
 const meterUnit = ref<VehicleInput['meterUnit'] | null>('km');
 const bands = reactive({ idleRpm: '', valveDuty: '', closedVolts: '' });
-const kept = ref<Pick<VehicleInput, 'units' | 'figures'>>({ units: [], figures: { idleRpm: null, valveDuty: null, closedVolts: null } });
-const unit = reactive({ kind: 'throttle-body' as 'throttle-body' | 'idle-valve', place: '', partNumber: '', variant: '' });
+const kept = ref<Pick<VehicleInput, 'units' | 'figures'>>({
+  units: [],
+  figures: { idleRpm: null, valveDuty: null, closedVolts: null },
+});
+const unit = reactive({
+  kind: 'throttle-body' as 'throttle-body' | 'idle-valve',
+  place: '',
+  partNumber: '',
+  variant: '',
+});
 
 const vin = computed(() => (text.vin.trim() === '' ? null : checkVin(text.vin)));
 const said = (figure: Figure | null): string => (figure === null ? '' : `${figure.low} to ${figure.high}`);
@@ -37,12 +55,26 @@ onMounted(async () => {
     return { vehicle: null };
   });
   if (vehicle === null) return;
-  Object.assign(text, { plate: vehicle.plate, vin: vehicle.vin, make: vehicle.make, model: vehicle.model, nickname: vehicle.nickname, year: vehicle.year?.toString() ?? '', engine: vehicle.engine, owner: vehicle.owner, notes: vehicle.notes });
+  Object.assign(text, {
+    plate: vehicle.plate,
+    vin: vehicle.vin,
+    make: vehicle.make,
+    model: vehicle.model,
+    nickname: vehicle.nickname,
+    year: vehicle.year?.toString() ?? '',
+    engine: vehicle.engine,
+    owner: vehicle.owner,
+    notes: vehicle.notes,
+  });
   throttle.value = vehicle.throttle;
   idleValve.value = vehicle.idleValve;
   meterUnit.value = vehicle.meterUnit;
   kept.value = { units: [...vehicle.units], figures: vehicle.figures };
-  Object.assign(bands, { idleRpm: said(vehicle.figures.idleRpm), valveDuty: said(vehicle.figures.valveDuty), closedVolts: said(vehicle.figures.closedVolts) });
+  Object.assign(bands, {
+    idleRpm: said(vehicle.figures.idleRpm),
+    valveDuty: said(vehicle.figures.valveDuty),
+    closedVolts: said(vehicle.figures.closedVolts),
+  });
 });
 
 /** “780 to 880” as a band. A band that was not touched keeps its source; a typed one is a shop figure. */
@@ -56,16 +88,32 @@ function readBand(name: keyof typeof bands): Figure | null | string {
 }
 
 async function save(): Promise<void> {
-  const found = { idleRpm: readBand('idleRpm'), valveDuty: readBand('valveDuty'), closedVolts: readBand('closedVolts') };
+  const found = {
+    idleRpm: readBand('idleRpm'),
+    valveDuty: readBand('valveDuty'),
+    closedVolts: readBand('closedVolts'),
+  };
   const year = text.year.trim() === '' ? null : parseNumber(text.year);
-  const wrong = Object.fromEntries(Object.entries(found).flatMap(([name, value]) => (typeof value === 'string' ? [[`vehicle.figures.${name}`, value]] : [])));
+  const wrong = Object.fromEntries(
+    Object.entries(found).flatMap(([name, value]) =>
+      typeof value === 'string' ? [[`vehicle.figures.${name}`, value]] : [],
+    ),
+  );
   if (year !== null && !Number.isInteger(year)) wrong['vehicle.year'] = `Expected a year, got “${text.year}”.`;
   errors.value = wrong;
   if (Object.keys(wrong).length > 0) return;
   busy.value = true;
   general.value = '';
   try {
-    const vehicle = { ...text, year, throttle: throttle.value, idleValve: idleValve.value, meterUnit: meterUnit.value, figures: found, units: kept.value.units };
+    const vehicle = {
+      ...text,
+      year,
+      throttle: throttle.value,
+      idleValve: idleValve.value,
+      meterUnit: meterUnit.value,
+      figures: found,
+      units: kept.value.units,
+    };
     await api.put(`/vehicles/${id}`, { by: shop.personId, vehicle });
     await router.push(`/vehicles/${id}`);
   } catch (error) {
@@ -91,39 +139,132 @@ const dropUnit = (unitId: string): void => {
       <TextField v-model="text.plate" label="Plate" placeholder="TQ 417" :error="errors['vehicle.plate']" />
       <TextField v-model="text.make" label="Make" placeholder="Norrland" :error="errors['vehicle.make']" />
       <TextField v-model="text.model" label="Model" placeholder="Parcel" :error="errors['vehicle.model']" />
-      <TextField v-model="text.nickname" label="What people call it" placeholder="library bus" :error="errors['vehicle.nickname']" />
+      <TextField
+        v-model="text.nickname"
+        label="What people call it"
+        placeholder="library bus"
+        :error="errors['vehicle.nickname']"
+      />
       <TextField v-model="text.engine" label="Engine" placeholder="2.5 L four" :error="errors['vehicle.engine']" />
-      <TextField v-model="text.year" label="Year" inputmode="numeric" placeholder="1998" :error="errors['vehicle.year']" />
+      <TextField
+        v-model="text.year"
+        label="Year"
+        inputmode="numeric"
+        placeholder="1998"
+        :error="errors['vehicle.year']"
+      />
       <TextField v-model="text.owner" label="Owner" placeholder="Island library" :error="errors['vehicle.owner']" />
       <div class="sm:col-span-2">
         <TextField v-model="text.vin" label="VIN" placeholder="17 characters" :error="errors['vehicle.vin']" />
-        <p v-if="vin" class="mt-1 text-sm" :class="vin.status === 'passes' ? 'text-moss' : vin.status === 'fails' ? 'font-semibold text-brass' : 'text-soft'">{{ vin.message }}
-          <button v-for="suspect in vin.suspects" :key="suspect" type="button" class="link code ml-2" @click="text.vin = suspect">{{ suspect }}</button>
+        <p
+          v-if="vin"
+          class="mt-1 text-sm"
+          :class="
+            vin.status === 'passes' ? 'text-moss' : vin.status === 'fails' ? 'font-semibold text-brass' : 'text-soft'
+          "
+        >
+          {{ vin.message }}
+          <button
+            v-for="suspect in vin.suspects"
+            :key="suspect"
+            type="button"
+            class="link code ml-2"
+            @click="text.vin = suspect"
+          >
+            {{ suspect }}
+          </button>
         </p>
       </div>
     </div>
     <div class="mt-5 grid max-w-4xl gap-4">
-      <ChoiceRow v-model="throttle" label="Throttle" :options="[{ id: 'cable', name: 'Cable' }, { id: 'electronic', name: 'Electronic' }, { id: 'diesel-flap', name: 'Diesel flap' }]" />
-      <ChoiceRow v-model="idleValve" label="Idle air valve" :options="[{ id: 'none', name: 'None' }, { id: 'stepper', name: 'Stepper' }, { id: 'rotary', name: 'Rotary' }, { id: 'duty', name: 'Duty' }, { id: 'wax', name: 'Fast-idle wax' }]" />
-      <ChoiceRow v-model="meterUnit" label="It counts" :options="[{ id: 'km', name: 'Kilometres' }, { id: 'mi', name: 'Miles' }, { id: 'h', name: 'Running hours' }]" />
+      <ChoiceRow
+        v-model="throttle"
+        label="Throttle"
+        :options="[
+          { id: 'cable', name: 'Cable' },
+          { id: 'electronic', name: 'Electronic' },
+          { id: 'diesel-flap', name: 'Diesel flap' },
+        ]"
+      />
+      <ChoiceRow
+        v-model="idleValve"
+        label="Idle air valve"
+        :options="[
+          { id: 'none', name: 'None' },
+          { id: 'stepper', name: 'Stepper' },
+          { id: 'rotary', name: 'Rotary' },
+          { id: 'duty', name: 'Duty' },
+          { id: 'wax', name: 'Fast-idle wax' },
+        ]"
+      />
+      <ChoiceRow
+        v-model="meterUnit"
+        label="It counts"
+        :options="[
+          { id: 'km', name: 'Kilometres' },
+          { id: 'mi', name: 'Miles' },
+          { id: 'h', name: 'Running hours' },
+        ]"
+      />
     </div>
     <h2 class="mb-2 mt-7 text-lg">What it should show</h2>
     <div class="grid max-w-4xl gap-x-6 gap-y-4 sm:grid-cols-3">
-      <TextField v-model="bands.idleRpm" label="Warm idle, rpm" placeholder="780 to 880" :error="errors['vehicle.figures.idleRpm']" hint="Typed here it is a shop figure" />
-      <TextField v-model="bands.valveDuty" label="Valve duty, %" placeholder="28 to 40" :error="errors['vehicle.figures.valveDuty']" />
-      <TextField v-model="bands.closedVolts" label="Sensor, plate closed, V" placeholder="0.45 to 0.55" :error="errors['vehicle.figures.closedVolts']" />
+      <TextField
+        v-model="bands.idleRpm"
+        label="Warm idle, rpm"
+        placeholder="780 to 880"
+        :error="errors['vehicle.figures.idleRpm']"
+        hint="Typed here it is a shop figure"
+      />
+      <TextField
+        v-model="bands.valveDuty"
+        label="Valve duty, %"
+        placeholder="28 to 40"
+        :error="errors['vehicle.figures.valveDuty']"
+      />
+      <TextField
+        v-model="bands.closedVolts"
+        label="Sensor, plate closed, V"
+        placeholder="0.45 to 0.55"
+        :error="errors['vehicle.figures.closedVolts']"
+      />
     </div>
     <h2 class="mb-2 mt-7 text-lg">Units fitted</h2>
     <ul v-if="kept.units.length > 0" class="rows max-w-4xl border-y border-line">
-      <li v-for="each in kept.units" :key="each.id" class="flex items-center justify-between gap-4 py-2"><span>{{ each.kind === 'throttle-body' ? 'Throttle body' : 'Idle air valve' }}, {{ each.place || 'only' }} <span class="code text-soft">{{ each.partNumber }} {{ each.variant }}</span></span><button type="button" class="quiet text-sm" @click="dropUnit(each.id)">Take off the list</button></li>
+      <li v-for="each in kept.units" :key="each.id" class="flex items-center justify-between gap-4 py-2">
+        <span
+          >{{ each.kind === 'throttle-body' ? 'Throttle body' : 'Idle air valve' }}, {{ each.place || 'only' }}
+          <span class="code text-soft">{{ each.partNumber }} {{ each.variant }}</span></span
+        ><button type="button" class="quiet text-sm" @click="dropUnit(each.id)">Take off the list</button>
+      </li>
     </ul>
     <div class="mt-3 grid max-w-4xl items-end gap-3 sm:grid-cols-[auto_1fr_1fr_6rem_auto]">
-      <ChoiceRow v-model="unit.kind" label="Unit" :options="[{ id: 'throttle-body', name: 'Body' }, { id: 'idle-valve', name: 'Valve' }]" />
-      <TextField v-model="unit.place" label="Where" placeholder="left bank" /><TextField v-model="unit.partNumber" label="Number" placeholder="NP-25-1100" /><TextField v-model="unit.variant" label="Variant" placeholder="C" />
+      <ChoiceRow
+        v-model="unit.kind"
+        label="Unit"
+        :options="[
+          { id: 'throttle-body', name: 'Body' },
+          { id: 'idle-valve', name: 'Valve' },
+        ]"
+      />
+      <TextField v-model="unit.place" label="Where" placeholder="left bank" /><TextField
+        v-model="unit.partNumber"
+        label="Number"
+        placeholder="NP-25-1100"
+      /><TextField v-model="unit.variant" label="Variant" placeholder="C" />
       <button type="button" class="quiet" @click="addUnit">Add</button>
     </div>
-    <TextField v-model="text.notes" class="mt-5 max-w-4xl" label="Notes" :lines="2" placeholder="stands a lot, short trips" />
+    <TextField
+      v-model="text.notes"
+      class="mt-5 max-w-4xl"
+      label="Notes"
+      :lines="2"
+      placeholder="stands a lot, short trips"
+    />
     <p v-if="general" class="mt-4 font-semibold text-alarm" role="alert">{{ general }}</p>
-    <div class="mt-5 flex gap-3"><button type="submit" class="primary" :disabled="busy">Keep the vehicle</button><RouterLink class="quiet" :to="existing ? `/vehicles/${existing}` : '/vehicles'">Leave it</RouterLink></div>
+    <div class="mt-5 flex gap-3">
+      <button type="submit" class="primary" :disabled="busy">Keep the vehicle</button
+      ><RouterLink class="quiet" :to="existing ? `/vehicles/${existing}` : '/vehicles'">Leave it</RouterLink>
+    </div>
   </form>
 </template>

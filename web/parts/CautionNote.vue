@@ -14,7 +14,16 @@ const read = computed(() => store.job?.cautions.includes(props.id) ?? false);
   <div v-if="found && !read" class="border-l-[3px] border-alarm py-1 pl-3" role="note">
     <p class="font-semibold">{{ found.text }}</p>
     <p class="mt-1 text-[0.8125rem] leading-snug text-soft">{{ CAUTION_CLOSE }}</p>
-    <button v-if="store.job?.status === 'open'" type="button" class="quiet mt-2 text-sm" @click="store.send('acknowledge-caution', { caution: id })">I have read it</button>
+    <button
+      v-if="store.job?.status === 'open'"
+      type="button"
+      class="quiet mt-2 text-sm"
+      @click="store.send('acknowledge-caution', { caution: id })"
+    >
+      I have read it
+    </button>
   </div>
-  <p v-else-if="found" class="border-l-[3px] border-line py-0.5 pl-3 text-sm text-soft">{{ found.text }}</p>
+  <p v-else-if="found" class="border-l-[3px] border-line py-0.5 pl-3 text-sm text-soft" :title="found.text">
+    {{ found.text.split(/(?<=\.)\s/)[0] }}
+  </p>
 </template>

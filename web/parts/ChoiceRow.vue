@@ -8,9 +8,17 @@ const model = defineModel<T | null>({ required: true });
 
 <template>
   <RadioGroup :model-value="model ?? ''" @update:model-value="model = $event as T">
-    <RadioGroupLabel class="mb-1 block text-sm font-semibold" :class="hideLabel ? 'sr-only' : ''">{{ label }}</RadioGroupLabel>
+    <RadioGroupLabel class="mb-1 block text-sm font-semibold" :class="hideLabel ? 'sr-only' : ''">{{
+      label
+    }}</RadioGroupLabel>
     <div class="flex flex-wrap gap-2">
-      <RadioGroupOption v-for="option in options" :key="option.id" v-slot="{ checked }" as="template" :value="option.id">
+      <RadioGroupOption
+        v-for="option in options"
+        :key="option.id"
+        v-slot="{ checked }"
+        as="template"
+        :value="option.id"
+      >
         <button type="button" class="quiet" :aria-checked="checked">{{ option.name }}</button>
       </RadioGroupOption>
     </div>

@@ -12,7 +12,9 @@ defineEmits<{ close: [] }>();
       <DialogPanel class="w-full border border-line bg-card p-6" :class="wide ? 'max-w-3xl' : 'max-w-lg'">
         <div class="mb-4 flex items-start justify-between gap-4">
           <DialogTitle class="text-xl font-bold">{{ title }}</DialogTitle>
-          <button type="button" class="quiet -mr-2 -mt-1 text-sm" @click="$emit('close')">Close <span class="key" aria-hidden="true">Esc</span></button>
+          <button type="button" class="quiet -mr-2 -mt-1 text-sm" @click="$emit('close')">
+            Close <span class="key" aria-hidden="true">Esc</span>
+          </button>
         </div>
         <slot />
       </DialogPanel>

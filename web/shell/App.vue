@@ -21,7 +21,11 @@ const failed = ref(false);
 const bare = computed(() => route.meta.bare === true);
 const askWho = computed(() => shop.loaded && shop.person === null && shop.people.length > 0);
 
-const go = (keys: string, path: string, place: string) => ({ keys: `g${keys}`, does: `Go to ${place}`, run: () => void router.push(path) });
+const go = (keys: string, path: string, place: string) => ({
+  keys: `g${keys}`,
+  does: `Go to ${place}`,
+  run: () => void router.push(path),
+});
 useKeys([
   { keys: '?', does: 'Show this sheet', run: () => (open.value = 'keys') },
   { keys: '/', does: 'Search anything', run: () => (open.value = 'search') },
@@ -45,7 +49,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', listenForKeys));
 </script>
 
 <template>
-  <a href="#work" class="primary sr-only focus:not-sr-only focus:fixed focus:left-2 focus:top-2 focus:z-50">To the work</a>
+  <a href="#work" class="primary sr-only focus:not-sr-only focus:fixed focus:left-2 focus:top-2 focus:z-50"
+    >To the work</a
+  >
   <div :class="bare ? 'h-full' : 'flex h-full flex-col min-[900px]:flex-row'">
     <RailNav v-if="!bare" class="no-print" @person="open = 'person'" @keys="open = 'keys'" @search="open = 'search'" />
     <main id="work" tabindex="-1" :class="bare ? 'h-full' : 'min-h-0 min-w-0 flex-1'" class="outline-none">

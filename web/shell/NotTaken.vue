@@ -13,7 +13,9 @@ const typed = (data: object): string =>
     <div v-for="entry in outbox.notTaken" :key="entry.command.id" class="py-1">
       <p class="font-bold">Not taken: {{ entry.message }}</p>
       <p v-if="entry.wouldHelp">{{ entry.wouldHelp }}</p>
-      <p class="text-sm text-soft">You had: {{ entry.command.type.replaceAll('-', ' ') }} {{ typed(entry.command.data) }}</p>
+      <p class="text-sm text-soft">
+        You had: {{ entry.command.type.replaceAll('-', ' ') }} {{ typed(entry.command.data) }}
+      </p>
       <button type="button" class="quiet mt-2 text-sm" @click="outbox.read(entry)">I have read it</button>
     </div>
   </div>

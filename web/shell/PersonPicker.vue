@@ -17,7 +17,12 @@ function pick(id: string): void {
     <p class="mb-4 text-soft">Every entry carries a name. You can change it at the foot of the rail.</p>
     <ul class="grid gap-2">
       <li v-for="person in shop.people" :key="person.id">
-        <button type="button" class="quiet min-h-14 w-full justify-between! text-left" :aria-pressed="person.id === shop.personId" @click="pick(person.id)">
+        <button
+          type="button"
+          class="quiet min-h-14 w-full justify-between! text-left"
+          :aria-pressed="person.id === shop.personId"
+          @click="pick(person.id)"
+        >
           <span>{{ person.name }}</span>
           <span class="font-normal">{{ person.role }}, {{ person.bay }}</span>
         </button>

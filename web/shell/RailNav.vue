@@ -23,7 +23,11 @@ const here = computed(() => places.find(({ path }) => route.path.startsWith(path
     aria-label="Places"
     class="relative flex shrink-0 items-center gap-x-5 overflow-x-auto border-b border-line px-4 py-1 min-[900px]:w-[104px] min-[900px]:flex-col min-[900px]:items-stretch min-[900px]:gap-0 min-[900px]:overflow-visible min-[900px]:border-b-0 min-[900px]:border-r min-[900px]:p-0"
   >
-    <RouterLink to="/bay" class="hidden px-4 pb-7 pt-4 text-[0.9375rem] font-bold leading-[1.1] text-bottle min-[900px]:block">Unhurried<br />Wrench</RouterLink>
+    <RouterLink
+      to="/bay"
+      class="hidden px-4 pb-7 pt-4 text-[0.9375rem] font-bold leading-[1.1] text-bottle min-[900px]:block"
+      >Unhurried<br />Wrench</RouterLink
+    >
     <RouterLink
       v-for="place in places"
       :key="place.path"
@@ -34,14 +38,40 @@ const here = computed(() => places.find(({ path }) => route.path.startsWith(path
       :aria-current="here === place.path ? 'page' : undefined"
     >
       {{ place.name }}
-      <span v-if="here === place.path" aria-hidden="true" class="absolute -bottom-1 left-1/2 size-3 rounded-full border-2 border-oxide bg-paper min-[900px]:-right-[7px] min-[900px]:bottom-auto min-[900px]:left-auto min-[900px]:top-1/2 min-[900px]:-translate-y-1/2" />
+      <span
+        v-if="here === place.path"
+        aria-hidden="true"
+        class="absolute -bottom-1 left-1/2 size-3 rounded-full border-2 border-oxide bg-paper min-[900px]:-right-[7px] min-[900px]:bottom-auto min-[900px]:left-auto min-[900px]:top-1/2 min-[900px]:-translate-y-1/2"
+      />
     </RouterLink>
     <span class="flex-1" />
-    <div class="flex items-center gap-4 min-[900px]:flex-col min-[900px]:items-start min-[900px]:gap-0.5 min-[900px]:px-3 min-[900px]:pb-4">
-      <button type="button" class="min-h-9 px-1 text-sm text-soft hover:text-ink" title="Key /" @click="$emit('search')">Search</button>
-      <button type="button" class="min-h-9 px-1 text-sm text-soft hover:text-ink" title="Key ?" @click="$emit('keys')">Keys</button>
-      <button type="button" class="min-h-9 whitespace-nowrap px-1 text-left text-sm text-soft hover:text-ink" title="Key M" @click="switchTheme">{{ theme === 'dark' ? 'To bench' : 'To bonnet' }}<span class="sr-only"> theme</span></button>
-      <button type="button" class="min-h-11 whitespace-nowrap px-1 text-left leading-tight min-[900px]:whitespace-normal min-[900px]:pt-3" @click="$emit('person')">
+    <div
+      class="flex items-center gap-4 min-[900px]:flex-col min-[900px]:items-start min-[900px]:gap-0.5 min-[900px]:px-3 min-[900px]:pb-4"
+    >
+      <button
+        type="button"
+        class="min-h-9 px-1 text-sm text-soft hover:text-ink"
+        title="Key /"
+        @click="$emit('search')"
+      >
+        Search
+      </button>
+      <button type="button" class="min-h-9 px-1 text-sm text-soft hover:text-ink" title="Key ?" @click="$emit('keys')">
+        Keys
+      </button>
+      <button
+        type="button"
+        class="min-h-9 whitespace-nowrap px-1 text-left text-sm text-soft hover:text-ink"
+        title="Key M"
+        @click="switchTheme"
+      >
+        {{ theme === 'dark' ? 'To bench' : 'To bonnet' }}<span class="sr-only"> theme</span>
+      </button>
+      <button
+        type="button"
+        class="min-h-11 whitespace-nowrap px-1 text-left leading-tight min-[900px]:whitespace-normal min-[900px]:pt-3"
+        @click="$emit('person')"
+      >
         <span class="text-sm font-bold">{{ shop.person?.name ?? 'Who?' }}</span>
         <span v-if="shop.person" class="hidden text-sm text-soft min-[900px]:block">at {{ shop.person.bay }}</span>
         <span class="sr-only">, change who is at the bench</span>

@@ -18,11 +18,16 @@ let asked = 0;
 async function look(): Promise<void> {
   const mine = ++asked;
   const query = encodeURIComponent(text.value);
-  const [found, all] = await Promise.all([api.get<Page<Vehicle>>(`/vehicles?limit=8&q=${query}`), api.get<Page<JobSummary>>('/jobs?limit=100')]).catch(() => [null, null]);
+  const [found, all] = await Promise.all([
+    api.get<Page<Vehicle>>(`/vehicles?limit=8&q=${query}`),
+    api.get<Page<JobSummary>>('/jobs?limit=100'),
+  ]).catch(() => [null, null]);
   if (mine !== asked || found === null || all === null) return;
   vehicles.value = found.rows;
   const words = text.value.toLowerCase().split(/\s+/).filter(Boolean);
-  jobs.value = all.rows.filter((job) => words.every((word) => `${job.number} ${job.plate} ${job.name}`.toLowerCase().includes(word))).slice(0, 8);
+  jobs.value = all.rows
+    .filter((job) => words.every((word) => `${job.number} ${job.plate} ${job.name}`.toLowerCase().includes(word)))
+    .slice(0, 8);
 }
 watch(text, look);
 onMounted(look);
@@ -36,11 +41,21 @@ function open(path: string): void {
 <template>
   <SheetDialog title="Search" @close="emit('close')">
     <label class="sr-only" for="search-anything">Plate, VIN, make, owner, engine or job number</label>
-    <input id="search-anything" v-model="text" class="input" placeholder="Plate, VIN, make, owner, engine, job number" autocomplete="off" />
+    <input
+      id="search-anything"
+      v-model="text"
+      class="input"
+      placeholder="Plate, VIN, make, owner, engine, job number"
+      autocomplete="off"
+    />
     <h3 class="mt-5 text-sm font-bold text-soft">Jobs</h3>
     <ul class="rows">
       <li v-for="job in jobs" :key="job.id">
-        <button type="button" class="flex min-h-12 w-full items-center gap-3 py-2 text-left hover:text-bottle" @click="open(`/jobs/${job.id}`)">
+        <button
+          type="button"
+          class="flex min-h-12 w-full items-center gap-3 py-2 text-left hover:text-bottle"
+          @click="open(`/jobs/${job.id}`)"
+        >
           <span class="figure w-12">{{ job.number }}</span><span class="flex-1">{{ job.plate }} · {{ job.name }}</span>
           <span class="text-sm text-soft">{{ job.status === 'closed' ? 'handed over' : STAGE_NAMES[job.stage] }}</span>
         </button>
@@ -50,8 +65,14 @@ function open(path: string): void {
     <h3 class="mt-4 text-sm font-bold text-soft">Vehicles</h3>
     <ul class="rows">
       <li v-for="vehicle in vehicles" :key="vehicle.id">
-        <button type="button" class="flex min-h-12 w-full items-center gap-3 py-2 text-left hover:text-bottle" @click="open(`/vehicles/${vehicle.id}`)">
-          <span class="plate px-2 py-0.5 text-sm">{{ vehicle.plate }}</span><span class="flex-1">{{ vehicleName(vehicle) }}</span>
+        <button
+          type="button"
+          class="flex min-h-12 w-full items-center gap-3 py-2 text-left hover:text-bottle"
+          @click="open(`/vehicles/${vehicle.id}`)"
+        >
+          <span class="plate px-2 py-0.5 text-sm">{{ vehicle.plate }}</span><span class="flex-1">{{
+            vehicleName(vehicle)
+          }}</span>
           <span class="text-sm text-soft">{{ engineLine(vehicle) }}</span>
         </button>
       </li>

@@ -46,4 +46,5 @@ export function listenForKeys(event: KeyboardEvent): void {
   found.run();
 }
 
-const last = (keys: string): KeyBinding | undefined => (keys === '' ? undefined : [...bindings].filter((binding) => binding.keys === keys).at(-1));
+const last = (keys: string): KeyBinding | undefined =>
+  keys === '' ? undefined : [...bindings].filter((binding) => binding.keys === keys).at(-1);

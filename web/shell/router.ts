@@ -23,13 +23,48 @@ export const router = createRouter({
   routes: [
     { path: '/', redirect: '/bay' },
     { path: '/bay', name: 'bay', component: () => import('../bay/BayView.vue'), meta: { title: 'Bay' } },
-    { path: '/vehicles', name: 'vehicles', component: () => import('../library/VehiclesView.vue'), meta: { title: 'Vehicles' } },
-    { path: '/vehicles/new', name: 'vehicle-new', component: () => import('../library/VehicleFormView.vue'), meta: { title: 'New vehicle' } },
-    { path: '/vehicles/:id', name: 'vehicle', component: () => import('../library/VehicleView.vue'), meta: { title: 'Vehicle' } },
-    { path: '/vehicles/:id/edit', name: 'vehicle-edit', component: () => import('../library/VehicleFormView.vue'), meta: { title: 'Change vehicle' } },
-    { path: '/vehicles/:id/new-job', name: 'job-new', component: () => import('../library/NewJobView.vue'), meta: { title: 'New job' } },
-    { path: '/procedures', name: 'procedures', component: () => import('../library/ProceduresView.vue'), meta: { title: 'Procedures' } },
-    { path: '/procedures/:id', name: 'procedure', component: () => import('../library/ProcedureView.vue'), meta: { title: 'Procedure' } },
+    {
+      path: '/vehicles',
+      name: 'vehicles',
+      component: () => import('../library/VehiclesView.vue'),
+      meta: { title: 'Vehicles' },
+    },
+    {
+      path: '/vehicles/new',
+      name: 'vehicle-new',
+      component: () => import('../library/VehicleFormView.vue'),
+      meta: { title: 'New vehicle' },
+    },
+    {
+      path: '/vehicles/:id',
+      name: 'vehicle',
+      component: () => import('../library/VehicleView.vue'),
+      meta: { title: 'Vehicle' },
+    },
+    {
+      path: '/vehicles/:id/edit',
+      name: 'vehicle-edit',
+      component: () => import('../library/VehicleFormView.vue'),
+      meta: { title: 'Change vehicle' },
+    },
+    {
+      path: '/vehicles/:id/new-job',
+      name: 'job-new',
+      component: () => import('../library/NewJobView.vue'),
+      meta: { title: 'New job' },
+    },
+    {
+      path: '/procedures',
+      name: 'procedures',
+      component: () => import('../library/ProceduresView.vue'),
+      meta: { title: 'Procedures' },
+    },
+    {
+      path: '/procedures/:id',
+      name: 'procedure',
+      component: () => import('../library/ProcedureView.vue'),
+      meta: { title: 'Procedure' },
+    },
     { path: '/stock', name: 'stock', component: () => import('../library/StockView.vue'), meta: { title: 'Stock' } },
     { path: '/tools', name: 'tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
     {
@@ -37,10 +72,20 @@ export const router = createRouter({
       component: () => import('../stages/JobSheet.vue'),
       children: [
         { path: '', name: 'job', component: () => import('../stages/JobStart.vue') },
-        ...STAGES.map((stage) => ({ path: stage, name: `stage-${stage}`, component: stageViews[stage], meta: { stage } })),
+        ...STAGES.map((stage) => ({
+          path: stage,
+          name: `stage-${stage}`,
+          component: stageViews[stage],
+          meta: { stage },
+        })),
       ],
     },
-    { path: '/jobs/:id/hands/:way(strip|refit)', name: 'hands', component: () => import('../stages/hands-busy/HandsBusyView.vue'), meta: { bare: true, title: 'Hands busy' } },
+    {
+      path: '/jobs/:id/hands/:way(strip|refit)',
+      name: 'hands',
+      component: () => import('../stages/hands-busy/HandsBusyView.vue'),
+      meta: { bare: true, title: 'Hands busy' },
+    },
     { path: '/:path(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue'), meta: { title: 'Nowhere' } },
   ],
 });

@@ -6,7 +6,9 @@ import { engineLine, vehicleName } from '../../core/vehicle/index.ts';
 import { nowIso } from '../stores/clock.ts';
 
 const props = defineProps<{ job: Job }>();
-const day = computed(() => Math.floor((Date.parse(nowIso().slice(0, 10)) - Date.parse(props.job.opened.at.slice(0, 10))) / 86_400_000) + 1);
+const day = computed(
+  () => Math.floor((Date.parse(nowIso().slice(0, 10)) - Date.parse(props.job.opened.at.slice(0, 10))) / 86_400_000) + 1,
+);
 </script>
 
 <template>
@@ -15,6 +17,8 @@ const day = computed(() => Math.floor((Date.parse(nowIso().slice(0, 10)) - Date.
     <h1 class="text-[1.0625rem]">{{ vehicleName(job.vehicle) }}</h1>
     <span class="text-[0.9375rem] text-soft max-md:hidden">{{ engineLine(job.vehicle) }}</span>
     <span class="ml-auto whitespace-nowrap text-[0.9375rem] text-soft">{{ format(job.reading) }}</span>
-    <span class="whitespace-nowrap text-[0.9375rem] text-soft">Job {{ job.number }}, {{ job.status === 'closed' ? 'handed over' : `day ${day}` }}</span>
+    <span class="whitespace-nowrap text-[0.9375rem] text-soft"
+      >Job {{ job.number }}, {{ job.status === 'closed' ? 'handed over' : `day ${day}` }}</span
+    >
   </div>
 </template>

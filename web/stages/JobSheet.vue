@@ -33,7 +33,11 @@ const open = (next: Stage | null): void => {
 useKeys([
   { keys: '[', does: 'Previous stage', run: () => open(previousStage(aimed)) },
   { keys: ']', does: 'Next stage', run: () => open(nextStage(aimed)) },
-  { keys: 'h', does: 'Hands-busy view', run: () => void router.push(`/jobs/${jobId.value}/hands/${stage.value === 'strip' ? 'strip' : 'refit'}`) },
+  {
+    keys: 'h',
+    does: 'Hands-busy view',
+    run: () => void router.push(`/jobs/${jobId.value}/hands/${stage.value === 'strip' ? 'strip' : 'refit'}`),
+  },
 ]);
 </script>
 
@@ -50,7 +54,10 @@ useKeys([
   </div>
   <div v-else-if="store.fetching === 'failed'" class="p-8" role="alert">
     <h1 class="text-2xl">This job cannot be shown</h1>
-    <p class="mt-2">{{ store.problem }} <button type="button" class="link" @click="store.load(jobId)">Try again</button> or <RouterLink class="link" to="/bay">go to the Bay</RouterLink>.</p>
+    <p class="mt-2">
+      {{ store.problem }} <button type="button" class="link" @click="store.load(jobId)">Try again</button> or
+      <RouterLink class="link" to="/bay">go to the Bay</RouterLink>.
+    </p>
   </div>
   <div v-else class="p-8 text-soft" aria-busy="true">
     <p class="sr-only">Opening the job</p>

@@ -18,7 +18,13 @@ async function take(event: Event): Promise<void> {
   wrong.value = '';
   try {
     const { hash } = await api.upload<{ hash: string }>('/pictures', file);
-    const refusal = store.send('attach-picture', { id: freshId(), hash, subject: props.subject, when: props.when, caption: props.caption });
+    const refusal = store.send('attach-picture', {
+      id: freshId(),
+      hash,
+      subject: props.subject,
+      when: props.when,
+      caption: props.caption,
+    });
     if (refusal !== null) wrong.value = refusal.message;
   } catch (error) {
     wrong.value = error instanceof Error ? error.message : String(error);

@@ -6,20 +6,26 @@ import { type Job, STAGE_NAMES, type Stage, STAGES } from '../../core/job/index.
 const props = defineProps<{ job: Job; open: Stage }>();
 const scroller = ref<HTMLElement | null>(null);
 
-const stops = computed(() => STAGES.map((stage, index) => ({
-  stage,
-  name: STAGE_NAMES[stage],
-  passed: props.job.passed.includes(stage),
-  // The line is coloured as far as every stage before it is done.
-  travelled: STAGES.slice(0, index).every((before) => props.job.passed.includes(before)) && index > 0,
-})));
+const stops = computed(() =>
+  STAGES.map((stage, index) => ({
+    stage,
+    name: STAGE_NAMES[stage],
+    passed: props.job.passed.includes(stage),
+    // The line is coloured as far as every stage before it is done.
+    travelled: STAGES.slice(0, index).every((before) => props.job.passed.includes(before)) && index > 0,
+  })),
+);
 
 /** On a narrow screen the open stop is brought into view. */
 watch(
   [() => props.open, scroller],
   () => {
     const stop = scroller.value?.querySelector('[aria-current="step"]');
-    if (stop instanceof HTMLElement && scroller.value) scroller.value.scrollLeft = stop.offsetLeft - scroller.value.clientWidth / 2 + stop.clientWidth / 2;
+    if (stop instanceof HTMLElement && scroller.value)
+      scroller.value.scrollLeft +=
+        stop.getBoundingClientRect().left -
+        scroller.value.getBoundingClientRect().left -
+        (scroller.value.clientWidth - stop.clientWidth) / 2;
   },
   { flush: 'post', immediate: true },
 );
@@ -29,7 +35,12 @@ watch(
   <nav ref="scroller" aria-label="Stages of this job" class="no-print overflow-x-auto px-2 md:px-5">
     <ol class="flex min-w-[860px]">
       <li v-for="(stop, index) in stops" :key="stop.stage" class="relative flex-1">
-        <span v-if="index > 0" aria-hidden="true" class="absolute right-1/2 top-[15px] z-0 h-0.5 w-full" :class="stop.travelled ? 'bg-moss' : 'bg-line'" />
+        <span
+          v-if="index > 0"
+          aria-hidden="true"
+          class="absolute right-1/2 top-[15px] z-0 h-0.5 w-full"
+          :class="stop.travelled ? 'bg-moss' : 'bg-line'"
+        />
         <RouterLink
           :to="`/jobs/${job.id}/${stop.stage}`"
           class="relative z-10 flex flex-col items-center pb-2 pt-1.5 text-[0.8125rem]"

@@ -20,7 +20,12 @@ const gaps = computed(() => (store.job === null ? [] : stageGaps(store.job, prop
 const passed = computed(() => store.job?.passed.includes(props.stage) ?? false);
 const closed = computed(() => store.job?.status === 'closed');
 const next = computed(() => nextStage(props.stage));
-const shownCautions = computed(() => [...new Set([...CAUTIONS.filter(({ stages }) => stages.includes(props.stage)).map(({ id }) => id), ...(props.cautions ?? [])])]);
+const shownCautions = computed(() => [
+  ...new Set([
+    ...CAUTIONS.filter(({ stages }) => stages.includes(props.stage)).map(({ id }) => id),
+    ...(props.cautions ?? []),
+  ]),
+]);
 const notes = computed(() => store.job?.notes.filter(({ stage }) => stage === props.stage) ?? []);
 
 function goOn(): void {
@@ -30,21 +35,29 @@ function goOn(): void {
   void router.push(`/jobs/${job.id}/${next.value}`);
 }
 function keepNote(): void {
-  if (note.value !== null && form.send('make-note', { id: freshId(), stage: props.stage, text: note.value })) note.value = null;
+  if (note.value !== null && form.send('make-note', { id: freshId(), stage: props.stage, text: note.value }))
+    note.value = null;
 }
 useKeys([{ keys: 'k', does: 'Note', run: () => (note.value = '') }]);
 </script>
 
 <template>
   <div class="grid min-h-full lg:h-full lg:grid-cols-[minmax(0,1fr)_312px] lg:grid-rows-1">
-    <section class="min-w-0 px-4 py-4 md:px-7 lg:overflow-y-auto lg:contain-content" tabindex="0" :aria-label="STAGE_NAMES[stage]">
+    <section
+      class="min-w-0 px-4 py-4 md:px-7 lg:overflow-y-auto lg:contain-content"
+      tabindex="0"
+      :aria-label="STAGE_NAMES[stage]"
+    >
       <slot name="head">
         <h2 class="text-[1.375rem]">{{ title }}</h2>
         <p v-if="lead" class="mt-1 max-w-prose text-soft">{{ lead }}</p>
       </slot>
       <slot />
     </section>
-    <aside class="flex flex-col gap-4 border-t border-line bg-card px-4 py-5 md:px-6 lg:overflow-y-auto lg:border-l lg:contain-content lg:border-t-0" aria-label="Why">
+    <aside
+      class="flex flex-col gap-4 border-t border-line bg-card px-4 py-5 md:px-6 lg:overflow-y-auto lg:border-l lg:contain-content lg:border-t-0"
+      aria-label="Why"
+    >
       <slot name="why" />
       <CautionStack :ids="shownCautions" />
       <div class="mt-auto pt-2">
@@ -59,12 +72,30 @@ useKeys([{ keys: 'k', does: 'Note', run: () => (note.value = '') }]);
           </ul>
         </div>
         <slot name="foot">
-          <button v-if="next" type="button" class="w-full" :class="gaps.length === 0 || passed ? 'primary' : 'quiet justify-between! min-h-12'" @click="goOn">
-            {{ passed || closed ? `To ${STAGE_NAMES[next].toLowerCase()}` : gaps.length === 0 ? `Done, on to ${STAGE_NAMES[next].toLowerCase()}` : `On to ${STAGE_NAMES[next].toLowerCase()} all the same` }}
+          <button
+            v-if="next"
+            type="button"
+            class="w-full"
+            :class="gaps.length === 0 || passed ? 'primary' : 'quiet justify-between! min-h-12'"
+            @click="goOn"
+          >
+            {{
+              passed || closed
+                ? `To ${STAGE_NAMES[next].toLowerCase()}`
+                : gaps.length === 0
+                  ? `Done, on to ${STAGE_NAMES[next].toLowerCase()}`
+                  : `On to ${STAGE_NAMES[next].toLowerCase()} all the same`
+            }}
             <span aria-hidden="true">→</span>
           </button>
         </slot>
-        <button type="button" class="mt-2 min-h-9 text-sm font-semibold text-soft underline underline-offset-2" @click="note = ''">Add a note <kbd class="key ml-1" aria-hidden="true">K</kbd></button>
+        <button
+          type="button"
+          class="mt-2 min-h-9 text-sm font-semibold text-soft underline underline-offset-2"
+          @click="note = ''"
+        >
+          Add a note <kbd class="key ml-1" aria-hidden="true">K</kbd>
+        </button>
       </div>
     </aside>
     <SheetDialog v-if="note !== null" :title="`Note at ${STAGE_NAMES[stage].toLowerCase()}`" @close="note = null">

@@ -33,16 +33,34 @@ const item = (id: string, text: string) => ({ text, to: `/jobs/${props.job.id}/r
 
 const lists = {
   off: (): List => ({ title: 'Items off', lines: tally.value.itemsOff.map(({ id, name }) => item(id, name)) }),
-  openings: (): List => ({ title: 'Openings', lines: openings.value.map(({ name, state }) => ({ text: `${name}: ${state}` })) }),
+  openings: (): List => ({
+    title: 'Openings',
+    lines: openings.value.map(({ name, state }) => ({ text: `${name}: ${state}` })),
+  }),
   torque: (): List => ({
     title: 'Not yet at torque',
     lines: props.job.items
       .filter(({ fasteners, state }) => fasteners?.spec && state !== 'on')
-      .map(({ id, name, bolts, fasteners }) => item(id, `${name}: ${bolts.filter(({ final }) => final).length} of ${fasteners?.count ?? 0} recorded`)),
+      .map(({ id, name, bolts, fasteners }) =>
+        item(id, `${name}: ${bolts.filter(({ final }) => final).length} of ${fasteners?.count ?? 0} recorded`),
+      ),
   }),
-  timers: (): List => ({ title: 'Timers', lines: timers.value.map(({ label, left }) => ({ text: `${label}: ${left > 0 ? formatClock(left) : 'time is up'}` })) }),
-  parts: (): List => ({ title: 'Waiting for parts', lines: ordered.value.map(({ needId, expected }) => ({ text: `${needName(needId)}, expected ${expected === null ? 'some day' : shop.say.day(expected)}` })) }),
-  holds: (): List => ({ title: 'The engine is held', lines: start.value.may ? [] : start.value.holds.map(({ subject, words }) => item(subject, words)) }),
+  timers: (): List => ({
+    title: 'Timers',
+    lines: timers.value.map(({ label, left }) => ({
+      text: `${label}: ${left > 0 ? formatClock(left) : 'time is up'}`,
+    })),
+  }),
+  parts: (): List => ({
+    title: 'Waiting for parts',
+    lines: ordered.value.map(({ needId, expected }) => ({
+      text: `${needName(needId)}, expected ${expected === null ? 'some day' : shop.say.day(expected)}`,
+    })),
+  }),
+  holds: (): List => ({
+    title: 'The engine is held',
+    lines: start.value.may ? [] : start.value.holds.map(({ subject, words }) => item(subject, words)),
+  }),
 };
 
 const undo = computed(() => props.job.undo);
@@ -53,24 +71,85 @@ useKeys([
   { keys: 'u', does: 'Undo the last action', run: takeBack },
   { keys: 't', does: 'Timers of this job', run: () => (shown.value = lists.timers()) },
 ]);
-const lastTime = computed(() => (props.job.last === null ? '' : (shop.say.time(props.job.last.at).split(', ').at(-1) ?? '')));
+const lastTime = computed(() =>
+  props.job.last === null ? '' : (shop.say.time(props.job.last.at).split(', ').at(-1) ?? ''),
+);
 </script>
 
 <template>
-  <section aria-label="Tally of this vehicle" class="no-print flex flex-wrap items-center gap-x-7 gap-y-2 border-t border-line bg-band px-4 py-2 md:px-7">
-    <TallyFigure :value="String(tally.itemsOff.length)" label="items off" :tone="tally.itemsOff.length > 0 ? 'oxide' : 'ink'" @open="shown = lists.off()" />
-    <TallyFigure v-if="job.openings.length > 0" :value="`${tally.openingsOpen.length} / ${tally.openingsPlugged.length}`" label="openings open / plugged" :tone="tally.openingsOpen.length > 0 ? 'alarm' : 'ink'" @open="shown = lists.openings()" />
-    <TallyFigure v-if="tally.boltsToTorque > 0" :value="`${tally.boltsAtTorque} of ${tally.boltsToTorque}`" label="at torque" tone="ink" @open="shown = lists.torque()" />
-    <TallyFigure v-if="timers[0]" :value="timers[0].left > 0 ? formatClock(timers[0].left) : 'time is up'" :label="timers[0].label.toLowerCase()" tone="brass" @open="shown = lists.timers()" />
-    <TallyFigure v-if="ordered.length > 0" :value="String(ordered.length)" label="waiting for parts" tone="brass" @open="shown = lists.parts()" />
-    <TallyFigure v-if="tally.objectsIn.length > 0" :value="String(tally.objectsIn.length)" label="rags and ties in" tone="oxide" @open="shown = lists.holds()" />
-    <button v-if="!start.may" type="button" class="min-h-9 rounded border-2 border-alarm bg-card px-3 text-[0.9375rem] font-bold text-alarm" @click="shown = lists.holds()">Engine held</button>
-    <span v-else-if="job.items.some(({ state }) => state !== 'on')" class="rounded border-2 border-moss px-3 py-1 text-[0.9375rem] font-bold text-moss">Engine may start</span>
+  <section
+    aria-label="Tally of this vehicle"
+    class="no-print flex flex-wrap items-center gap-x-7 gap-y-2 border-t border-line bg-band px-4 py-2 md:px-7"
+  >
+    <TallyFigure
+      :value="String(tally.itemsOff.length)"
+      label="items off"
+      :tone="tally.itemsOff.length > 0 ? 'oxide' : 'ink'"
+      @open="shown = lists.off()"
+    />
+    <TallyFigure
+      v-if="job.openings.length > 0"
+      :value="`${tally.openingsOpen.length} / ${tally.openingsPlugged.length}`"
+      label="openings open / plugged"
+      :tone="tally.openingsOpen.length > 0 ? 'alarm' : 'ink'"
+      @open="shown = lists.openings()"
+    />
+    <TallyFigure
+      v-if="tally.boltsToTorque > 0"
+      :value="`${tally.boltsAtTorque} of ${tally.boltsToTorque}`"
+      label="at torque"
+      tone="ink"
+      @open="shown = lists.torque()"
+    />
+    <TallyFigure
+      v-if="timers[0]"
+      :value="timers[0].left > 0 ? formatClock(timers[0].left) : 'time is up'"
+      :label="timers[0].label.toLowerCase()"
+      tone="brass"
+      @open="shown = lists.timers()"
+    />
+    <TallyFigure
+      v-if="ordered.length > 0"
+      :value="String(ordered.length)"
+      label="waiting for parts"
+      tone="brass"
+      @open="shown = lists.parts()"
+    />
+    <TallyFigure
+      v-if="tally.objectsIn.length > 0"
+      :value="String(tally.objectsIn.length)"
+      label="rags and ties in"
+      tone="oxide"
+      @open="shown = lists.holds()"
+    />
+    <button
+      v-if="!start.may"
+      type="button"
+      class="min-h-9 rounded border-2 border-alarm bg-card px-3 text-[0.9375rem] font-bold text-alarm"
+      @click="shown = lists.holds()"
+    >
+      Engine held
+    </button>
+    <span
+      v-else-if="job.items.some(({ state }) => state !== 'on')"
+      class="rounded border-2 border-moss px-3 py-1 text-[0.9375rem] font-bold text-moss"
+      >Engine may start</span
+    >
     <div class="ml-auto text-right text-sm leading-tight" aria-live="polite">
-      <p v-if="outbox.outOfReach || outbox.count > 3" class="font-bold text-brass" data-testid="waiting">{{ outbox.count }} waiting to be saved</p>
+      <p v-if="outbox.outOfReach || outbox.count > 3" class="font-bold text-brass" data-testid="waiting">
+        {{ outbox.count }} waiting to be saved
+      </p>
       <p v-if="outbox.trouble" class="max-w-xs text-alarm">{{ outbox.trouble }}</p>
       <p v-if="job.last">{{ job.last.words }}, {{ lastTime }}</p>
-      <button v-if="undo && job.status === 'open'" type="button" class="min-h-7 font-semibold underline underline-offset-2" :title="`Undo: ${undo.label}`" @click="takeBack">Undo <kbd class="key ml-1" aria-hidden="true">U</kbd></button>
+      <button
+        v-if="undo && job.status === 'open'"
+        type="button"
+        class="min-h-7 font-semibold underline underline-offset-2"
+        :title="`Undo: ${undo.label}`"
+        @click="takeBack"
+      >
+        Undo <kbd class="key ml-1" aria-hidden="true">U</kbd>
+      </button>
     </div>
     <SheetDialog v-if="shown" :title="shown.title" @close="shown = null">
       <ul class="rows">

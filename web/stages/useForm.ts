@@ -16,7 +16,9 @@ export function useForm() {
   }
   const error = (field: string): string | null => (wrong.value?.field === field ? wrong.value.message : null);
   const general = (...known: string[]): string | null =>
-    wrong.value !== null && (wrong.value.field === null || !known.includes(wrong.value.field)) ? `${wrong.value.message} ${wrong.value.wouldHelp}`.trim() : null;
+    wrong.value !== null && (wrong.value.field === null || !known.includes(wrong.value.field))
+      ? `${wrong.value.message} ${wrong.value.wouldHelp}`.trim()
+      : null;
   const clear = (): void => {
     wrong.value = null;
   };

@@ -26,11 +26,13 @@ export class OutOfReach extends Error {
 }
 
 async function call<T>(method: string, path: string, body?: BodyInit, type?: string): Promise<T> {
-  const response = await fetch(`/api${path}`, { method, ...(body === undefined ? {} : { body }), headers: type === undefined ? {} : { 'content-type': type } }).catch(
-    (cause: unknown) => {
-      throw new OutOfReach(cause);
-    },
-  );
+  const response = await fetch(`/api${path}`, {
+    method,
+    ...(body === undefined ? {} : { body }),
+    headers: type === undefined ? {} : { 'content-type': type },
+  }).catch((cause: unknown) => {
+    throw new OutOfReach(cause);
+  });
   const reply: unknown = await response.json().catch((cause: unknown) => {
     throw new OutOfReach(cause);
   });
@@ -43,5 +45,6 @@ export const api = {
   get: <T>(path: string): Promise<T> => call<T>('GET', path),
   put: <T>(path: string, body: unknown): Promise<T> => call<T>('PUT', path, JSON.stringify(body), 'application/json'),
   post: <T>(path: string, body: unknown): Promise<T> => call<T>('POST', path, JSON.stringify(body), 'application/json'),
-  upload: <T>(path: string, file: Blob): Promise<T> => call<T>('POST', path, file, file.type === '' ? 'application/octet-stream' : file.type),
+  upload: <T>(path: string, file: Blob): Promise<T> =>
+    call<T>('POST', path, file, file.type === '' ? 'application/octet-stream' : file.type),
 };

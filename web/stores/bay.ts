@@ -13,11 +13,13 @@ export const useBay = defineStore('bay', () => {
   async function load(): Promise<void> {
     try {
       const reply = await api.get<BayReply>('/bay');
-      const folded = await Promise.all(reply.lines.map(async ({ job }) => {
-        const known = jobs.value.get(job.id) ?? null;
-        const { events } = await api.get<JobReply>(`/jobs/${job.id}?since=${known?.version ?? 0}`);
-        return replay(job.id, events, known);
-      }));
+      const folded = await Promise.all(
+        reply.lines.map(async ({ job }) => {
+          const known = jobs.value.get(job.id) ?? null;
+          const { events } = await api.get<JobReply>(`/jobs/${job.id}?since=${known?.version ?? 0}`);
+          return replay(job.id, events, known);
+        }),
+      );
       jobs.value = new Map(folded.flatMap((job) => (job === null ? [] : [[job.id, job] as const])));
       bay.value = reply;
       failed.value = '';

@@ -1,7 +1,18 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { CommandReply, JobReply } from '../../contract/index.ts';
-import { type Command, type CommandData, type CommandType, type Context, decide, evolve, type Job, NO_CONTEXT, type Refusal, replay } from '../../core/job/index.ts';
+import {
+  type Command,
+  type CommandData,
+  type CommandType,
+  type Context,
+  decide,
+  evolve,
+  type Job,
+  NO_CONTEXT,
+  type Refusal,
+  replay,
+} from '../../core/job/index.ts';
 import type { Procedure } from '../../core/procedure/index.ts';
 import { api } from './api.ts';
 import { nowIso } from './clock.ts';
@@ -28,7 +39,10 @@ export const useJob = defineStore('job', () => {
   const contextFor = (command: Pick<Command, 'type' | 'data'>): Context => ({
     ...NO_CONTEXT,
     wrenches: shop.wrenches,
-    procedure: command.type === 'pin-procedure' ? (procedures.value.get((command.data as CommandData['pin-procedure']).procedureId) ?? null) : null,
+    procedure:
+      command.type === 'pin-procedure'
+        ? (procedures.value.get((command.data as CommandData['pin-procedure']).procedureId) ?? null)
+        : null,
   });
 
   /** A command that would be refused now is passed over: the server will say why. */
@@ -36,14 +50,24 @@ export const useJob = defineStore('job', () => {
     const decision = decide(current, command, contextFor(command));
     if (!decision.ok) return current;
     return decision.events.reduce<Job | null>(
-      (state, fact) => evolve(state, { ...fact, seq: (state?.version ?? 0) + 1, commandId: command.id, at: command.at, by: command.by }, id.value),
+      (state, fact) =>
+        evolve(
+          state,
+          { ...fact, seq: (state?.version ?? 0) + 1, commandId: command.id, at: command.at, by: command.by },
+          id.value,
+        ),
       current,
     );
   }
 
   const job = computed(() => {
     const known = confirmed.value;
-    return outbox.of(id.value).reduce<Job | null>((state, { command }) => (lastConfirmed.value.has(command.id) ? state : apply(state, command)), known);
+    return outbox
+      .of(id.value)
+      .reduce<Job | null>(
+        (state, { command }) => (lastConfirmed.value.has(command.id) ? state : apply(state, command)),
+        known,
+      );
   });
 
   function take(reply: JobReply | CommandReply): void {
@@ -92,13 +116,36 @@ export const useJob = defineStore('job', () => {
     const current = job.value;
     const decision = decide(current, body as Command, contextFor(body));
     if (!decision.ok) return decision;
-    if (shop.personId === '') return { ok: false, code: 'nobody', message: 'Who is at the bench? Pick your name at the foot of the rail.', wouldHelp: '', field: null };
-    const command = { ...body, id: crypto.randomUUID(), at: nowIso(), by: shop.personId, seen: confirmed.value?.version ?? 0 } as Command;
+    if (shop.personId === '')
+      return {
+        ok: false,
+        code: 'nobody',
+        message: 'Who is at the bench? Pick your name at the foot of the rail.',
+        wouldHelp: '',
+        field: null,
+      };
+    const command = {
+      ...body,
+      id: crypto.randomUUID(),
+      at: nowIso(),
+      by: shop.personId,
+      seen: confirmed.value?.version ?? 0,
+    } as Command;
     outbox.add(id.value, command);
     return null;
   }
 
-  return { id, job, confirmed, fetching, problem, load, send, needProcedure, waitingHere: computed(() => outbox.of(id.value).length) };
+  return {
+    id,
+    job,
+    confirmed,
+    fetching,
+    problem,
+    load,
+    send,
+    needProcedure,
+    waitingHere: computed(() => outbox.of(id.value).length),
+  };
 });
 
 /** A fresh id for anything that a command creates. */

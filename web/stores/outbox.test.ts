@@ -3,7 +3,14 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Command } from '../../core/job/index.ts';
 import { useOutbox } from './outbox.ts';
 
-const command = (id: string): Command => ({ id, at: '2026-01-01T00:00:00.000Z', by: 'tomas', seen: 0, type: 'make-note', data: { id, stage: 'strip', text: id } });
+const command = (id: string): Command => ({
+  id,
+  at: '2026-01-01T00:00:00.000Z',
+  by: 'tomas',
+  seen: 0,
+  type: 'make-note',
+  data: { id, stage: 'strip', text: id },
+});
 const reply = (status: number, body: object): Response => new Response(JSON.stringify(body), { status });
 
 describe('the outbox', () => {
@@ -31,7 +38,14 @@ describe('the outbox', () => {
     expect([sent, heard, outbox.count]).toEqual([['a', 'b', 'c'], [1, 2, 3], 0]);
   });
   it('keeps what cannot be sent and tries again, also when the disk is full', async () => {
-    const answers = [() => Promise.reject(new Error('no network')), () => Promise.resolve(reply(507, { error: { code: 'cannot-write', message: 'The disk is full.', fields: {}, wouldHelp: '' } })), () => Promise.resolve(reply(201, { jobId: 'j', version: 1, events: [], repeated: false }))];
+    const answers = [
+      () => Promise.reject(new Error('no network')),
+      () =>
+        Promise.resolve(
+          reply(507, { error: { code: 'cannot-write', message: 'The disk is full.', fields: {}, wouldHelp: '' } }),
+        ),
+      () => Promise.resolve(reply(201, { jobId: 'j', version: 1, events: [], repeated: false })),
+    ];
     vi.stubGlobal('fetch', () => answers.shift()?.());
     const outbox = useOutbox();
     outbox.add('j', command('a'));
@@ -44,7 +58,10 @@ describe('the outbox', () => {
   });
   it('shows what is refused with its reason, and goes on with the rest', async () => {
     vi.stubGlobal('fetch', async (_: string, { body }: { body: string }) =>
-      (JSON.parse(body) as Command).id === 'a' ? reply(409, { error: { code: 'x', message: 'Already off.', fields: {}, wouldHelp: 'Undo.' } }) : reply(201, { jobId: 'j', version: 1, events: [], repeated: false }));
+      (JSON.parse(body) as Command).id === 'a'
+        ? reply(409, { error: { code: 'x', message: 'Already off.', fields: {}, wouldHelp: 'Undo.' } })
+        : reply(201, { jobId: 'j', version: 1, events: [], repeated: false }),
+    );
     const outbox = useOutbox();
     outbox.add('j', command('a'));
     outbox.add('j', command('b'));

@@ -50,7 +50,9 @@ export const useOutbox = defineStore('outbox', () => {
   const open = (): Promise<IDBPDatabase<OutboxSchema> | null> =>
     // Without IndexedDB (a private window) the queue lives in memory only.
     (db ??= Promise.resolve()
-      .then(() => openDB<OutboxSchema>('unhurried-wrench', 1, { upgrade: (made) => void made.createObjectStore('commands') }))
+      .then(() =>
+        openDB<OutboxSchema>('unhurried-wrench', 1, { upgrade: (made) => void made.createObjectStore('commands') }),
+      )
       .catch(() => null));
 
   /** Takes up what an earlier page left behind. */
@@ -59,7 +61,9 @@ export const useOutbox = defineStore('outbox', () => {
     if (store === null) return;
     const left = await store.getAll('commands');
     const known = new Set(waiting.value.map(({ command }) => command.id));
-    waiting.value = [...left.filter(({ command }) => !known.has(command.id)), ...waiting.value].sort((a, b) => a.order - b.order);
+    waiting.value = [...left.filter(({ command }) => !known.has(command.id)), ...waiting.value].sort(
+      (a, b) => a.order - b.order,
+    );
     void flush();
   }
 
@@ -125,7 +129,15 @@ export const useOutbox = defineStore('outbox', () => {
   });
 
   return {
-    waiting, notTaken, outOfReach, trouble, add, restore, flush, of, read,
+    waiting,
+    notTaken,
+    outOfReach,
+    trouble,
+    add,
+    restore,
+    flush,
+    of,
+    read,
     onReply: (listen: (jobId: string, reply: CommandReply) => void) => listeners.add(listen),
     count: computed(() => waiting.value.length),
   };

@@ -31,7 +31,11 @@ export const useShop = defineStore('shop', () => {
 
   const person = computed(() => people.value.find(({ id }) => id === personId.value) ?? null);
   const say = computed<Speaker>(() =>
-    speaker(new Map(people.value.map(({ id, name }) => [id, name])), settings.value.currency, Intl.DateTimeFormat().resolvedOptions().timeZone),
+    speaker(
+      new Map(people.value.map(({ id, name }) => [id, name])),
+      settings.value.currency,
+      Intl.DateTimeFormat().resolvedOptions().timeZone,
+    ),
   );
   const firstName = (id: string): string => people.value.find((each) => each.id === id)?.name.split(' ')[0] ?? id;
 

@@ -21,7 +21,11 @@ const parsed = computed(() => parseQuantity(torque.value, 'torque'));
 const ranked = computed(() => (isSpec(spec.value) ? rankWrenches(spec.value, shop.wrenches) : []));
 const others = computed(() => {
   const { value } = parsed;
-  return value.ok ? unitsOfKind('torque').filter((unit) => unit !== value.quantity.unit).map((unit) => format(value.quantity, { in: unit })) : [];
+  return value.ok
+    ? unitsOfKind('torque')
+        .filter((unit) => unit !== value.quantity.unit)
+        .map((unit) => format(value.quantity, { in: unit }))
+    : [];
 });
 const freeze = computed(() => {
   const percent = parseNumber(share.value);
@@ -37,32 +41,88 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
     <div class="mt-4 grid gap-x-12 gap-y-8 lg:grid-cols-2">
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">Torque and wrench</h2>
-        <TextField v-model="torque" class="mt-3 max-w-sm" label="As the book writes it" placeholder="8–10 Nm, 80 in-lb, 0.9 kgf m" :error="isSpec(spec) ? null : spec.message" />
-        <p v-if="others.length > 0" class="mt-3 flex flex-wrap gap-x-6 gap-y-1 font-bold"><span v-for="other in others" :key="other">{{ other }}</span></p>
+        <TextField
+          v-model="torque"
+          class="mt-3 max-w-sm"
+          label="As the book writes it"
+          placeholder="8–10 Nm, 80 in-lb, 0.9 kgf m"
+          :error="isSpec(spec) ? null : spec.message"
+        />
+        <p v-if="others.length > 0" class="mt-3 flex flex-wrap gap-x-6 gap-y-1 font-bold">
+          <span v-for="other in others" :key="other">{{ other }}</span>
+        </p>
         <ul class="rows mt-3 border-y border-line">
           <li v-for="each in ranked" :key="each.wrench.id" class="grid grid-cols-[6.5rem_1fr] gap-x-4 py-2.5">
-            <span><span class="figure text-xl" :class="each.setting.verdict === 'suits' ? '' : 'text-soft'">{{ each.setting.setting }}</span> <span class="text-sm text-soft">{{ each.setting.unit }}</span></span>
-            <span><span class="font-semibold">{{ each.wrench.name }}</span>: <span :class="each.setting.verdict === 'suits' ? 'font-bold text-moss' : 'text-oxide'">{{ each.setting.verdict }}</span><span class="block text-sm text-soft">{{ each.setting.why }}{{ each.wrench.calibratedOn === null ? ' No calibration date.' : '' }}</span></span>
+            <span
+              ><span class="figure text-xl" :class="each.setting.verdict === 'suits' ? '' : 'text-soft'">{{
+                each.setting.setting
+              }}</span>
+              <span class="text-sm text-soft">{{ each.setting.unit }}</span></span
+            >
+            <span
+              ><span class="font-semibold">{{ each.wrench.name }}</span
+              >:
+              <span :class="each.setting.verdict === 'suits' ? 'font-bold text-moss' : 'text-oxide'">{{
+                each.setting.verdict
+              }}</span><span class="block text-sm text-soft"
+                >{{ each.setting.why }}{{ each.wrench.calibratedOn === null ? ' No calibration date.' : '' }}</span
+              ></span
+            >
           </li>
           <li v-if="ranked.length === 0" class="py-2.5 text-soft">Type a torque to see which wrench suits.</li>
         </ul>
       </section>
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">Freeze point</h2>
-        <div class="mt-3 flex flex-wrap items-end gap-4"><TextField v-model="share" class="w-52" label="Antifreeze, % by volume" inputmode="decimal" :error="freeze === null ? 'Expected 0 to 100 %.' : null" /><ChoiceRow v-model="glycol" label="Base" :options="[{ id: 'ethylene', name: 'Ethylene' }, { id: 'propylene', name: 'Propylene' }]" /></div>
-        <p v-if="freeze" class="mt-4"><span class="figure text-[3rem] text-harbour">{{ formatNumber({ value: freeze.celsius, unit: '°C' }, { decimals: 0 }) }}</span> <span class="text-lg font-semibold text-soft">°C</span></p>
-        <p v-if="freeze?.beyondTable" class="text-sm font-semibold text-brass">Stronger than the table goes: protection gets worse again above about 60 % by mass.</p>
+        <div class="mt-3 flex flex-wrap items-end gap-4">
+          <TextField
+            v-model="share"
+            class="w-52"
+            label="Antifreeze, % by volume"
+            inputmode="decimal"
+            :error="freeze === null ? 'Expected 0 to 100 %.' : null"
+          /><ChoiceRow
+            v-model="glycol"
+            label="Base"
+            :options="[
+              { id: 'ethylene', name: 'Ethylene' },
+              { id: 'propylene', name: 'Propylene' },
+            ]"
+          />
+        </div>
+        <p v-if="freeze" class="mt-4">
+          <span class="figure text-[3rem] text-harbour">{{
+            formatNumber({ value: freeze.celsius, unit: '°C' }, { decimals: 0 })
+          }}</span>
+          <span class="text-lg font-semibold text-soft">°C</span>
+        </p>
+        <p v-if="freeze?.beyondTable" class="text-sm font-semibold text-brass">
+          Stronger than the table goes: protection gets worse again above about 60 % by mass.
+        </p>
         <p class="text-sm text-soft">Standard tables of glycol and water; the maker’s label comes first.</p>
       </section>
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">What a code says</h2>
-        <TextField v-model="code" class="mt-3 max-w-sm" label="Code" placeholder="P0505" :error="dtc && !dtc.ok ? dtc.message : null" />
-        <p v-if="dtc?.ok" class="mt-3"><span class="code text-xl font-bold">{{ dtc.dtc.code }}</span> {{ dtc.dtc.meaning ?? 'Not in our list.' }} <span class="text-soft">{{ dtc.dtc.scope === 'generic' ? 'Generic' : 'Maker’s own' }}, {{ dtc.dtc.group }}.</span></p>
+        <TextField
+          v-model="code"
+          class="mt-3 max-w-sm"
+          label="Code"
+          placeholder="P0505"
+          :error="dtc && !dtc.ok ? dtc.message : null"
+        />
+        <p v-if="dtc?.ok" class="mt-3">
+          <span class="code text-xl font-bold">{{ dtc.dtc.code }}</span> {{ dtc.dtc.meaning ?? 'Not in our list.' }}
+          <span class="text-soft"
+            >{{ dtc.dtc.scope === 'generic' ? 'Generic' : 'Maker’s own' }}, {{ dtc.dtc.group }}.</span
+          >
+        </p>
       </section>
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">VIN check</h2>
         <TextField v-model="vin" class="mt-3 max-w-md" label="VIN" placeholder="17 characters" />
-        <p v-if="vinCheck" class="mt-3" :class="vinCheck.status === 'passes' ? 'font-bold text-moss' : 'text-brass'">{{ vinCheck.message }}</p>
+        <p v-if="vinCheck" class="mt-3" :class="vinCheck.status === 'passes' ? 'font-bold text-moss' : 'text-brass'">
+          {{ vinCheck.message }}
+        </p>
       </section>
     </div>
   </section>

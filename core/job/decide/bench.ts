@@ -6,7 +6,16 @@ import { type Handlers, nonEmpty, plain, within } from './handlers.ts';
 
 /** Inspect, clean, rebuild, coolant. */
 export const bench: Handlers<
-  'record-finding' | 'attach-picture' | 'weigh-can' | 'do-pass' | 'start-timer' | 'end-timer' | 'decide-seal' | 'record-coolant' | 'check-level' | 'use-part'
+  | 'record-finding'
+  | 'attach-picture'
+  | 'weigh-can'
+  | 'do-pass'
+  | 'start-timer'
+  | 'end-timer'
+  | 'decide-seal'
+  | 'record-coolant'
+  | 'check-level'
+  | 'use-part'
 > = {
   'record-finding': (_, data) => {
     if (data.grade === null && data.text.trim() === '') return refuseField('text', 'Pick a grade or say what you see.');
@@ -21,21 +30,33 @@ export const bench: Handlers<
     const beforeG = convert(before.value, before.unit, 'g');
     const afterG = convert(after.value, after.unit, 'g');
     if (!(beforeG > 0)) return refuseField('beforeText', 'Expected the can to weigh more than 0 g before.');
-    if (afterG > beforeG) return refuseField('afterText', `Expected at most ${beforeG} g after use, got ${afterG}: the can cannot gain weight.`);
+    if (afterG > beforeG)
+      return refuseField(
+        'afterText',
+        `Expected at most ${beforeG} g after use, got ${afterG}: the can cannot gain weight.`,
+      );
     return accept(event('can-weighed', { ...data, beforeG, afterG, grams: canUse(beforeG, afterG).grams }));
   },
   'do-pass': plain('pass-done'),
   'start-timer': (job, data) => {
     if (job.timers.some(({ id }) => id === data.id)) return refuse('already-there', 'That timer runs already.');
-    return nonEmpty('label', data.label, 'What is it timing?') ?? within('minutes', data.minutes, 0.1, 14 * 24 * 60, 'minutes') ?? accept(event('timer-started', data));
+    return (
+      nonEmpty('label', data.label, 'What is it timing?') ??
+      within('minutes', data.minutes, 0.1, 14 * 24 * 60, 'minutes') ??
+      accept(event('timer-started', data))
+    );
   },
   'end-timer': (job, data) => {
     const timer = job.timers.find(({ id }) => id === data.id);
-    return timer === undefined || timer.ended !== null ? refuse('not-there', 'That timer is not running.') : accept(event('timer-ended', data));
+    return timer === undefined || timer.ended !== null
+      ? refuse('not-there', 'That timer is not running.')
+      : accept(event('timer-ended', data));
   },
   'decide-seal': (_, data) =>
     nonEmpty('name', data.name, 'Which seal or gasket?') ??
-    (data.decision === 'reused' ? nonEmpty('why', data.why, 'Say why it can serve again: proud, unmarked, soft?') : null) ??
+    (data.decision === 'reused'
+      ? nonEmpty('why', data.why, 'Say why it can serve again: proud, unmarked, soft?')
+      : null) ??
     accept(event('seal-decided', data)),
   'record-coolant': (job, { amountText, ...data }) => {
     const quantity = typed('amountText', amountText, 'volume', 'L');
@@ -43,15 +64,18 @@ export const bench: Handlers<
     const litres = convert(quantity.value, quantity.unit, 'L');
     if (litres === 0) return refuseField('amountText', 'Expected more than 0 L.');
     const capacity = job.procedure?.coolant?.capacityL ?? 40;
-    if (litres > capacity) return refuseField('amountText', `The system holds ${capacity} L; expected at most that, got ${litres} L.`);
-    const sum = (kind: string): number => job.coolant.reduce((total, entry) => (entry.kind === kind ? total + entry.litres : total), 0);
+    if (litres > capacity)
+      return refuseField('amountText', `The system holds ${capacity} L; expected at most that, got ${litres} L.`);
+    const sum = (kind: string): number =>
+      job.coolant.reduce((total, entry) => (entry.kind === kind ? total + entry.litres : total), 0);
     const inTray = sum('caught') - sum('returned') - sum('discarded');
     if ((data.kind === 'returned' || data.kind === 'discarded') && litres > inTray + 1e-9) {
       return refuseField('amountText', `Only ${inTray.toFixed(2)} L is in the tray; got ${litres} L.`);
     }
     if (data.kind === 'added') {
       const share = data.concentration;
-      if (share === null) return refuseField('concentration', 'How strong is what you add? 0 for water, 50 for ready-mix.');
+      if (share === null)
+        return refuseField('concentration', 'How strong is what you add? 0 for water, 50 for ready-mix.');
       const wrong = within('concentration', share * 100, 0, 100, '%');
       if (wrong) return wrong;
     }

@@ -1,4 +1,12 @@
-import { accept, type CommandData, type CommandType, type Context, type Decision, type Refusal, refuseField } from '../commands.ts';
+import {
+  accept,
+  type CommandData,
+  type CommandType,
+  type Context,
+  type Decision,
+  type Refusal,
+  refuseField,
+} from '../commands.ts';
 import { event, type EventData, type EventType } from '../events.ts';
 import type { Job } from '../types.ts';
 
@@ -15,10 +23,13 @@ export const plain =
     accept(event(type, data));
 
 /** A refusal when a text is empty, else null. */
-export const nonEmpty = (field: string, text: string, message: string): Refusal | null => (text.trim() === '' ? refuseField(field, message) : null);
+export const nonEmpty = (field: string, text: string, message: string): Refusal | null =>
+  text.trim() === '' ? refuseField(field, message) : null;
 
 /** A refusal when a number is outside its range, else null. The bounds named are the bounds checked. */
 export function within(field: string, value: number, low: number, high: number, unit = ''): Refusal | null {
   const tail = unit === '' ? '' : ` ${unit}`;
-  return Number.isFinite(value) && value >= low && value <= high ? null : refuseField(field, `Expected ${low} to ${high}${tail}, got ${value}.`);
+  return Number.isFinite(value) && value >= low && value <= high
+    ? null
+    : refuseField(field, `Expected ${low} to ${high}${tail}, got ${value}.`);
 }

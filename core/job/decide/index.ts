@@ -1,5 +1,15 @@
 import { checkReading } from '../../vehicle/index.ts';
-import { accept, type Command, type CommandBody, type CommandData, type CommandType, type Context, type Decision, refuse, refuseField } from '../commands.ts';
+import {
+  accept,
+  type Command,
+  type CommandBody,
+  type CommandData,
+  type CommandType,
+  type Context,
+  type Decision,
+  refuse,
+  refuseField,
+} from '../commands.ts';
 import { event } from '../events.ts';
 import type { Job } from '../types.ts';
 import { bench } from './bench.ts';
@@ -13,13 +23,21 @@ const undo: Handlers<'undo'> = {
   undo: (job, { expected }) => {
     const last = job.undo;
     if (last === null) return refuse('nothing-to-undo', 'There is nothing to undo.');
-    if (last.commandId !== expected) return refuse('not-the-last', `Something came after it: ${last.label}.`, 'Undo that first.');
+    if (last.commandId !== expected)
+      return refuse('not-the-last', `Something came after it: ${last.label}.`, 'Undo that first.');
     return accept(event('undone', { seqs: last.seqs, what: last.label }));
   },
 };
 
 /** Every command but opening; a command without a handler does not compile. */
-const HANDLERS: Handlers<Exclude<CommandType, 'open-job'>> = { ...intake, ...strip, ...refit, ...bench, ...prove, ...undo };
+const HANDLERS: Handlers<Exclude<CommandType, 'open-job'>> = {
+  ...intake,
+  ...strip,
+  ...refit,
+  ...bench,
+  ...prove,
+  ...undo,
+};
 
 /** What may still be said of a job once it is handed over. */
 const ALLOWED_WHEN_CLOSED: ReadonlySet<CommandType> = new Set<CommandType>(['reopen-job', 'make-note']);

@@ -7,7 +7,16 @@ import { nonEmpty, plain } from './handlers.ts';
 
 /** Complaint, diagnose and decide. */
 export const intake: Handlers<
-  'correct-reading' | 'tell-history' | 'note-symptom' | 'strike-symptom' | 'read-code' | 'read-codes-out' | 'do-check' | 'decide' | 'make-note' | 'acknowledge-caution'
+  | 'correct-reading'
+  | 'tell-history'
+  | 'note-symptom'
+  | 'strike-symptom'
+  | 'read-code'
+  | 'read-codes-out'
+  | 'do-check'
+  | 'decide'
+  | 'make-note'
+  | 'acknowledge-caution'
 > = {
   'correct-reading': (job, data) => {
     const problem = checkReading(data.reading, job.vehicle.lastReading, data.reason);
@@ -18,10 +27,14 @@ export const intake: Handlers<
     const missing = nonEmpty('text', data.text, 'Say what is noticed.');
     if (missing) return missing;
     const known = job.symptoms.some(({ text }) => text.toLowerCase() === data.text.trim().toLowerCase());
-    return known ? refuse('already-there', `“${data.text}” is already noted.`) : accept(event('symptom-noted', { ...data, text: data.text.trim() }));
+    return known
+      ? refuse('already-there', `“${data.text}” is already noted.`)
+      : accept(event('symptom-noted', { ...data, text: data.text.trim() }));
   },
   'strike-symptom': (job, data) =>
-    job.symptoms.some(({ id }) => id === data.id) ? accept(event('symptom-struck', data)) : refuse('not-there', 'That symptom is not noted.'),
+    job.symptoms.some(({ id }) => id === data.id)
+      ? accept(event('symptom-struck', data))
+      : refuse('not-there', 'That symptom is not noted.'),
   'read-code': (job, data) => {
     const parsed = parseDtc(data.code);
     if (!parsed.ok) return refuseField('code', parsed.message);
@@ -31,9 +44,15 @@ export const intake: Handlers<
   },
   'read-codes-out': plain('codes-read-out'),
   'do-check': (_, data) =>
-    nonEmpty('name', data.name, 'Say what was checked.') ?? nonEmpty('result', data.result, 'Say what was found.') ?? accept(event('check-done', data)),
-  decide: (_, data) => nonEmpty('reason', data.reason, 'Say why, in a few words: the sheet carries it.') ?? accept(event('decision-made', data)),
+    nonEmpty('name', data.name, 'Say what was checked.') ??
+    nonEmpty('result', data.result, 'Say what was found.') ??
+    accept(event('check-done', data)),
+  decide: (_, data) =>
+    nonEmpty('reason', data.reason, 'Say why, in a few words: the sheet carries it.') ??
+    accept(event('decision-made', data)),
   'make-note': (_, data) => nonEmpty('text', data.text, 'Type the note first.') ?? accept(event('note-made', data)),
   'acknowledge-caution': (job, data) =>
-    job.cautions.includes(data.caution) ? refuse('already-there', 'That caution was acknowledged already.') : accept(event('caution-acknowledged', data)),
+    job.cautions.includes(data.caution)
+      ? refuse('already-there', 'That caution was acknowledged already.')
+      : accept(event('caution-acknowledged', data)),
 };

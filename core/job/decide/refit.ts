@@ -15,25 +15,36 @@ export const refit: Handlers<'put-back-item' | 'confirm-connector' | 'leave-off-
   },
   'confirm-connector': (job, data) => {
     const item = itemOf(job, data.itemId);
-    if (item === undefined || item.kind !== 'connector') return refuse('no-such-item', 'That is not a connector on this job.');
-    return item.confirmed ? refuse('already-there', `${item.name} is confirmed already.`) : accept(event('connector-confirmed', data));
+    if (item === undefined || item.kind !== 'connector')
+      return refuse('no-such-item', 'That is not a connector on this job.');
+    return item.confirmed
+      ? refuse('already-there', `${item.name} is confirmed already.`)
+      : accept(event('connector-confirmed', data));
   },
   'leave-off-item': (job, data) => {
     const item = itemOf(job, data.itemId);
     if (item === undefined || item.state !== 'off') return refuse('not-off', 'Only what is off can be left off.');
     if (item.origin === 'plug') return refuse('plug-must-come-out', `${item.name} must come out: it cannot stay in.`);
-    return nonEmpty('reason', data.reason, 'Say why it stays off: the sheet carries it.') ?? accept(event('item-left-off', data));
+    return (
+      nonEmpty('reason', data.reason, 'Say why it stays off: the sheet carries it.') ??
+      accept(event('item-left-off', data))
+    );
   },
   'tighten-bolt': tighten,
 };
 
 function mayGoBack(job: Job, item: JobItem): Decision | null {
   if (item.origin === 'plug') return refuse('plug-must-come-out', `${item.name} is a plug; take it out instead.`);
-  if (item.state !== 'off') return refuse('not-off', item.state === 'on' ? `${item.name} has not come off.` : `${item.name} is back already.`);
+  if (item.state !== 'off')
+    return refuse('not-off', item.state === 'on' ? `${item.name} has not come off.` : `${item.name} is back already.`);
   const plugged = job.openings.find((opening) => item.opens.includes(opening.id) && opening.state === 'plugged');
   if (plugged !== undefined) {
     const plug = plugged.plugId === null ? undefined : itemOf(job, plugged.plugId);
-    return refuse('plug-still-in', `${plugged.name} still holds its plug: ${item.name} would bury it.`, `Take out ${plug?.name.toLowerCase() ?? 'the plug'} first.`);
+    return refuse(
+      'plug-still-in',
+      `${plugged.name} still holds its plug: ${item.name} would bury it.`,
+      `Take out ${plug?.name.toLowerCase() ?? 'the plug'} first.`,
+    );
   }
   const waits = blockers(job, item.id);
   if (waits.length === 0) return null;
@@ -44,7 +55,9 @@ function mayGoBack(job: Job, item: JobItem): Decision | null {
 function countsAgree(item: JobItem, countedBack: number | null): Decision | null {
   if (countedBack === null) return null;
   const out = item.countedOut ?? item.fasteners?.count ?? 0;
-  return countedBack < 0 || countedBack > out ? refuseField('countedBack', `${out} came out; expected 0 to ${out} back, got ${countedBack}.`) : null;
+  return countedBack < 0 || countedBack > out
+    ? refuseField('countedBack', `${out} came out; expected 0 to ${out} back, got ${countedBack}.`)
+    : null;
 }
 
 function tighten(job: Job, data: CommandData['tighten-bolt'], context: Context): Decision {
@@ -54,7 +67,8 @@ function tighten(job: Job, data: CommandData['tighten-bolt'], context: Context):
   if (item.state === 'on') return refuse('not-off', `${item.name} have not come off.`);
   const ids = boltIds(item);
   if (!ids.includes(data.boltId)) return refuse('no-such-bolt', `There is no bolt “${data.boltId}” in ${item.name}.`);
-  if (data.pass < 1 || data.pass > group.fractions.length) return refuseField('pass', `Expected pass 1 to ${group.fractions.length}, got ${data.pass}.`);
+  if (data.pass < 1 || data.pass > group.fractions.length)
+    return refuseField('pass', `Expected pass 1 to ${group.fractions.length}, got ${data.pass}.`);
   const final = data.pass === group.fractions.length;
   const torque = readTorque(data);
   if (torque !== null && 'ok' in torque) return torque;
@@ -62,7 +76,13 @@ function tighten(job: Job, data: CommandData['tighten-bolt'], context: Context):
   if (waits !== null) return waits;
   const wrench = context.wrenches.find(({ id }) => id === data.wrenchId)?.name ?? '';
   const { torqueText: _, wrenchId: __, ...rest } = data;
-  const tightened = event('bolt-tightened', { ...rest, final, torque, nm: torque === null ? null : torqueNm(torque), wrench });
+  const tightened = event('bolt-tightened', {
+    ...rest,
+    final,
+    torque,
+    nm: torque === null ? null : torqueNm(torque),
+    wrench,
+  });
   return accept(tightened, ...goesBackWith(item, data, final, torque));
 }
 
@@ -70,14 +90,24 @@ function readTorque({ method, torqueText }: CommandData['tighten-bolt']): Quanti
   if (method === 'by-feel' && torqueText.trim() === '') return null;
   const parsed = parseQuantity(torqueText, 'torque');
   if (!parsed.ok) return refuseField('torqueText', parsed.message);
-  if (parsed.upTo !== undefined) return refuseField('torqueText', 'Expected the figure that this bolt reached, got a range.');
+  if (parsed.upTo !== undefined)
+    return refuseField('torqueText', 'Expected the figure that this bolt reached, got a range.');
   return parsed.quantity;
 }
 
 /** A group is back once its last bolt is at torque: nobody should have to say so twice. */
-function goesBackWith(item: JobItem, data: CommandData['tighten-bolt'], final: boolean, torque: Quantity | null): JobEvent[] {
+function goesBackWith(
+  item: JobItem,
+  data: CommandData['tighten-bolt'],
+  final: boolean,
+  torque: Quantity | null,
+): JobEvent[] {
   const spec = item.fasteners?.spec ?? null;
-  const good = spec === null || torque === null || judge(spec, { torque, method: data.method }).verdict === 'in band' || data.method === 'by-feel';
+  const good =
+    spec === null ||
+    torque === null ||
+    judge(spec, { torque, method: data.method }).verdict === 'in band' ||
+    data.method === 'by-feel';
   if (item.state !== 'off' || !final || !good) return [];
   const others = boltIds(item).filter((id) => id !== data.boltId);
   if (!others.every((id) => isAtTorque(item, id))) return [];

@@ -6,22 +6,38 @@ import type { Job } from '../types.ts';
 import { planRefit } from '../../refit/index.ts';
 import { type Handlers, nonEmpty, plain } from './handlers.ts';
 
-const notHere = (id: string) => refuse('no-such-item', `There is no item “${id}” on this job.`, 'Add it first, by typing its name.');
+const notHere = (id: string) =>
+  refuse('no-such-item', `There is no item “${id}” on this job.`, 'Add it first, by typing its name.');
 
 /** Prepare and strip. */
 export const strip: Handlers<
-  'pin-procedure' | 'tick-need' | 'add-item' | 'add-constraint' | 'remove-item' | 'remark-item' | 'plug-opening' | 'unplug-opening' | 'place-object' | 'take-object-out'
+  | 'pin-procedure'
+  | 'tick-need'
+  | 'add-item'
+  | 'add-constraint'
+  | 'remove-item'
+  | 'remark-item'
+  | 'plug-opening'
+  | 'unplug-opening'
+  | 'place-object'
+  | 'take-object-out'
 > = {
   'pin-procedure': (job, _, { procedure }) => {
     if (procedure === null) return refuse('no-such-procedure', 'That procedure is not in the library.');
     if (job.items.some(({ state }) => state !== 'on')) {
-      return refuse('already-stripping', 'Things have come off by another procedure already.', 'Put them back or undo, then choose again.');
+      return refuse(
+        'already-stripping',
+        'Things have come off by another procedure already.',
+        'Put them back or undo, then choose again.',
+      );
     }
     return accept(event('procedure-pinned', { procedure }));
   },
   'tick-need': (job, data) => {
-    if (!job.procedure?.needs.some(({ id }) => id === data.needId)) return refuse('not-there', 'The procedure does not list that.');
-    if (data.state === 'ordered' && data.expected === null) return refuseField('expected', 'On which day is it expected?');
+    if (!job.procedure?.needs.some(({ id }) => id === data.needId))
+      return refuse('not-there', 'The procedure does not list that.');
+    if (data.state === 'ordered' && data.expected === null)
+      return refuseField('expected', 'On which day is it expected?');
     return accept(event('need-ticked', data));
   },
   'add-item': (job, { item }) => {
@@ -29,7 +45,10 @@ export const strip: Handlers<
     if (missing) return missing;
     if (itemOf(job, item.id) !== undefined) return refuse('already-there', `${item.name} is already listed.`);
     if (job.items.some(({ name }) => name.toLowerCase() === item.name.trim().toLowerCase())) {
-      return refuseField('name', `There is a “${item.name.trim()}” already. Tell them apart: left, right, upper, rear.`);
+      return refuseField(
+        'name',
+        `There is a “${item.name.trim()}” already. Tell them apart: left, right, upper, rear.`,
+      );
     }
     const text = item.fasteners?.spec?.text;
     if (text !== undefined) {
@@ -44,9 +63,14 @@ export const strip: Handlers<
     if (a === undefined || b === undefined) return notHere(a === undefined ? constraint.a : constraint.b);
     const missing = nonEmpty('reason', constraint.reason, 'Say why, in a few words: the string carries it.');
     if (missing) return missing;
-    const plan = planRefit(leftColumn(job).map(({ id, name }, index) => ({ id, name, stripOrder: index + 1 })), [...jobConstraints(job), constraint]);
+    const plan = planRefit(
+      leftColumn(job).map(({ id, name }, index) => ({ id, name, stripOrder: index + 1 })),
+      [...jobConstraints(job), constraint],
+    );
     if (plan.ok) return accept(event('constraint-added', { constraint }));
-    const chain = plan.cycle.map(({ from, to, reason }) => `${nameOf(job, from)} before ${nameOf(job, to)} (${reason})`).join('; ');
+    const chain = plan.cycle
+      .map(({ from, to, reason }) => `${nameOf(job, from)} before ${nameOf(job, to)} (${reason})`)
+      .join('; ');
     return refuse('goes-in-a-circle', `That goes round in a circle: ${chain}.`, 'Leave out one of these.');
   },
   'remove-item': (job, data) => {
@@ -59,29 +83,42 @@ export const strip: Handlers<
     }
     return accept(event('item-removed', data));
   },
-  'remark-item': (job, data) => (itemOf(job, data.itemId) === undefined ? notHere(data.itemId) : accept(event('item-remarked', data))),
+  'remark-item': (job, data) =>
+    itemOf(job, data.itemId) === undefined ? notHere(data.itemId) : accept(event('item-remarked', data)),
   'plug-opening': (job, data) => {
     const opening = job.openings.find(({ id }) => id === data.openingId);
     if (opening === undefined) return refuse('no-such-opening', 'That opening is not part of this job.');
     if (opening.state !== 'open') {
-      return refuse('not-open', `${opening.name} is ${opening.state}.`, opening.state === 'whole' ? `It opens when ${closerOf(job, opening.id)?.name ?? 'its part'} comes off.` : '');
+      return refuse(
+        'not-open',
+        `${opening.name} is ${opening.state}.`,
+        opening.state === 'whole' ? `It opens when ${closerOf(job, opening.id)?.name ?? 'its part'} comes off.` : '',
+      );
     }
-    return nonEmpty('what', data.what, 'What plugs it: a cap, a bung, a clean cloth?') ?? accept(event('opening-plugged', data));
+    return (
+      nonEmpty('what', data.what, 'What plugs it: a cap, a bung, a clean cloth?') ??
+      accept(event('opening-plugged', data))
+    );
   },
   'unplug-opening': (job, data) => {
     const opening = job.openings.find(({ id }) => id === data.openingId);
     if (opening === undefined) return refuse('no-such-opening', 'That opening is not part of this job.');
-    return opening.state === 'plugged' ? accept(event('opening-unplugged', data)) : refuse('not-plugged', `${opening.name} holds no plug.`);
+    return opening.state === 'plugged'
+      ? accept(event('opening-unplugged', data))
+      : refuse('not-plugged', `${opening.name} holds no plug.`);
   },
   'place-object': (job, data) =>
     nonEmpty('what', data.what, 'What is it: a rag, a tie, a hook?') ??
     nonEmpty('where', data.where, 'Where is it? Somebody else may have to find it.') ??
-    (job.objects.some(({ id }) => id === data.id) ? refuse('already-there', 'That is counted already.') : plain('object-placed')(job, data)),
+    (job.objects.some(({ id }) => id === data.id)
+      ? refuse('already-there', 'That is counted already.')
+      : plain('object-placed')(job, data)),
   'take-object-out': (job, data) => {
     const object = job.objects.find(({ id }) => id === data.id);
-    return object === undefined || object.out ? refuse('not-there', 'That is out already.') : accept(event('object-taken-out', data));
+    return object === undefined || object.out
+      ? refuse('not-there', 'That is out already.')
+      : accept(event('object-taken-out', data));
   },
 };
 
 const nameOf = (job: Job, id: string): string => itemOf(job, id)?.name ?? id;
-

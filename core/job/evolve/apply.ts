@@ -18,7 +18,10 @@ export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>
   'decision-made': (_, data, stamp) => ({ decision: { ...data, ...stamp } }),
   'procedure-pinned': (job, { procedure }) => ({
     procedure,
-    items: [...procedure.items.map((item) => freshItem(item, 'procedure')), ...job.items.filter(({ origin }) => origin === 'typed')],
+    items: [
+      ...procedure.items.map((item) => freshItem(item, 'procedure')),
+      ...job.items.filter(({ origin }) => origin === 'typed'),
+    ],
     openings: procedure.openings.map((opening): JobOpening => ({ ...opening, state: 'whole', plugId: null })),
     constraints: procedure.constraints,
     needs: [],
@@ -31,16 +34,30 @@ export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>
     const opens = itemOf(job, data.itemId)?.opens ?? [];
     return {
       items: change(job.items, data.itemId, (item) => ({
-        ...item, state: 'off', off: stamp, back: null, stripOrder: item.stripOrder ?? nextPlace(job), pocket: data.pocket || item.pocket,
-        label: data.label || item.label, countedOut: data.countedOut, countedBack: null, confirmed: false, bolts: [], fitted: '',
+        ...item,
+        state: 'off',
+        off: stamp,
+        back: null,
+        stripOrder: item.stripOrder ?? nextPlace(job),
+        pocket: data.pocket || item.pocket,
+        label: data.label || item.label,
+        countedOut: data.countedOut,
+        countedBack: null,
+        confirmed: false,
+        bolts: [],
+        fitted: '',
       })),
       openings: setOpenings(job.openings, opens, 'open'),
     };
   },
-  'item-remarked': (job, { itemId, pocket, label, remark }) => ({ items: change(job.items, itemId, (item) => ({ ...item, pocket, label, remark })) }),
+  'item-remarked': (job, { itemId, pocket, label, remark }) => ({
+    items: change(job.items, itemId, (item) => ({ ...item, pocket, label, remark })),
+  }),
   'opening-plugged': (job, { openingId, plugId, what }, stamp) => ({
     items: [...job.items, plugItem(plugId, what, nextPlace(job), stamp)],
-    openings: job.openings.map((opening) => (opening.id === openingId ? { ...opening, state: 'plugged', plugId } : opening)),
+    openings: job.openings.map((opening) =>
+      opening.id === openingId ? { ...opening, state: 'plugged', plugId } : opening,
+    ),
   }),
   'opening-unplugged': (job, { openingId }, stamp) => {
     const plugId = job.openings.find(({ id }) => id === openingId)?.plugId ?? '';
@@ -52,55 +69,98 @@ export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>
   },
   'item-put-back': (job, data, stamp) => ({
     items: change(job.items, data.itemId, (item) => ({
-      ...item, state: data.renewed ? 'renewed' : 'refitted', back: stamp, fitted: data.fitted, countedBack: data.countedBack,
+      ...item,
+      state: data.renewed ? 'renewed' : 'refitted',
+      back: stamp,
+      fitted: data.fitted,
+      countedBack: data.countedBack,
       confirmed: data.confirmed || item.confirmed,
     })),
     openings: setOpenings(job.openings, itemOf(job, data.itemId)?.opens ?? [], 'closed'),
   }),
-  'connector-confirmed': (job, { itemId }) => ({ items: change(job.items, itemId, (item) => ({ ...item, confirmed: true })) }),
-  'item-left-off': (job, { itemId, reason }, stamp) => ({ items: change(job.items, itemId, (item) => ({ ...item, state: 'left-off', back: stamp, remark: reason })) }),
+  'connector-confirmed': (job, { itemId }) => ({
+    items: change(job.items, itemId, (item) => ({ ...item, confirmed: true })),
+  }),
+  'item-left-off': (job, { itemId, reason }, stamp) => ({
+    items: change(job.items, itemId, (item) => ({ ...item, state: 'left-off', back: stamp, remark: reason })),
+  }),
   'bolt-tightened': (job, { itemId, ...result }, stamp) => ({
     items: change(job.items, itemId, (item) => ({
-      ...item, bolts: [...item.bolts.filter(({ boltId }) => boltId !== result.boltId), { ...result, ...stamp }],
+      ...item,
+      bolts: [...item.bolts.filter(({ boltId }) => boltId !== result.boltId), { ...result, ...stamp }],
     })),
   }),
   'object-placed': (job, data, stamp) => ({ objects: [...job.objects, { ...data, ...stamp, out: false }] }),
-  'object-taken-out': (job, { id }) => ({ objects: job.objects.map((object) => (object.id === id ? { ...object, out: true } : object)) }),
+  'object-taken-out': (job, { id }) => ({
+    objects: job.objects.map((object) => (object.id === id ? { ...object, out: true } : object)),
+  }),
   'finding-recorded': (job, data, stamp) => ({
-    findings: [...job.findings.filter((known) => !(known.point === data.point && known.unit === data.unit && known.when === data.when)), { ...data, ...stamp }],
+    findings: [
+      ...job.findings.filter(
+        (known) => !(known.point === data.point && known.unit === data.unit && known.when === data.when),
+      ),
+      { ...data, ...stamp },
+    ],
   }),
   'picture-attached': (job, data, stamp) => ({ pictures: [...job.pictures, { ...data, ...stamp }] }),
   'can-weighed': (job, data, stamp) => ({ cleaners: [...job.cleaners, { ...data, ...stamp }] }),
   'pass-done': (job, data, stamp) => ({ passes: [...job.passes, { ...data, ...stamp }] }),
   'timer-started': (job, data, stamp) => ({ timers: [...job.timers, { ...data, ...stamp, ended: null }] }),
-  'timer-ended': (job, { id, outcome }, stamp) => ({ timers: job.timers.map((timer) => (timer.id === id ? { ...timer, ended: { ...stamp, outcome } } : timer)) }),
-  'seal-decided': (job, data, stamp) => ({ seals: [...job.seals.filter(({ name }) => name !== data.name), { ...data, ...stamp }] }),
+  'timer-ended': (job, { id, outcome }, stamp) => ({
+    timers: job.timers.map((timer) => (timer.id === id ? { ...timer, ended: { ...stamp, outcome } } : timer)),
+  }),
+  'seal-decided': (job, data, stamp) => ({
+    seals: [...job.seals.filter(({ name }) => name !== data.name), { ...data, ...stamp }],
+  }),
   'coolant-recorded': (job, data, stamp) => ({ coolant: [...job.coolant, { ...data, ...stamp }] }),
   'level-checked': (job, data, stamp) => ({ levels: [...job.levels, { ...data, ...stamp }] }),
-  'run-started': (job, { id, recipe }, stamp) => ({ runs: [...job.runs, { id, run: startRun(recipe, stamp.at), closed: null, ...stamp }] }),
+  'run-started': (job, { id, recipe }, stamp) => ({
+    runs: [...job.runs, { id, run: startRun(recipe, stamp.at), closed: null, ...stamp }],
+  }),
   'run-advanced': (job, { runId, input }, { at }) => ({
-    runs: job.runs.map((entry) => (entry.id === runId ? { ...entry, run: advance(entry.run, { ...input, at }) } : entry)),
+    runs: job.runs.map((entry) =>
+      entry.id === runId ? { ...entry, run: advance(entry.run, { ...input, at }) } : entry,
+    ),
   }),
   'run-closed': (job, { runId, outcome, why }, stamp) => ({
     runs: job.runs.map((entry) => (entry.id === runId ? { ...entry, closed: { ...stamp, outcome, why } } : entry)),
   }),
   'measurement-taken': (job, data, stamp) => ({
-    measurements: [...job.measurements.filter((known) => !(known.kind === data.kind && known.when === data.when)), { ...data, ...stamp }],
+    measurements: [
+      ...job.measurements.filter((known) => !(known.kind === data.kind && known.when === data.when)),
+      { ...data, ...stamp },
+    ],
   }),
-  'proof-recorded': (job, data, stamp) => ({ proofs: [...job.proofs.filter(({ check }) => check !== data.check), { ...data, ...stamp }] }),
+  'proof-recorded': (job, data, stamp) => ({
+    proofs: [...job.proofs.filter(({ check }) => check !== data.check), { ...data, ...stamp }],
+  }),
   'part-used': (job, data, stamp) => ({ parts: [...job.parts, { ...data, ...stamp }] }),
   'note-made': (job, data, stamp) => ({ notes: [...job.notes, { ...data, ...stamp }] }),
   'stage-passed': (job, { stage }) => ({ passed: job.passed.includes(stage) ? job.passed : [...job.passed, stage] }),
-  'handed-over': (job, data, stamp) => ({ handOver: { ...data, ...stamp }, status: 'closed', passed: job.passed.includes('hand-over') ? job.passed : [...job.passed, 'hand-over'] }),
-  'job-reopened': (job, data, stamp) => ({ status: 'open', reopened: [...job.reopened, { ...data, ...stamp }], passed: job.passed.filter((stage) => stage !== 'hand-over') }),
+  'handed-over': (job, data, stamp) => ({
+    handOver: { ...data, ...stamp },
+    status: 'closed',
+    passed: job.passed.includes('hand-over') ? job.passed : [...job.passed, 'hand-over'],
+  }),
+  'job-reopened': (job, data, stamp) => ({
+    status: 'open',
+    reopened: [...job.reopened, { ...data, ...stamp }],
+    passed: job.passed.filter((stage) => stage !== 'hand-over'),
+  }),
 };
 
-const nextPlace = (job: Job): number => job.items.reduce((highest, { stripOrder }) => Math.max(highest, stripOrder ?? 0), 0) + 1;
+const nextPlace = (job: Job): number =>
+  job.items.reduce((highest, { stripOrder }) => Math.max(highest, stripOrder ?? 0), 0) + 1;
 
-const change = (items: readonly JobItem[], id: string, how: (item: JobItem) => JobItem): JobItem[] => items.map((item) => (item.id === id ? how(item) : item));
+const change = (items: readonly JobItem[], id: string, how: (item: JobItem) => JobItem): JobItem[] =>
+  items.map((item) => (item.id === id ? how(item) : item));
 
 /** Plugged openings keep their plug: only the person takes it out. */
-function setOpenings(openings: readonly JobOpening[], ids: readonly string[], state: 'open' | 'closed'): readonly JobOpening[] {
+function setOpenings(
+  openings: readonly JobOpening[],
+  ids: readonly string[],
+  state: 'open' | 'closed',
+): readonly JobOpening[] {
   if (ids.length === 0) return openings;
   return openings.map((opening) => (ids.includes(opening.id) ? { ...opening, state } : opening));
 }

@@ -8,7 +8,13 @@ import { APPLY } from './apply.ts';
 export const HANDS_ON_GAP_S = 15 * 60;
 
 /** Never taken back: a caution stays acknowledged, and closing has its own way back. */
-const NOT_UNDOABLE: ReadonlySet<EventType> = new Set<EventType>(['job-opened', 'handed-over', 'job-reopened', 'caution-acknowledged', 'undone']);
+const NOT_UNDOABLE: ReadonlySet<EventType> = new Set<EventType>([
+  'job-opened',
+  'handed-over',
+  'job-reopened',
+  'caution-acknowledged',
+  'undone',
+]);
 
 /**
  * The only place that says what an event means. Pure: the same events always give the same job.
@@ -32,7 +38,8 @@ export function evolve(job: Job | null, recorded: RecordedEvent, jobId = job?.id
     time: timeAfter(job, recorded.at),
     last: { ...stamp, words },
   };
-  if (NOT_UNDOABLE.has(recorded.type)) return recorded.type === 'caution-acknowledged' ? { ...changed, last: job.last } : { ...changed, undo: null };
+  if (NOT_UNDOABLE.has(recorded.type))
+    return recorded.type === 'caution-acknowledged' ? { ...changed, last: job.last } : { ...changed, undo: null };
   return { ...changed, undo: undoAfter(job, recorded, words, stamp) };
 }
 
@@ -73,12 +80,48 @@ function timeAfter(job: Job, at: string): Job['time'] {
 
 function openedJob(id: string, data: (RecordedEvent & { type: 'job-opened' })['data'], stamp: Stamp, seq: number): Job {
   return {
-    id, number: data.number, version: seq, status: 'open', opened: stamp, lastAt: stamp.at,
-    vehicle: data.vehicle, reading: data.reading, readingReason: data.readingReason, complaint: data.complaint,
-    since: '', doneBefore: '', symptoms: [], codes: [], codesRead: { before: null, after: null }, checks: [], decision: null,
-    procedure: null, needs: [], cautions: [], items: [], openings: [], constraints: [], objects: [], findings: [], pictures: [],
-    cleaners: [], passes: [], timers: [], seals: [], coolant: [], levels: [], runs: [], measurements: [], proofs: [], parts: [],
-    notes: [], passed: [], handOver: null, reopened: [], time: { handsOnS: 0, waitingS: 0 },
-    last: { ...stamp, words: 'Job opened' }, undo: null,
+    id,
+    number: data.number,
+    version: seq,
+    status: 'open',
+    opened: stamp,
+    lastAt: stamp.at,
+    vehicle: data.vehicle,
+    reading: data.reading,
+    readingReason: data.readingReason,
+    complaint: data.complaint,
+    since: '',
+    doneBefore: '',
+    symptoms: [],
+    codes: [],
+    codesRead: { before: null, after: null },
+    checks: [],
+    decision: null,
+    procedure: null,
+    needs: [],
+    cautions: [],
+    items: [],
+    openings: [],
+    constraints: [],
+    objects: [],
+    findings: [],
+    pictures: [],
+    cleaners: [],
+    passes: [],
+    timers: [],
+    seals: [],
+    coolant: [],
+    levels: [],
+    runs: [],
+    measurements: [],
+    proofs: [],
+    parts: [],
+    notes: [],
+    passed: [],
+    handOver: null,
+    reopened: [],
+    time: { handsOnS: 0, waitingS: 0 },
+    last: { ...stamp, words: 'Job opened' },
+    undo: null,
   };
 }

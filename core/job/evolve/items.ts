@@ -3,15 +3,42 @@ import type { JobItem, Stamp } from '../types.ts';
 
 /** An item that is still on the vehicle. */
 export const freshItem = (item: ProcedureItem, origin: 'procedure' | 'typed'): JobItem => ({
-  ...item, origin, state: 'on', stripOrder: null, off: null, back: null, pocket: '', label: '', remark: '', confirmed: false,
-  countedOut: null, countedBack: null, fitted: '', bolts: [],
+  ...item,
+  origin,
+  state: 'on',
+  stripOrder: null,
+  off: null,
+  back: null,
+  pocket: '',
+  label: '',
+  remark: '',
+  confirmed: false,
+  countedOut: null,
+  countedBack: null,
+  fitted: '',
+  bolts: [],
 });
 
 /** A plug: *off* while it sits in its opening, *refitted* once it is out. */
 export const plugItem = (id: string, what: string, stripOrder: number, stamp: Stamp): JobItem => ({
   ...freshItem(
-    { id, name: what, kind: 'plug', tool: '', note: '', opens: [], fasteners: null, singleUse: false, partNumber: '', unit: null, cautions: [] },
+    {
+      id,
+      name: what,
+      kind: 'plug',
+      tool: '',
+      note: '',
+      opens: [],
+      fasteners: null,
+      singleUse: false,
+      partNumber: '',
+      unit: null,
+      cautions: [],
+    },
     'typed',
   ),
-  origin: 'plug', state: 'off', stripOrder, off: stamp,
+  origin: 'plug',
+  state: 'off',
+  stripOrder,
+  off: stamp,
 });

@@ -23,20 +23,32 @@ const nextDue = ref('');
 const dueError = ref<string | null>(null);
 const minutesError = ref<string | null>(null);
 const reason = ref('');
-const gaps = computed(() => (job.value === null ? [] : STAGES.slice(0, -1).flatMap((stage) => (job.value === null ? [] : stageGaps(job.value, stage)))));
+const gaps = computed(() =>
+  job.value === null
+    ? []
+    : STAGES.slice(0, -1).flatMap((stage) => (job.value === null ? [] : stageGaps(job.value, stage))),
+);
 const start = computed(() => (job.value === null ? { may: true as const } : jobMayStart(job.value)));
-const cost = computed(() => (job.value === null ? null : costOf(job.value, parseNumber(minutes.value) || 0, shop.settings.ratePerHourMinor)));
+const cost = computed(() =>
+  job.value === null ? null : costOf(job.value, parseNumber(minutes.value) || 0, shop.settings.ratePerHourMinor),
+);
 
 function handOver(): void {
   const { value } = job;
   if (value === null) return;
   const labourMinutes = parseNumber(minutes.value);
   minutesError.value = Number.isNaN(labourMinutes) ? `Expected minutes, got “${minutes.value}”.` : null;
-  const due = nextDue.value.trim() === '' ? null : parseQuantity(nextDue.value, value.reading.unit === 'h' ? 'duration' : 'distance', value.reading.unit);
+  const due =
+    nextDue.value.trim() === ''
+      ? null
+      : parseQuantity(nextDue.value, value.reading.unit === 'h' ? 'duration' : 'distance', value.reading.unit);
   dueError.value = due !== null && !due.ok ? due.message : null;
   if (minutesError.value !== null || (due !== null && !due.ok)) return;
   form.send('hand-over', {
-    watch: watchFor.value, labourMinutes, ratePerHourMinor: shop.settings.ratePerHourMinor, currency: shop.settings.currency,
+    watch: watchFor.value,
+    labourMinutes,
+    ratePerHourMinor: shop.settings.ratePerHourMinor,
+    currency: shop.settings.currency,
     nextDue: due === null ? null : { value: due.quantity.value, unit: due.quantity.unit as MeterUnit },
   });
 }
@@ -58,12 +70,30 @@ function handOver(): void {
       <p class="mt-1 text-2xl font-bold">{{ sheet.plate }} · {{ sheet.title }}</p>
       <p class="text-soft">{{ sheet.subtitle }}</p>
       <dl class="mt-4 grid gap-x-8 sm:grid-cols-2">
-        <div v-for="row in sheet.identity" :key="row.label" class="flex justify-between gap-4 border-t border-line py-1.5 text-[0.9375rem]"><dt class="text-soft">{{ row.label }}</dt><dd class="text-right">{{ row.value }}<span v-if="row.note" class="block text-sm text-soft">{{ row.note }}</span></dd></div>
+        <div
+          v-for="row in sheet.identity"
+          :key="row.label"
+          class="flex justify-between gap-4 border-t border-line py-1.5 text-[0.9375rem]"
+        >
+          <dt class="text-soft">{{ row.label }}</dt>
+          <dd class="text-right">
+            {{ row.value }}<span v-if="row.note" class="block text-sm text-soft">{{ row.note }}</span>
+          </dd>
+        </div>
       </dl>
       <section v-for="section in sheet.sections" :key="section.title" class="mt-5">
         <h3 class="border-b border-line pb-1 text-bottle">{{ section.title }}</h3>
         <dl v-if="section.rows.length > 0">
-          <div v-for="(row, index) in section.rows" :key="index" class="grid grid-cols-[minmax(7rem,12rem)_1fr] gap-4 py-1 text-[0.9375rem]"><dt class="text-soft">{{ row.label }}</dt><dd class="min-w-0">{{ row.value }}<span v-if="row.note" class="block text-sm text-soft">{{ row.note }}</span></dd></div>
+          <div
+            v-for="(row, index) in section.rows"
+            :key="index"
+            class="grid grid-cols-[minmax(7rem,12rem)_1fr] gap-4 py-1 text-[0.9375rem]"
+          >
+            <dt class="text-soft">{{ row.label }}</dt>
+            <dd class="min-w-0">
+              {{ row.value }}<span v-if="row.note" class="block text-sm text-soft">{{ row.note }}</span>
+            </dd>
+          </div>
         </dl>
         <p v-else class="py-1 text-[0.9375rem] text-soft">{{ section.empty }}</p>
       </section>
@@ -74,30 +104,60 @@ function handOver(): void {
       <template v-if="job.status === 'open'">
         <div v-if="!start.may" class="border-l-[3px] border-alarm py-1 pl-3">
           <p class="font-bold text-alarm">Engine held</p>
-          <ul class="text-[0.9375rem]"><li v-for="hold in start.holds.slice(0, 4)" :key="hold.code + hold.subject">{{ hold.words }}</li></ul>
+          <ul class="text-[0.9375rem]">
+            <li v-for="hold in start.holds.slice(0, 4)" :key="hold.code + hold.subject">{{ hold.words }}</li>
+          </ul>
         </div>
         <div v-if="gaps.length > 0">
-          <p class="font-semibold text-brass">{{ gaps.length }} {{ gaps.length === 1 ? 'gap' : 'gaps' }} in the record</p>
-          <ul class="text-sm text-soft"><li v-for="gap in gaps.slice(0, 4)" :key="gap">{{ gap }}</li><li v-if="gaps.length > 4">and {{ gaps.length - 4 }} more</li></ul>
+          <p class="font-semibold text-brass">
+            {{ gaps.length }} {{ gaps.length === 1 ? 'gap' : 'gaps' }} in the record
+          </p>
+          <ul class="text-sm text-soft">
+            <li v-for="gap in gaps.slice(0, 4)" :key="gap">{{ gap }}</li>
+            <li v-if="gaps.length > 4">and {{ gaps.length - 4 }} more</li>
+          </ul>
         </div>
         <form class="grid gap-3" @submit.prevent="handOver">
-          <TextField v-model="minutes" label="Labour, minutes" inputmode="numeric" hint="Proposed from the entries’ own times" :error="minutesError ?? form.error('labourMinutes')" />
-          <TextField v-model="nextDue" label="Next due" :placeholder="job.reading.unit === 'h' ? '712 h' : '178000 km'" :error="dueError ?? form.error('nextDue')" />
+          <TextField
+            v-model="minutes"
+            label="Labour, minutes"
+            inputmode="numeric"
+            hint="Proposed from the entries’ own times"
+            :error="minutesError ?? form.error('labourMinutes')"
+          />
+          <TextField
+            v-model="nextDue"
+            label="Next due"
+            :placeholder="job.reading.unit === 'h' ? '712 h' : '178000 km'"
+            :error="dueError ?? form.error('nextDue')"
+          />
           <TextField v-model="watchFor" label="What to watch" :lines="2" placeholder="oil mist in the duct" />
           <dl v-if="cost" class="rows border-y border-line text-[0.9375rem]">
-            <FigureRow label="Labour">{{ shop.say.money(cost.labourMinor) }}</FigureRow><FigureRow label="Parts">{{ shop.say.money(cost.partsMinor) }}</FigureRow><FigureRow label="Total">{{ shop.say.money(cost.totalMinor) }}</FigureRow>
+            <FigureRow label="Labour">{{ shop.say.money(cost.labourMinor) }}</FigureRow><FigureRow label="Parts">{{
+              shop.say.money(cost.partsMinor)
+            }}</FigureRow
+            ><FigureRow label="Total">{{ shop.say.money(cost.totalMinor) }}</FigureRow>
           </dl>
-          <p v-if="form.general('labourMinutes', 'nextDue')" class="font-semibold text-alarm" role="alert">{{ form.general('labourMinutes', 'nextDue') }}</p>
+          <p v-if="form.general('labourMinutes', 'nextDue')" class="font-semibold text-alarm" role="alert">
+            {{ form.general('labourMinutes', 'nextDue') }}
+          </p>
           <button type="submit" class="primary">Hand over and close</button>
         </form>
       </template>
       <template v-else>
         <div>
           <h3 class="text-lg text-moss">Handed over</h3>
-          <p v-if="job.handOver" class="text-soft">{{ shop.say.time(job.handOver.at) }}, {{ shop.say.person(job.handOver.by) }}</p>
+          <p v-if="job.handOver" class="text-soft">
+            {{ shop.say.time(job.handOver.at) }}, {{ shop.say.person(job.handOver.by) }}
+          </p>
         </div>
         <form class="grid gap-2" @submit.prevent="reopening.send('reopen-job', { reason })">
-          <TextField v-model="reason" label="Open it again because" placeholder="came back hunting" :error="reopening.error('reason') ?? reopening.general('reason')" />
+          <TextField
+            v-model="reason"
+            label="Open it again because"
+            placeholder="came back hunting"
+            :error="reopening.error('reason') ?? reopening.general('reason')"
+          />
           <button type="submit" class="quiet">Open it again</button>
         </form>
       </template>

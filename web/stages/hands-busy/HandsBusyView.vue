@@ -18,7 +18,11 @@ const shop = useShop();
 const way = computed(() => route.params.way as Way);
 const skipped = ref<readonly string[]>([]);
 const said = ref('');
-watch(() => String(route.params.id), (id) => void store.load(id), { immediate: true });
+watch(
+  () => String(route.params.id),
+  (id) => void store.load(id),
+  { immediate: true },
+);
 
 const job = computed(() => store.job);
 const queue = computed((): JobItem[] => {
@@ -27,29 +31,66 @@ const queue = computed((): JobItem[] => {
   const at = standsAt(value, way.value);
   const plan = jobPlan(value);
   const rest =
-    way.value === 'strip' ? value.items.filter(({ state }) => state === 'on') : plan.ok ? plan.steps.flatMap(({ itemId }) => value.items.filter((item) => item.id === itemId && item.state === 'off')) : [];
+    way.value === 'strip'
+      ? value.items.filter(({ state }) => state === 'on')
+      : plan.ok
+        ? plan.steps.flatMap(({ itemId }) => value.items.filter((item) => item.id === itemId && item.state === 'off'))
+        : [];
   const all = at === null || rest.includes(at) ? rest : [at, ...rest];
-  return [...all.filter(({ id }) => !skipped.value.includes(id)), ...all.filter(({ id }) => skipped.value.includes(id))];
+  return [
+    ...all.filter(({ id }) => !skipped.value.includes(id)),
+    ...all.filter(({ id }) => skipped.value.includes(id)),
+  ];
 });
 const item = computed(() => queue.value[0] ?? null);
-const step = computed(() => (item.value !== null && way.value === 'refit' ? torqueStep(item.value, shop.wrenches, readPreference('wrench') ?? '') : null));
+const step = computed(() =>
+  item.value !== null && way.value === 'refit'
+    ? torqueStep(item.value, shop.wrenches, readPreference('wrench') ?? '')
+    : null,
+);
 const action = computed(() => {
   const { value } = job;
-  return value === null || item.value === null ? null : actionFor(way.value, value, item.value, store.send, { pocket: '', label: '', torqueText: '', byFeel: false }, step.value);
+  return value === null || item.value === null
+    ? null
+    : actionFor(
+        way.value,
+        value,
+        item.value,
+        store.send,
+        { pocket: '', label: '', torqueText: '', byFeel: false },
+        step.value,
+      );
 });
 const torqueNow = computed(() => step.value !== null && action.value?.label.startsWith('Record') === true);
 const title = computed(() => {
   if (item.value === null) return '';
-  if (torqueNow.value && step.value) return `${item.value.name.split(',')[0]?.replace(/s$/, '')} ${step.value.number}${step.value.label ? `, ${step.value.label.split(',')[0]}` : ''}`;
+  if (torqueNow.value && step.value)
+    return `${item.value.name.split(',')[0]?.replace(/s$/, '')} ${step.value.number}${step.value.label ? `, ${step.value.label.split(',')[0]}` : ''}`;
   return item.value.name;
 });
 const detail = computed(() => {
   if (item.value === null) return [];
-  if (torqueNow.value && step.value) return [`Bolt ${step.value.number} of ${step.value.of}. Pass ${step.value.pass} of ${step.value.passes}, ${step.value.passWords}.`, step.value.label.split(', ').slice(1).join(', ')].filter(Boolean);
-  return [item.value.note, item.value.pocket === '' ? '' : `From ${item.value.pocket === 'bench' ? 'the bench' : `pocket ${item.value.pocket}`}.`, item.value.tool].filter(Boolean);
+  if (torqueNow.value && step.value)
+    return [
+      `Bolt ${step.value.number} of ${step.value.of}. Pass ${step.value.pass} of ${step.value.passes}, ${step.value.passWords}.`,
+      step.value.label.split(', ').slice(1).join(', '),
+    ].filter(Boolean);
+  return [
+    item.value.note,
+    item.value.pocket === ''
+      ? ''
+      : `From ${item.value.pocket === 'bench' ? 'the bench' : `pocket ${item.value.pocket}`}.`,
+    item.value.tool,
+  ].filter(Boolean);
 });
 const warning = computed(() => item.value?.cautions.map(caution).find((found) => found !== undefined)?.text ?? '');
-const done = computed(() => (job.value === null ? 0 : job.value.items.filter(({ state }) => (way.value === 'strip' ? state !== 'on' : state === 'refitted' || state === 'renewed')).length));
+const done = computed(() =>
+  job.value === null
+    ? 0
+    : job.value.items.filter(({ state }) =>
+        way.value === 'strip' ? state !== 'on' : state === 'refitted' || state === 'renewed',
+      ).length,
+);
 const dots = computed(() => {
   const total = done.value + queue.value.length;
   const shown = Math.min(total, 13);
@@ -62,7 +103,8 @@ function doIt(): void {
   said.value = refusal === null ? '' : `${refusal.message} ${refusal.wouldHelp}`.trim();
 }
 function notYet(): void {
-  if (item.value !== null && queue.value.length > 1) skipped.value = [...skipped.value.filter((id) => id !== item.value?.id), item.value.id];
+  if (item.value !== null && queue.value.length > 1)
+    skipped.value = [...skipped.value.filter((id) => id !== item.value?.id), item.value.id];
 }
 function undo(): void {
   const last = job.value?.undo ?? null;
@@ -82,7 +124,8 @@ useKeys([
 // The screen stays awake where the browser can do that; where it cannot, nothing is lost.
 let awake: WakeLockSentinel | null = null;
 const keepAwake = async (): Promise<void> => {
-  if ('wakeLock' in navigator && document.visibilityState === 'visible') awake = await navigator.wakeLock.request('screen').catch(() => null);
+  if ('wakeLock' in navigator && document.visibilityState === 'visible')
+    awake = await navigator.wakeLock.request('screen').catch(() => null);
 };
 onMounted(() => {
   void keepAwake();
@@ -95,44 +138,114 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <div v-if="job" class="flex h-full flex-col gap-6 p-5 sm:p-8 lg:px-12">
+  <div v-if="job" class="flex h-full flex-col gap-4 p-5 sm:gap-6 sm:p-8 lg:px-12">
     <header class="flex flex-wrap items-center gap-4">
       <span class="plate px-2.5 py-1 text-lg">{{ job.vehicle.plate }}</span>
       <h1 class="text-lg font-normal text-soft">{{ way === 'strip' ? 'Strip' : 'Refit, reading upward' }}</h1>
-      <button type="button" class="ml-auto min-h-11 px-2 text-soft underline underline-offset-4 lg:order-last lg:ml-0" @click="leave">Back to the sheet</button>
-      <span class="flex items-center gap-2.5 max-sm:hidden lg:ml-auto" role="img" :aria-label="`${done} done, ${queue.length} to go`">
-        <span v-for="(dot, index) in dots" :key="index" class="rounded-full" :class="{ 'size-3.5 bg-moss': dot === 'done', 'size-5 border-[5px] border-oxide': dot === 'now', 'size-3.5 border-2 border-line': dot === 'next' }" />
+      <button
+        type="button"
+        class="ml-auto min-h-11 px-2 text-soft underline underline-offset-4 lg:order-last lg:ml-0"
+        @click="leave"
+      >
+        Back to the sheet
+      </button>
+      <span
+        class="flex items-center gap-2.5 max-sm:hidden lg:ml-auto"
+        role="img"
+        :aria-label="`${done} done, ${queue.length} to go`"
+      >
+        <span
+          v-for="(dot, index) in dots"
+          :key="index"
+          class="rounded-full"
+          :class="{
+            'size-3.5 bg-moss': dot === 'done',
+            'size-5 border-[5px] border-oxide': dot === 'now',
+            'size-3.5 border-2 border-line': dot === 'next',
+          }"
+        />
       </span>
     </header>
 
-    <section v-if="item" class="grid min-h-0 flex-1 content-start gap-x-10 gap-y-4 overflow-y-auto lg:grid-cols-[1fr_auto]" aria-live="polite">
+    <section
+      v-if="item"
+      class="grid min-h-0 flex-1 content-start gap-x-10 gap-y-4 overflow-y-auto lg:grid-cols-[1fr_auto]"
+      aria-live="polite"
+    >
       <div>
-        <p class="text-2xl font-bold text-oxide">{{ done + 1 }} · {{ way === 'strip' ? 'comes off' : item.origin === 'plug' ? 'comes out' : 'goes back' }}</p>
-        <p class="mt-1 text-[2.75rem] font-bold leading-[1.08] text-balance sm:text-[4rem]">{{ title }}</p>
-        <p v-for="words in detail" :key="words" class="mt-3 text-[1.625rem] leading-snug text-soft">{{ words }}</p>
+        <p class="text-2xl font-bold text-oxide">
+          {{ done + 1 }} · {{ way === 'strip' ? 'comes off' : item.origin === 'plug' ? 'comes out' : 'goes back' }}
+        </p>
+        <p class="mt-1 text-[2.5rem] font-bold leading-[1.08] text-balance sm:text-[4rem]">{{ title }}</p>
+        <p v-for="words in detail" :key="words" class="mt-2 text-xl leading-snug text-soft sm:mt-3 sm:text-[1.625rem]">
+          {{ words }}
+        </p>
       </div>
-      <div v-if="torqueNow && step?.chosen" class="lg:min-w-90 lg:text-right">
-        <p class="figure text-[6rem] sm:text-[9rem]">{{ step.chosen.setting.setting }}</p>
-        <p class="mt-2 text-[1.75rem] text-soft">{{ step.chosen.setting.unit }} on this wrench</p>
-        <p class="mt-4 border-t border-line pt-4 text-[1.625rem]">{{ step.spec.text }} · {{ step.chosen.wrench.name.toLowerCase() }} <span class="font-bold" :class="step.chosen.setting.verdict === 'suits' ? 'text-moss' : 'text-alarm'">{{ step.chosen.setting.verdict }}</span></p>
+      <div
+        v-if="torqueNow && step?.chosen"
+        class="max-sm:order-first max-sm:flex max-sm:flex-wrap max-sm:items-baseline max-sm:gap-x-3 lg:min-w-90 lg:text-right"
+      >
+        <p class="figure text-[4.5rem] sm:text-[9rem]">{{ step.chosen.setting.setting }}</p>
+        <p class="text-xl text-soft sm:mt-2 sm:text-[1.75rem]">{{ step.chosen.setting.unit }} on this wrench</p>
+        <p class="w-full border-line text-xl sm:mt-4 sm:border-t sm:pt-4 sm:text-[1.625rem]">
+          {{ step.spec.text }} · {{ step.chosen.wrench.name.toLowerCase() }}
+          <span class="font-bold" :class="step.chosen.setting.verdict === 'suits' ? 'text-moss' : 'text-alarm'">{{
+            step.chosen.setting.verdict
+          }}</span>
+        </p>
       </div>
-      <p v-if="warning" class="border-l-4 border-alarm pl-4 text-[1.5rem] leading-snug lg:col-span-2">{{ warning }}</p>
-      <p v-if="said" class="border-l-4 border-brass pl-4 text-[1.5rem] font-bold leading-snug lg:col-span-2" role="alert">{{ said }}</p>
+      <p v-if="warning" class="border-l-4 border-alarm pl-4 text-lg leading-snug sm:text-[1.5rem] lg:col-span-2">
+        {{ warning }}
+      </p>
+      <p
+        v-if="said"
+        class="border-l-4 border-brass pl-4 text-[1.5rem] font-bold leading-snug lg:col-span-2"
+        role="alert"
+      >
+        {{ said }}
+      </p>
     </section>
     <section v-else class="flex-1">
-      <p class="text-[2.75rem] font-bold sm:text-[4rem]">{{ way === 'strip' ? 'Everything listed is off' : 'Everything is back' }}</p>
+      <p class="text-[2.75rem] font-bold sm:text-[4rem]">
+        {{ way === 'strip' ? 'Everything listed is off' : 'Everything is back' }}
+      </p>
     </section>
 
     <footer>
-      <p class="mb-4 text-[1.375rem] text-soft">
-        <template v-if="queue[1]">Then <b class="text-ink">{{ queue[1].name.toLowerCase() }}</b></template><template v-if="queue[2]">, then <b class="text-ink">{{ queue[2].name.toLowerCase() }}</b></template>
+      <p class="mb-3 text-lg text-soft sm:mb-4 sm:text-[1.375rem]">
+        <template v-if="queue[1]"
+          >Then <b class="text-ink">{{ queue[1].name.toLowerCase() }}</b></template
+        ><template v-if="queue[2]"
+          >, then <b class="text-ink">{{ queue[2].name.toLowerCase() }}</b></template
+        >
       </p>
       <div class="grid grid-cols-2 gap-4 sm:grid-cols-[190px_190px_1fr]">
-        <button type="button" class="min-h-18 rounded border-2 border-line text-2xl font-bold sm:min-h-28" @click="undo">Undo</button>
-        <button type="button" class="min-h-18 rounded border-2 border-line text-2xl font-bold sm:min-h-28" @click="notYet">Not yet</button>
-        <button type="button" class="min-h-24 rounded bg-bottle text-[2.25rem] font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-[2.75rem]" :disabled="action === null" @click="doIt">{{ action?.label.startsWith('Plug') ? 'Plugged' : 'Done' }}</button>
+        <button
+          type="button"
+          class="min-h-16 rounded border-2 border-line text-2xl font-bold sm:min-h-28"
+          @click="undo"
+        >
+          Undo
+        </button>
+        <button
+          type="button"
+          class="min-h-16 rounded border-2 border-line text-2xl font-bold sm:min-h-28"
+          @click="notYet"
+        >
+          Not yet
+        </button>
+        <button
+          type="button"
+          class="min-h-24 rounded bg-bottle text-[2.25rem] font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-[2.75rem]"
+          :disabled="action === null"
+          @click="doIt"
+        >
+          {{ action?.label.startsWith('Plug') ? 'Plugged' : 'Done' }}
+        </button>
       </div>
-      <p v-if="action?.label.startsWith('Plug')" class="mt-3 text-[1.375rem] font-bold text-oxide">{{ action.label }}</p>
+      <p v-if="action?.label.startsWith('Plug')" class="mt-3 text-[1.375rem] font-bold text-oxide">
+        {{ action.label }}
+      </p>
     </footer>
   </div>
   <p v-else class="p-8 text-soft" aria-busy="true">Opening the job</p>

@@ -27,12 +27,19 @@ function record(check: ProofKind, result: 'good' | 'bad'): void {
   }
 }
 function addCode(): void {
-  if (codeForm.send('read-code', { id: freshId(), code: code.value, status: 'stored', when: 'after', note: '' })) code.value = '';
+  if (codeForm.send('read-code', { id: freshId(), code: code.value, status: 'stored', when: 'after', note: '' }))
+    code.value = '';
 }
 </script>
 
 <template>
-  <StageFrame v-if="job" stage="prove" title="Prove" :cautions="['road']" lead="The same figures as before the work, on the same lines.">
+  <StageFrame
+    v-if="job"
+    stage="prove"
+    title="Prove"
+    :cautions="['road']"
+    lead="The same figures as before the work, on the same lines."
+  >
     <div class="mt-4 grid gap-5">
       <BandLine v-for="kind in kinds" :key="kind" :job="job" :kind="kind" />
     </div>
@@ -42,19 +49,51 @@ function addCode(): void {
     <h3 class="mb-1 mt-7 text-sm font-bold">Codes read after</h3>
     <CodesList :job="job" when="after" />
     <form v-if="job.status === 'open'" class="mt-2 flex max-w-xl items-start gap-2" @submit.prevent="addCode">
-      <TextField v-model="code" label="A code that came back" placeholder="P0505" class="w-48" :error="codeForm.error('code') ?? codeForm.general('code')" />
+      <TextField
+        v-model="code"
+        label="A code that came back"
+        placeholder="P0505"
+        class="w-48"
+        :error="codeForm.error('code') ?? codeForm.general('code')"
+      />
       <button type="submit" class="quiet mt-6">Add</button>
-      <button v-if="job.codesRead.after === null" type="button" class="quiet mt-6" @click="codeForm.send('read-codes-out', { when: 'after' })">{{ job.codes.some(({ when }) => when === 'after') ? 'That is all' : 'Read: none stored' }}</button>
+      <button
+        v-if="job.codesRead.after === null"
+        type="button"
+        class="quiet mt-6"
+        @click="codeForm.send('read-codes-out', { when: 'after' })"
+      >
+        {{ job.codes.some(({ when }) => when === 'after') ? 'That is all' : 'Read: none stored' }}
+      </button>
     </form>
 
     <h3 class="mb-1 mt-7 text-sm font-bold">Looked at and driven</h3>
     <ul class="rows border-y border-line">
       <li v-for="(name, check) in PROOFS" :key="check" class="flex flex-wrap items-center gap-3 py-2">
-        <span class="flex-1 font-semibold">{{ name }}<span v-if="proved(check)?.note" class="block text-sm font-normal text-oxide">{{ proved(check)?.note }}</span></span>
+        <span class="flex-1 font-semibold"
+          >{{ name
+          }}<span v-if="proved(check)?.note" class="block text-sm font-normal text-oxide">{{
+            proved(check)?.note
+          }}</span></span
+        >
         <fieldset class="flex gap-2" :disabled="job.status === 'closed'">
           <legend class="sr-only">{{ name }}</legend>
-          <button type="button" class="quiet" :aria-pressed="proved(check)?.result === 'good'" @click="record(check, 'good')">Good</button>
-          <button type="button" class="quiet" :aria-pressed="proved(check)?.result === 'bad'" @click="badFor = badFor === check ? null : check">Not good</button>
+          <button
+            type="button"
+            class="quiet"
+            :aria-pressed="proved(check)?.result === 'good'"
+            @click="record(check, 'good')"
+          >
+            Good
+          </button>
+          <button
+            type="button"
+            class="quiet"
+            :aria-pressed="proved(check)?.result === 'bad'"
+            @click="badFor = badFor === check ? null : check"
+          >
+            Not good
+          </button>
         </fieldset>
         <form v-if="badFor === check" class="flex w-full items-start gap-2" @submit.prevent="record(check, 'bad')">
           <TextField v-model="note" class="flex-1" label="What was wrong?" :error="form.error('note')" />
@@ -67,7 +106,10 @@ function addCode(): void {
       <BeforeAfter :job="job" :subject="unit" :what="UNIT_NAMES[unit]" />
     </section>
     <template #why>
-      <p>In band, no code back, quick to settle, no leak: then it is proved. One of them missing is a comeback in waiting.</p>
+      <p>
+        In band, no code back, quick to settle, no leak: then it is proved. One of them missing is a comeback in
+        waiting.
+      </p>
     </template>
   </StageFrame>
 </template>

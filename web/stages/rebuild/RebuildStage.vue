@@ -26,8 +26,14 @@ onMounted(async () => {
 });
 /** Gaskets and seals that this job has met, and any typed besides. */
 const seals = computed(() => {
-  const listed = job.value?.items.filter(({ kind, state }) => kind === 'gasket' && state !== 'on').map(({ name, partNumber }) => ({ name, partNumber })) ?? [];
-  const others = job.value?.seals.filter(({ name }) => !listed.some((each) => each.name === name)).map(({ name, partNumber }) => ({ name, partNumber })) ?? [];
+  const listed =
+    job.value?.items
+      .filter(({ kind, state }) => kind === 'gasket' && state !== 'on')
+      .map(({ name, partNumber }) => ({ name, partNumber })) ?? [];
+  const others =
+    job.value?.seals
+      .filter(({ name }) => !listed.some((each) => each.name === name))
+      .map(({ name, partNumber }) => ({ name, partNumber })) ?? [];
   return [...listed, ...others];
 });
 const decided = (name: string) => job.value?.seals.find((seal) => seal.name === name);
@@ -47,53 +53,131 @@ function reuse(name: string, partNumber: string): void {
   }
 }
 function addSeal(): void {
-  if (form.send('decide-seal', { id: freshId(), name: extra.value, decision: 'renewed', partNumber: '', why: '' })) extra.value = '';
+  if (form.send('decide-seal', { id: freshId(), name: extra.value, decision: 'renewed', partNumber: '', why: '' }))
+    extra.value = '';
 }
 function fit(): void {
   const part = stock.value.find(({ id }) => id === partId.value);
-  if (part && partForm.send('use-part', { id: freshId(), name: part.name, partNumber: part.partNumber, quantity: Number(quantity.value), priceMinor: part.priceMinor })) partId.value = '';
+  if (
+    part &&
+    partForm.send('use-part', {
+      id: freshId(),
+      name: part.name,
+      partNumber: part.partNumber,
+      quantity: Number(quantity.value),
+      priceMinor: part.priceMinor,
+    })
+  )
+    partId.value = '';
 }
 </script>
 
 <template>
-  <StageFrame v-if="job" stage="rebuild" title="On the bench: rebuild" lead="Every gasket and seal: new, or used again with a reason.">
+  <StageFrame
+    v-if="job"
+    stage="rebuild"
+    title="On the bench: rebuild"
+    lead="Every gasket and seal: new, or used again with a reason."
+  >
     <ul class="rows mt-5 border-y border-line">
       <li v-for="seal in seals" :key="seal.name" class="py-3">
         <div class="flex flex-wrap items-center gap-3">
           <div class="flex-1">
             <p class="font-semibold">{{ seal.name }}</p>
-            <p class="text-sm text-soft"><span class="code">{{ seal.partNumber || 'no part number' }}</span><template v-if="inStock(seal.partNumber)">, {{ inStock(seal.partNumber)?.left }} in {{ inStock(seal.partNumber)?.place }}</template></p>
-            <p v-if="decided(seal.name)" class="text-sm font-semibold" :class="decided(seal.name)?.decision === 'renewed' ? 'text-moss' : 'text-brass'">{{ decided(seal.name)?.decision }}{{ decided(seal.name)?.why ? `: ${decided(seal.name)?.why}` : '' }}</p>
+            <p class="text-sm text-soft">
+              <span class="code">{{ seal.partNumber || 'no part number' }}</span
+              ><template v-if="inStock(seal.partNumber)"
+                >, {{ inStock(seal.partNumber)?.left }} in {{ inStock(seal.partNumber)?.place }}</template
+              >
+            </p>
+            <p
+              v-if="decided(seal.name)"
+              class="text-sm font-semibold"
+              :class="decided(seal.name)?.decision === 'renewed' ? 'text-moss' : 'text-brass'"
+            >
+              {{ decided(seal.name)?.decision }}{{ decided(seal.name)?.why ? `: ${decided(seal.name)?.why}` : '' }}
+            </p>
           </div>
           <fieldset class="flex gap-2" :disabled="job.status === 'closed'">
             <legend class="sr-only">{{ seal.name }}</legend>
-            <button type="button" class="quiet" :aria-pressed="decided(seal.name)?.decision === 'renewed'" @click="renew(seal.name, seal.partNumber)">Renew</button>
-            <button type="button" class="quiet" :aria-pressed="decided(seal.name)?.decision === 'reused'" @click="reusing = reusing === seal.name ? '' : seal.name">Use again</button>
+            <button
+              type="button"
+              class="quiet"
+              :aria-pressed="decided(seal.name)?.decision === 'renewed'"
+              @click="renew(seal.name, seal.partNumber)"
+            >
+              Renew
+            </button>
+            <button
+              type="button"
+              class="quiet"
+              :aria-pressed="decided(seal.name)?.decision === 'reused'"
+              @click="reusing = reusing === seal.name ? '' : seal.name"
+            >
+              Use again
+            </button>
           </fieldset>
         </div>
-        <form v-if="reusing === seal.name" class="mt-2 flex items-start gap-2" @submit.prevent="reuse(seal.name, seal.partNumber)">
-          <TextField v-model="why" class="flex-1" label="Why can it serve again?" placeholder="proud, unmarked, soft" :error="form.error('why') ?? form.general('why', 'name')" />
+        <form
+          v-if="reusing === seal.name"
+          class="mt-2 flex items-start gap-2"
+          @submit.prevent="reuse(seal.name, seal.partNumber)"
+        >
+          <TextField
+            v-model="why"
+            class="flex-1"
+            label="Why can it serve again?"
+            placeholder="proud, unmarked, soft"
+            :error="form.error('why') ?? form.general('why', 'name')"
+          />
           <button type="submit" class="quiet mt-6">Use it again</button>
         </form>
       </li>
       <li v-if="seals.length === 0" class="py-3 text-soft">No gasket or seal has come off. Type one if you meet it.</li>
     </ul>
     <form v-if="job.status === 'open'" class="mt-3 flex max-w-lg items-start gap-2" @submit.prevent="addSeal">
-      <TextField v-model="extra" class="flex-1" label="Another seal, renewed" placeholder="shaft seal" :error="form.error('name')" />
+      <TextField
+        v-model="extra"
+        class="flex-1"
+        label="Another seal, renewed"
+        placeholder="shaft seal"
+        :error="form.error('name')"
+      />
       <button type="submit" class="quiet mt-6">Add</button>
     </form>
 
     <h3 class="mt-8 text-lg">Fitted from stock</h3>
     <ul v-if="job.parts.length > 0" class="rows mt-1 border-y border-line">
-      <li v-for="part in job.parts" :key="part.id" class="flex justify-between gap-4 py-2"><span>{{ part.quantity }} × {{ part.name }} <span class="code text-sm text-soft">{{ part.partNumber }}</span></span><span class="font-bold">{{ shop.say.money(part.priceMinor * part.quantity) }}</span></li>
+      <li v-for="part in job.parts" :key="part.id" class="flex justify-between gap-4 py-2">
+        <span
+          >{{ part.quantity }} × {{ part.name }} <span class="code text-sm text-soft">{{ part.partNumber }}</span></span
+        ><span class="font-bold">{{ shop.say.money(part.priceMinor * part.quantity) }}</span>
+      </li>
     </ul>
-    <form v-if="job.status === 'open'" class="mt-3 grid max-w-2xl items-start gap-3 sm:grid-cols-[1fr_6rem_auto]" @submit.prevent="fit">
-      <FieldBox v-slot="{ id }" label="Part"><select :id="id" v-model="partId" class="input"><option value="" disabled>From stock</option><option v-for="item in stock" :key="item.id" :value="item.id">{{ item.name }} ({{ item.left }} left)</option></select></FieldBox>
-      <TextField v-model="quantity" label="How many" inputmode="numeric" :error="partForm.error('quantity') ?? partForm.general('quantity')" />
+    <form
+      v-if="job.status === 'open'"
+      class="mt-3 grid max-w-2xl items-start gap-3 sm:grid-cols-[1fr_6rem_auto]"
+      @submit.prevent="fit"
+    >
+      <FieldBox v-slot="{ id }" label="Part"
+        ><select :id="id" v-model="partId" class="input">
+          <option value="" disabled>From stock</option>
+          <option v-for="item in stock" :key="item.id" :value="item.id">{{ item.name }} ({{ item.left }} left)</option>
+        </select></FieldBox
+      >
+      <TextField
+        v-model="quantity"
+        label="How many"
+        inputmode="numeric"
+        :error="partForm.error('quantity') ?? partForm.general('quantity')"
+      />
       <button type="submit" class="quiet mt-6" :disabled="partId === ''">Fitted</button>
     </form>
     <template #why>
-      <p>A gasket that is proud and unmarked may serve again; one that is flat will leak air, and leaked air looks like the fault you came to cure.</p>
+      <p>
+        A gasket that is proud and unmarked may serve again; one that is flat will leak air, and leaked air looks like
+        the fault you came to cure.
+      </p>
       <ul class="rows border-y border-line text-[0.9375rem]">
         <li class="py-1.5">O-rings go in wet with a lubricant that suits their rubber. Petroleum jelly swells EPDM.</li>
         <li class="py-1.5">Valve and gasket the same way round as they sat.</li>

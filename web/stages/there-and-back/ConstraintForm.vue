@@ -15,7 +15,11 @@ const reason = ref('');
 const others = computed(() => props.job.items.filter(({ id, origin }) => id !== props.item.id && origin !== 'plug'));
 
 function add(): void {
-  if (form.send('add-constraint', { constraint: { kind: 'before', id: freshId(), a: props.item.id, b: other.value, reason: reason.value } })) {
+  if (
+    form.send('add-constraint', {
+      constraint: { kind: 'before', id: freshId(), a: props.item.id, b: other.value, reason: reason.value },
+    })
+  ) {
     open.value = false;
     reason.value = '';
   }
@@ -30,8 +34,20 @@ function add(): void {
         <option v-for="each in others" :key="each.id" :value="each.id">{{ each.name }}</option>
       </select>
     </FieldBox>
-    <TextField v-model="reason" label="Because" placeholder="the bracket closes the way" :error="form.error('reason') ?? form.general('reason')" />
+    <TextField
+      v-model="reason"
+      label="Because"
+      placeholder="the bracket closes the way"
+      :error="form.error('reason') ?? form.general('reason')"
+    />
     <button type="submit" class="quiet">Keep this order</button>
   </form>
-  <button v-else type="button" class="min-h-8 self-start text-sm text-soft underline underline-offset-2" @click="open = true">It must go back before something</button>
+  <button
+    v-else
+    type="button"
+    class="min-h-8 self-start text-sm text-soft underline underline-offset-2"
+    @click="open = true"
+  >
+    It must go back before something
+  </button>
 </template>

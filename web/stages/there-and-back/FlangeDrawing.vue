@@ -18,13 +18,34 @@ const drawn = computed(() => {
   const wide = Math.max(...xs) - left;
   const high = Math.max(...ys) - top;
   const scale = Math.min((WIDTH - 2 * MARGIN) / Math.max(wide, 1), (HEIGHT - 2 * MARGIN) / Math.max(high, 1), 2.2);
-  const place = (x: number, y: number) => ({ x: WIDTH / 2 + (x - left - wide / 2) * scale, y: HEIGHT / 2 + (y - top - high / 2) * scale });
+  const place = (x: number, y: number) => ({
+    x: WIDTH / 2 + (x - left - wide / 2) * scale,
+    y: HEIGHT / 2 + (y - top - high / 2) * scale,
+  });
   const order = orderOf(props.item);
-  const points = bolts.map((bolt) => ({ ...bolt, ...place(bolt.x, bolt.y), number: order.indexOf(bolt.id) + 1, done: isAtTorque(props.item, bolt.id), touched: props.item.bolts.some(({ boltId }) => boltId === bolt.id) }));
+  const points = bolts.map((bolt) => ({
+    ...bolt,
+    ...place(bolt.x, bolt.y),
+    number: order.indexOf(bolt.id) + 1,
+    done: isAtTorque(props.item, bolt.id),
+    touched: props.item.bolts.some(({ boltId }) => boltId === bolt.id),
+  }));
   const path = order.map((id) => points.find((point) => point.id === id)).filter((point) => point !== undefined);
-  return { points, path, ring: bolts.length >= 4 ? Math.min(wide, high) * scale * 0.36 : 0, frame: { x: WIDTH / 2 - (wide * scale) / 2 - 24, y: HEIGHT / 2 - (high * scale) / 2 - 24, w: wide * scale + 48, h: high * scale + 48 } };
+  return {
+    points,
+    path,
+    ring: bolts.length >= 4 ? Math.min(wide, high) * scale * 0.36 : 0,
+    frame: {
+      x: WIDTH / 2 - (wide * scale) / 2 - 24,
+      y: HEIGHT / 2 - (high * scale) / 2 - 24,
+      w: wide * scale + 48,
+      h: high * scale + 48,
+    },
+  };
 });
-const said = computed(() => drawn.value.points.map(({ number, label, done }) => `bolt ${number} ${label}${done ? ' at torque' : ''}`).join(', '));
+const said = computed(() =>
+  drawn.value.points.map(({ number, label, done }) => `bolt ${number} ${label}${done ? ' at torque' : ''}`).join(', '),
+);
 </script>
 
 <template>
@@ -35,7 +56,11 @@ const said = computed(() => drawn.value.points.map(({ number, label, done }) => 
       <path class="shaft" :d="`M${WIDTH / 2 - drawn.ring} ${HEIGHT / 2}h${2 * drawn.ring}`" />
     </template>
     <polyline class="order" :points="drawn.path.map(({ x, y }) => `${x},${y}`).join(' ')" />
-    <g v-for="point in drawn.points" :key="point.id" :class="{ done: point.done, touched: point.touched && !point.done, next: point.id === next }">
+    <g
+      v-for="point in drawn.points"
+      :key="point.id"
+      :class="{ done: point.done, touched: point.touched && !point.done, next: point.id === next }"
+    >
       <circle :cx="point.x" :cy="point.y" r="17" />
       <text :x="point.x" :y="point.y + 5.5">{{ point.number }}</text>
     </g>
@@ -46,7 +71,7 @@ const said = computed(() => drawn.value.points.map(({ number, label, done }) => 
 .flange {
   display: block;
   width: 100%;
-  max-width: 216px;
+  max-width: 186px;
   margin: 0 auto;
 }
 .body {

@@ -20,18 +20,33 @@ const router = useRouter();
 const adding = ref(false);
 /** Chosen by hand; otherwise the sheet follows the work. */
 const chosen = ref<string | null>(null);
-watch(() => route.query.item, (id) => (chosen.value = typeof id === 'string' ? id : null), { immediate: true });
+watch(
+  () => route.query.item,
+  (id) => (chosen.value = typeof id === 'string' ? id : null),
+  { immediate: true },
+);
 
 const job = computed(() => store.job);
 const item = computed(() => {
   const { value } = job;
   if (value === null) return null;
-  return value.items.find(({ id }) => id === chosen.value) ?? standsAt(value, props.way) ?? value.items.filter(({ stripOrder }) => stripOrder !== null).at(-1) ?? null;
+  return (
+    value.items.find(({ id }) => id === chosen.value) ??
+    standsAt(value, props.way) ??
+    value.items.filter(({ stripOrder }) => stripOrder !== null).at(-1) ??
+    null
+  );
 });
-const left = computed(() => (job.value === null ? 0 : job.value.items.filter(({ state }) => state === (props.way === 'strip' ? 'on' : 'off')).length));
+const left = computed(() =>
+  job.value === null
+    ? 0
+    : job.value.items.filter(({ state }) => state === (props.way === 'strip' ? 'on' : 'off')).length,
+);
 const lead = computed(() => {
   if (left.value === 0) return props.way === 'strip' ? 'Everything listed is off.' : 'Everything is back.';
-  return props.way === 'strip' ? `${left.value} still on. Tap a tag as it comes off.` : `${left.value} to go back. Start at the foot and work upward.`;
+  return props.way === 'strip'
+    ? `${left.value} still on. Tap a tag as it comes off.`
+    : `${left.value} to go back. Start at the foot and work upward.`;
 });
 
 const detail = useTemplateRef('detail');
@@ -78,8 +93,12 @@ useKeys([
         <h2 class="sr-only">{{ way === 'strip' ? 'Strip' : 'Refit' }}</h2>
         <p class="text-[0.9375rem]">{{ lead }}</p>
         <span class="ml-auto flex gap-2">
-          <button v-if="job.status === 'open'" type="button" class="quiet text-sm" @click="adding = true">Add an item <kbd class="key" aria-hidden="true">A</kbd></button>
-          <button type="button" class="quiet text-sm" @click="router.push(`/jobs/${job.id}/hands/${way}`)">Hands busy <kbd class="key" aria-hidden="true">H</kbd></button>
+          <button v-if="job.status === 'open'" type="button" class="quiet text-sm" @click="adding = true">
+            Add an item <kbd class="key" aria-hidden="true">A</kbd>
+          </button>
+          <button type="button" class="quiet text-sm" @click="router.push(`/jobs/${job.id}/hands/${way}`)">
+            Hands busy <kbd class="key" aria-hidden="true">H</kbd>
+          </button>
         </span>
       </div>
     </template>
@@ -93,9 +112,25 @@ useKeys([
     <template v-else>
       <ThereAndBack ref="sheet" :job="job" :way="way" :selected="item?.id ?? ''" @choose="choose" />
       <ObjectsBlock :job="job" />
+      <!-- Where the detail lies below the sheet, what to do next stays in reach of a thumb. -->
+      <div
+        v-if="item && detail?.label && job.status === 'open'"
+        class="sticky bottom-0 -mx-4 mt-3 border-t border-line bg-card px-4 py-3 md:-mx-7 md:px-7 lg:hidden"
+      >
+        <p v-if="detail.wrong" class="mb-2 font-semibold text-alarm" role="alert">{{ detail.wrong }}</p>
+        <div class="flex items-center gap-4">
+          <p class="min-w-0 flex-1 leading-tight">
+            <span class="block truncate font-bold">{{ item.name }}</span
+            ><span v-if="detail.setting" class="figure text-xl">{{ detail.setting }}</span>
+          </p>
+          <button type="button" class="primary shrink-0" @click="detail.act()">{{ detail.label }}</button>
+        </div>
+      </div>
     </template>
     <template #why>
-      <p v-if="way === 'strip' && ordered" class="border-l-[3px] border-brass py-1 pl-3">{{ ordered }} is on order. Leave the vehicle whole until it is here.</p>
+      <p v-if="way === 'strip' && ordered" class="border-l-[3px] border-brass py-1 pl-3">
+        {{ ordered }} is on order. Leave the vehicle whole until it is here.
+      </p>
       <ItemDetail v-if="item" ref="detail" :job="job" :item="item" :way="way" @acted="acted" />
     </template>
     <template v-if="left > 0 && item" #foot><span /></template>

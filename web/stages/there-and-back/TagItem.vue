@@ -14,7 +14,13 @@ const words = { on: 'still on', off: 'off', refitted: 'back', renewed: 'back, ne
 </script>
 
 <template>
-  <button type="button" class="tag" :class="[side, state, { selected }]" :aria-pressed="selected" @click="$emit('choose')">
+  <button
+    type="button"
+    class="tag"
+    :class="[side, state, { selected }]"
+    :aria-pressed="selected"
+    @click="$emit('choose')"
+  >
     <span class="face">
       <span class="number">{{ number }}</span>
       <span class="name">{{ name }}</span>
@@ -22,7 +28,14 @@ const words = { on: 'still on', off: 'off', refitted: 'back', renewed: 'back, ne
       <span class="sr-only">, {{ words[state] }}</span>
     </span>
     <svg class="point" viewBox="0 0 16 34" preserveAspectRatio="none" aria-hidden="true">
-      <path :d="side === 'left' ? 'M0 0.75 L5.5 0.75 L15 9.5 L15 24.5 L5.5 33.25 L0 33.25' : 'M16 0.75 L10.5 0.75 L1 9.5 L1 24.5 L10.5 33.25 L16 33.25'" vector-effect="non-scaling-stroke" />
+      <path
+        :d="
+          side === 'left'
+            ? 'M0 0.75 L5.5 0.75 L15 9.5 L15 24.5 L5.5 33.25 L0 33.25'
+            : 'M16 0.75 L10.5 0.75 L1 9.5 L1 24.5 L10.5 33.25 L16 33.25'
+        "
+        vector-effect="non-scaling-stroke"
+      />
     </svg>
     <span class="hole" aria-hidden="true" />
   </button>
@@ -53,9 +66,11 @@ const words = { on: 'still on', off: 'off', refitted: 'back', renewed: 'back, ne
   border: 1.5px solid var(--edge);
 }
 .left .face {
+  margin-right: -1px;
   border-right: 0;
 }
 .right .face {
+  margin-left: -1px;
   border-left: 0;
 }
 .point {

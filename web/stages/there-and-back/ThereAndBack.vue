@@ -28,16 +28,30 @@ onBeforeUnmount(() => watcher?.disconnect());
 
 const sheet = computed(() => layOut(props.job, props.way));
 const height = computed(() => Math.max(sheet.value.left.length, sheet.value.right.length) * pitch);
-const { range, reveal } = useRowWindow(middle, computed(() => Math.max(sheet.value.left.length, sheet.value.right.length)), pitch);
+const { range, reveal } = useRowWindow(
+  middle,
+  computed(() => Math.max(sheet.value.left.length, sheet.value.right.length)),
+  pitch,
+);
 const seen = computed(() => {
   const { first, last } = range.value;
   const { left, right, twines } = sheet.value;
-  const inSight = ({ from, to }: { from: number; to: number }): boolean => Math.max(from, to) >= first && Math.min(from, to) < last;
-  return { left: left.slice(first, last), right: right.slice(first, last), twines: twines.filter(inSight), above: `${first * pitch}px` };
+  const inSight = ({ from, to }: { from: number; to: number }): boolean =>
+    Math.max(from, to) >= first && Math.min(from, to) < last;
+  return {
+    left: left.slice(first, last),
+    right: right.slice(first, last),
+    twines: twines.filter(inSight),
+    above: `${first * pitch}px`,
+  };
 });
 defineExpose({
   /** Brings an item's tag in the column that is being worked into sight. */
-  reveal: (id: string, where: 'nearest' | 'center') => reveal((props.way === 'strip' ? sheet.value.left : sheet.value.right).findIndex(({ item }) => item.id === id), where),
+  reveal: (id: string, where: 'nearest' | 'center') =>
+    reveal(
+      (props.way === 'strip' ? sheet.value.left : sheet.value.right).findIndex(({ item }) => item.id === id),
+      where,
+    ),
 });
 const labels = computed(() => bendLabels(sheet.value.twines, props.selected, 3));
 
@@ -54,9 +68,13 @@ const leftNote = (item: JobItem): string => {
   return item.label || (item.pocket === '' ? '' : item.pocket === 'bench' ? 'on the bench' : item.pocket);
 };
 const rightNote = (item: JobItem): string => {
-  if (item.back !== null) return item.state === 'left-off' ? 'left off' : `${item.origin === 'plug' ? 'out' : item.state === 'renewed' ? 'new' : 'back'} ${clock(item.back.at)}`;
+  if (item.back !== null)
+    return item.state === 'left-off'
+      ? 'left off'
+      : `${item.origin === 'plug' ? 'out' : item.state === 'renewed' ? 'new' : 'back'} ${clock(item.back.at)}`;
   const group = item.fasteners;
-  if (props.way === 'refit' && group?.spec && item.bolts.length > 0) return `${boltIds(item).filter((id) => isAtTorque(item, id)).length} of ${group.count}`;
+  if (props.way === 'refit' && group?.spec && item.bolts.length > 0)
+    return `${boltIds(item).filter((id) => isAtTorque(item, id)).length} of ${group.count}`;
   return item.singleUse && item.state === 'off' ? 'new' : '';
 };
 const rightName = (item: JobItem): string => (item.origin === 'plug' ? `${item.name} out` : item.name);
@@ -72,24 +90,69 @@ const isBack = (item: JobItem): boolean => item.back !== null;
     <div v-if="sheet.cycle.length > 0" class="border-l-[3px] border-alarm py-1 pl-3" role="alert">
       <p class="font-bold">This goes round in a circle</p>
       <p v-for="link in sheet.cycle" :key="link.from + link.to">
-        {{ job.items.find(({ id }) => id === link.from)?.name }} before {{ job.items.find(({ id }) => id === link.to)?.name }}: {{ link.reason }}
+        {{ job.items.find(({ id }) => id === link.from)?.name }} before
+        {{ job.items.find(({ id }) => id === link.to)?.name }}: {{ link.reason }}
       </p>
     </div>
     <div class="columns">
       <ol aria-label="Came off, in this order" :style="{ height: `${height}px`, paddingTop: seen.above }">
-        <li v-for="row in seen.left" :key="row.item.id" :aria-posinset="row.row + 1" :aria-setsize="sheet.left.length" v-memo="[row.item, row.number, row.item.id === selected, plugOf(row.item), pitch]">
-          <TagItem side="left" :number="row.number" :name="row.item.name" :note="leftNote(row.item)" :state="row.item.state" :selected="row.item.id === selected" :wet="row.item.kind === 'coolant-hose'" @choose="$emit('choose', row.item.id)" />
+        <li
+          v-for="row in seen.left"
+          :key="row.item.id"
+          :aria-posinset="row.row + 1"
+          :aria-setsize="sheet.left.length"
+          v-memo="[row.item, row.number, row.item.id === selected, plugOf(row.item), pitch]"
+        >
+          <TagItem
+            side="left"
+            :number="row.number"
+            :name="row.item.name"
+            :note="leftNote(row.item)"
+            :state="row.item.state"
+            :selected="row.item.id === selected"
+            :wet="row.item.kind === 'coolant-hose'"
+            @choose="$emit('choose', row.item.id)"
+          />
         </li>
       </ol>
       <div ref="middle" class="middle" :style="{ height: `${height}px` }" aria-hidden="true">
         <svg :width="width" :height="height">
-          <path v-for="twine in seen.twines" :key="twine.id" v-memo="[twine.from, twine.to, twine.state, twine.id === selected, width]" :d="twinePath(twine.from, twine.to, width, pitch)" :class="[twine.state, { chosen: twine.id === selected }]" />
+          <path
+            v-for="twine in seen.twines"
+            :key="twine.id"
+            v-memo="[twine.from, twine.to, twine.state, twine.id === selected, width]"
+            :d="twinePath(twine.from, twine.to, width, pitch)"
+            :class="[twine.state, { chosen: twine.id === selected }]"
+          />
         </svg>
-        <p v-for="label in labels" :key="label.id" class="bend" :class="{ done: isBack(job.items.find(({ id }) => id === label.id)!) }" :style="{ top: `${middleOf(label.at, pitch)}px` }">{{ label.reason }}</p>
+        <p
+          v-for="label in labels"
+          :key="label.id"
+          class="bend"
+          :class="{ done: isBack(job.items.find(({ id }) => id === label.id)!) }"
+          :style="{ top: `${middleOf(label.at, pitch)}px` }"
+        >
+          {{ label.reason }}
+        </p>
       </div>
       <ol aria-label="Goes back, read from the foot upward" :style="{ height: `${height}px`, paddingTop: seen.above }">
-        <li v-for="row in seen.right" :key="row.item.id" :aria-posinset="row.row + 1" :aria-setsize="sheet.right.length" v-memo="[row.item, row.number, row.item.id === selected, pitch]">
-          <TagItem side="right" :number="row.number" :name="rightName(row.item)" :note="rightNote(row.item)" :state="row.item.state" :selected="row.item.id === selected" :wet="false" @choose="$emit('choose', row.item.id)" />
+        <li
+          v-for="row in seen.right"
+          :key="row.item.id"
+          :aria-posinset="row.row + 1"
+          :aria-setsize="sheet.right.length"
+          v-memo="[row.item, row.number, row.item.id === selected, pitch]"
+        >
+          <TagItem
+            side="right"
+            :number="row.number"
+            :name="rightName(row.item)"
+            :note="rightNote(row.item)"
+            :state="row.item.state"
+            :selected="row.item.id === selected"
+            :wet="false"
+            @choose="$emit('choose', row.item.id)"
+          />
         </li>
       </ol>
     </div>

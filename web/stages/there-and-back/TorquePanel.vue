@@ -21,7 +21,9 @@ const delivers = computed(() => {
   const band = chosen.value?.setting.deliversNm;
   return band === undefined ? '' : `${band.low.toFixed(1)}–${band.high.toFixed(1)}`;
 });
-const wrong = computed(() => props.item.bolts.filter((bolt) => ['under', 'over'].includes(boltVerdict(props.item, bolt))));
+const wrong = computed(() =>
+  props.item.bolts.filter((bolt) => ['under', 'over'].includes(boltVerdict(props.item, bolt))),
+);
 function choose(event: Event): void {
   wrench.value = (event.target as HTMLSelectElement).value;
   writePreference('wrench', wrench.value);
@@ -31,36 +33,76 @@ function choose(event: Event): void {
 <template>
   <div class="grid gap-3">
     <div v-if="step" class="flex items-end justify-between gap-3">
-      <p><span class="figure text-[3rem]">{{ formatNumber({ value: Number(step.spec.targetNm.toFixed(2)), unit: 'N·m' }) }}</span> <span class="text-lg font-semibold text-soft">N·m</span></p>
-      <p v-if="chosen && chosen.setting.unit !== 'N·m'" class="text-right leading-tight"><span class="block text-[0.8125rem] text-soft">{{ chosen.setting.unit }} wrench</span><span class="figure text-xl">{{ chosen.setting.setting }}</span></p>
+      <p>
+        <span class="figure text-[3rem]">{{
+          formatNumber({ value: Number(step.spec.targetNm.toFixed(2)), unit: 'N·m' })
+        }}</span>
+        <span class="text-lg font-semibold text-soft">N·m</span>
+      </p>
+      <p v-if="chosen && chosen.setting.unit !== 'N·m'" class="text-right leading-tight">
+        <span class="block text-[0.8125rem] text-soft">{{ chosen.setting.unit }} wrench</span
+        ><span class="figure text-xl">{{ chosen.setting.setting }}</span>
+      </p>
     </div>
-    <p v-if="step" class="-mt-1 text-[0.9375rem] text-soft">Pass {{ step.pass }} of {{ step.passes }}, {{ step.passWords }}<template v-if="step.label">; {{ step.label }}</template></p>
+    <p v-if="step" class="-mt-1 text-[0.9375rem] text-soft">
+      Pass {{ step.pass }} of {{ step.passes }}, {{ step.passWords
+      }}<template v-if="step.label">; {{ step.label }}</template>
+    </p>
     <FlangeDrawing v-if="(item.fasteners?.bolts.length ?? 0) > 1" :item="item" :next="step?.boltId ?? ''" />
     <template v-if="step">
       <dl class="rows border-y border-line text-[0.9375rem]">
         <div class="flex items-center justify-between gap-3">
           <dt class="min-w-0">
             <label class="sr-only" :for="`wrench-${item.id}`">Wrench</label>
-            <select :id="`wrench-${item.id}`" class="min-h-10 w-full bg-card font-semibold text-ink" :value="chosen?.wrench.id" @change="choose">
-              <option v-for="each in step.ranked" :key="each.wrench.id" :value="each.wrench.id">{{ each.wrench.name }}</option>
+            <select
+              :id="`wrench-${item.id}`"
+              class="min-h-10 w-full bg-card font-semibold text-ink"
+              :value="chosen?.wrench.id"
+              @change="choose"
+            >
+              <option v-for="each in step.ranked" :key="each.wrench.id" :value="each.wrench.id">
+                {{ each.wrench.name }}
+              </option>
             </select>
           </dt>
-          <dd v-if="chosen" class="text-right font-bold" :class="chosen.setting.verdict === 'suits' ? 'text-moss' : 'text-alarm'">{{ chosen.setting.verdict }}</dd>
+          <dd
+            v-if="chosen"
+            class="text-right font-bold"
+            :class="chosen.setting.verdict === 'suits' ? 'text-moss' : 'text-alarm'"
+          >
+            {{ chosen.setting.verdict }}
+          </dd>
         </div>
         <FigureRow label="It will deliver">{{ delivers }} N·m</FigureRow>
         <FigureRow label="Source"><SourceNote :source="step.spec.source" class="font-normal" /></FigureRow>
       </dl>
-      <p v-if="chosen && chosen.setting.verdict !== 'suits'" class="text-sm font-semibold text-alarm">{{ chosen.setting.why }}</p>
+      <p v-if="chosen && chosen.setting.verdict !== 'suits'" class="text-sm font-semibold text-alarm">
+        {{ chosen.setting.why }}
+      </p>
       <FieldBox v-slot="{ id, described, invalid }" label="Reached" :error="error">
         <span class="flex items-center gap-3">
-          <input :id="id" v-model="text" class="input text-lg font-bold" :placeholder="step.entry" :disabled="byFeel" :aria-invalid="invalid" :aria-describedby="described" autocomplete="off" />
-          <label class="flex min-h-10 items-center gap-2 whitespace-nowrap text-sm"><input v-model="byFeel" type="checkbox" class="size-5 accent-bottle" /> By feel</label>
+          <input
+            :id="id"
+            v-model="text"
+            class="input text-lg font-bold"
+            :placeholder="step.entry"
+            :disabled="byFeel"
+            :aria-invalid="invalid"
+            :aria-describedby="described"
+            autocomplete="off"
+          />
+          <label class="flex min-h-10 items-center gap-2 whitespace-nowrap text-sm"
+            ><input v-model="byFeel" type="checkbox" class="size-5 accent-bottle" /> By feel</label
+          >
         </span>
       </FieldBox>
     </template>
     <p v-else class="font-semibold text-moss">All {{ item.fasteners?.count }} at torque.</p>
     <ul v-if="wrong.length > 0" class="text-sm font-semibold text-alarm">
-      <li v-for="bolt in wrong" :key="bolt.boltId">Bolt {{ bolt.boltId }}: {{ bolt.torque ? format(bolt.torque) : '' }} is {{ boltVerdict(item, bolt) }}. Loosen it, look at the thread, start again.</li>
+      <li v-for="bolt in wrong" :key="bolt.boltId">
+        Bolt {{ bolt.boltId }}: {{ bolt.torque ? format(bolt.torque) : '' }} is {{ boltVerdict(item, bolt) }}. Loosen
+        it, look at the thread, start again.
+      </li>
     </ul>
   </div>
 </template>

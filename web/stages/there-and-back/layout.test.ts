@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { type Command, type CommandBody, decide, evolve, type Job, NO_CONTEXT, type RecordedEvent } from '../../../core/job/index.ts';
+import {
+  type Command,
+  type CommandBody,
+  decide,
+  evolve,
+  type Job,
+  NO_CONTEXT,
+  type RecordedEvent,
+} from '../../../core/job/index.ts';
 import type { Procedure, ProcedureItem } from '../../../core/procedure/index.ts';
 import { actionFor, standsAt, type Typed } from './actions.ts';
 import { bendLabels, layOut, middleOf, TAG_GAP, twinePath } from './layout.ts';
@@ -7,34 +15,114 @@ import { torqueStep } from './torqueStep.ts';
 import { windowOf } from './useRowWindow.ts';
 
 const item = (id: string, more: Partial<ProcedureItem> = {}): ProcedureItem => ({
-  id, name: id, kind: 'other', tool: '', note: '', opens: [], fasteners: null, singleUse: false, partNumber: '', unit: null, cautions: [], ...more,
+  id,
+  name: id,
+  kind: 'other',
+  tool: '',
+  note: '',
+  opens: [],
+  fasteners: null,
+  singleUse: false,
+  partNumber: '',
+  unit: null,
+  cautions: [],
+  ...more,
 });
-const before = (a: string, b: string) => ({ kind: 'before' as const, id: `${a}<${b}`, a, b, reason: `${a} is under ${b}` });
+const before = (a: string, b: string) => ({
+  kind: 'before' as const,
+  id: `${a}<${b}`,
+  a,
+  b,
+  reason: `${a} is under ${b}`,
+});
 const procedure: Procedure = {
-  id: 'p', version: 1, name: 'p', family: '', source: null,
+  id: 'p',
+  version: 1,
+  name: 'p',
+  family: '',
+  source: null,
   items: [
-    item('duct'), item('plug', { kind: 'connector' }), item('hose'), item('body', { opens: ['inlet'] }),
-    item('bolts', { kind: 'fasteners', fasteners: { count: 2, thread: 'M6', into: 'alloy', fractions: [0.5, 1], bolts: [{ id: '1', x: 0, y: 0, label: 'left' }, { id: '2', x: 60, y: 0, label: 'right' }], spec: { text: '8 Nm', lowNm: 7.2, highNm: 8.8, targetNm: 8, angleDeg: null, source: null } } }),
+    item('duct'),
+    item('plug', { kind: 'connector' }),
+    item('hose'),
+    item('body', { opens: ['inlet'] }),
+    item('bolts', {
+      kind: 'fasteners',
+      fasteners: {
+        count: 2,
+        thread: 'M6',
+        into: 'alloy',
+        fractions: [0.5, 1],
+        bolts: [
+          { id: '1', x: 0, y: 0, label: 'left' },
+          { id: '2', x: 60, y: 0, label: 'right' },
+        ],
+        spec: { text: '8 Nm', lowNm: 7.2, highNm: 8.8, targetNm: 8, angleDeg: null, source: null },
+      },
+    }),
   ],
-  openings: [{ id: 'inlet', name: 'Inlet', plugWith: 'Cap' }], constraints: [before('plug', 'body'), before('body', 'bolts')], needs: [], coolant: null, relearn: [],
+  openings: [{ id: 'inlet', name: 'Inlet', plugWith: 'Cap' }],
+  constraints: [before('plug', 'body'), before('body', 'bolts')],
+  needs: [],
+  coolant: null,
+  relearn: [],
 };
-const wrench = { id: 'w', name: 'Click', scale: { unit: 'N·m' as const, low: 2, high: 20, step: 0.5 }, deviationPercent: null, calibratedOn: null };
-const vehicle = { id: 'v', plate: 'A', vin: '', make: '', model: '', nickname: '', year: null, engine: '', throttle: 'cable', idleValve: 'none', owner: '', meterUnit: 'km', lastReading: null, figures: { idleRpm: null, valveDuty: null, closedVolts: null }, units: [], notes: '' } as const;
+const wrench = {
+  id: 'w',
+  name: 'Click',
+  scale: { unit: 'N·m' as const, low: 2, high: 20, step: 0.5 },
+  deviationPercent: null,
+  calibratedOn: null,
+};
+const vehicle = {
+  id: 'v',
+  plate: 'A',
+  vin: '',
+  make: '',
+  model: '',
+  nickname: '',
+  year: null,
+  engine: '',
+  throttle: 'cable',
+  idleValve: 'none',
+  owner: '',
+  meterUnit: 'km',
+  lastReading: null,
+  figures: { idleRpm: null, valveDuty: null, closedVolts: null },
+  units: [],
+  notes: '',
+} as const;
 
 /** A job to which commands can be sent, as the screen does. */
 function bench(...ids: string[]) {
   let job: Job | null = null;
   let count = 0;
   const send = (type: string, data: unknown) => {
-    const decision = decide(job, { type, data } as CommandBody as Command, { ...NO_CONTEXT, vehicle, nextNumber: 1, procedure, wrenches: [wrench] });
+    const decision = decide(job, { type, data } as CommandBody as Command, {
+      ...NO_CONTEXT,
+      vehicle,
+      nextNumber: 1,
+      procedure,
+      wrenches: [wrench],
+    });
     if (!decision.ok) return decision;
-    for (const fact of decision.events) job = evolve(job, { ...fact, seq: ++count, commandId: `c${count}`, at: '2026-01-01T00:00:00.000Z', by: 'x' } as RecordedEvent, 'j');
+    for (const fact of decision.events)
+      job = evolve(
+        job,
+        { ...fact, seq: ++count, commandId: `c${count}`, at: '2026-01-01T00:00:00.000Z', by: 'x' } as RecordedEvent,
+        'j',
+      );
     return null;
   };
   send('open-job', { vehicleId: 'v', reading: { value: 1, unit: 'km' }, readingReason: '', complaint: 'x' });
   send('pin-procedure', { procedureId: 'p' });
   for (const itemId of ids) send('remove-item', { itemId, pocket: '', label: '', countedOut: null });
-  return { send, get job() { return job!; } };
+  return {
+    send,
+    get job() {
+      return job!;
+    },
+  };
 }
 const typed: Typed = { pocket: '', label: '', torqueText: '', byFeel: false };
 
@@ -94,12 +182,30 @@ describe('the one action', () => {
       labels.push(action?.label ?? 'none');
       expect(action?.run()).toBeNull();
     }
-    expect(labels).toEqual(['Back, lock felt', 'Take it out', 'Put back', 'Record bolt 1, pass 1', 'Record bolt 2, pass 1', 'Record bolt 1', 'Record bolt 2']);
-    expect(at.job.items.find(({ id }) => id === 'bolts')?.bolts.map(({ torque }) => torque)).toEqual([{ value: 8, unit: 'N·m' }, { value: 8, unit: 'N·m' }]);
+    expect(labels).toEqual([
+      'Back, lock felt',
+      'Take it out',
+      'Put back',
+      'Record bolt 1, pass 1',
+      'Record bolt 2, pass 1',
+      'Record bolt 1',
+      'Record bolt 2',
+    ]);
+    expect(at.job.items.find(({ id }) => id === 'bolts')?.bolts.map(({ torque }) => torque)).toEqual([
+      { value: 8, unit: 'N·m' },
+      { value: 8, unit: 'N·m' },
+    ]);
   });
   it('proposes the staged figure on the scale for the first pass', () => {
     const at = bench('bolts');
-    expect(torqueStep(at.job.items[4]!, [wrench], '')).toMatchObject({ number: 1, of: 2, pass: 1, passes: 2, entry: '4 N·m', label: 'left' });
+    expect(torqueStep(at.job.items[4]!, [wrench], '')).toMatchObject({
+      number: 1,
+      of: 2,
+      pass: 1,
+      passes: 2,
+      entry: '4 N·m',
+      label: 'left',
+    });
     expect(torqueStep(at.job.items[0]!, [wrench], '')).toBeNull();
   });
 });

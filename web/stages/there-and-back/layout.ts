@@ -48,7 +48,9 @@ export function layOut(job: Job, way: Way): SheetLayout {
   const twines = downward.flatMap((step): Twine[] => {
     const twin = byId.get(step.itemId);
     const to = rightRow.get(step.itemId);
-    return twin === undefined || to === undefined ? [] : [{ id: step.itemId, from: twin.row, to, state: twin.item.state, reason: reasons.get(step.itemId) ?? '' }];
+    return twin === undefined || to === undefined
+      ? []
+      : [{ id: step.itemId, from: twin.row, to, state: twin.item.state, reason: reasons.get(step.itemId) ?? '' }];
   });
   return { left, right, twines, cycle: [] };
 }
@@ -83,10 +85,16 @@ export function twinePath(from: number, to: number, width: number, pitch: number
 }
 
 /** Labels of bends, moved apart so that none covers another. Positions in rows. */
-export function bendLabels(twines: readonly Twine[], selected: string, most: number): { id: string; reason: string; at: number }[] {
+export function bendLabels(
+  twines: readonly Twine[],
+  selected: string,
+  most: number,
+): { id: string; reason: string; at: number }[] {
   const bent = twines.filter(({ reason, from, to }) => reason !== '' && from !== to);
   const wanted = bent.length <= most ? bent : bent.filter(({ id }) => id === selected);
-  const placed = wanted.map(({ id, reason, from, to }) => ({ id, reason, at: (from + to) / 2 })).sort((a, b) => a.at - b.at);
+  const placed = wanted
+    .map(({ id, reason, from, to }) => ({ id, reason, at: (from + to) / 2 }))
+    .sort((a, b) => a.at - b.at);
   for (const [index, label] of placed.entries()) {
     const above = placed[index - 1];
     if (above !== undefined && label.at - above.at < 1.4) label.at = above.at + 1.4;

@@ -1,5 +1,12 @@
 import { type JobItem, nextBolt } from '../../../core/job/index.ts';
-import { passes, type RankedWrench, rankWrenches, tighteningOrder, type TorqueSpec, type Wrench } from '../../../core/torque/index.ts';
+import {
+  passes,
+  type RankedWrench,
+  rankWrenches,
+  tighteningOrder,
+  type TorqueSpec,
+  type Wrench,
+} from '../../../core/torque/index.ts';
 
 /** What to do with a torque wrench right now. */
 export interface TorqueStep {
@@ -22,7 +29,9 @@ export interface TorqueStep {
 export const orderOf = (item: JobItem): string[] => {
   const group = item.fasteners;
   if (group === null) return [];
-  return group.bolts.length > 0 ? tighteningOrder(group.bolts) : Array.from({ length: group.count }, (_, index) => String(index + 1));
+  return group.bolts.length > 0
+    ? tighteningOrder(group.bolts)
+    : Array.from({ length: group.count }, (_, index) => String(index + 1));
 };
 
 /** The next bolt with its pass, wrench and setting; null when the group is done or calls for no torque. */

@@ -28,7 +28,11 @@ const scrollerOf = (element: HTMLElement | null): HTMLElement | null => {
  * Draws only the rows in sight: a tap must be on the screen in 50 ms with 150 items on a slow tablet.
  * `reveal` scrolls a row into sight without asking the page for its layout.
  */
-export function useRowWindow(column: Ref<HTMLElement | null>, rows: ComputedRef<number>, pitch: number): { range: ComputedRef<RowWindow>; reveal: (row: number, where: 'nearest' | 'center') => void } {
+export function useRowWindow(
+  column: Ref<HTMLElement | null>,
+  rows: ComputedRef<number>,
+  pitch: number,
+): { range: ComputedRef<RowWindow>; reveal: (row: number, where: 'nearest' | 'center') => void } {
   const top = ref(0);
   const height = ref(typeof window === 'undefined' ? 800 : window.innerHeight);
   let box: HTMLElement | null = null;
@@ -63,7 +67,13 @@ export function useRowWindow(column: Ref<HTMLElement | null>, rows: ComputedRef<
     const from = offset + row * pitch;
     const above = from - box.scrollTop;
     if (where === 'nearest' && above >= pitch && above + 2 * pitch <= height.value) return;
-    box.scrollTop = from - (where === 'center' || above < 0 || above > height.value ? height.value / 2 : above < pitch ? pitch : height.value - 3 * pitch);
+    box.scrollTop =
+      from -
+      (where === 'center' || above < 0 || above > height.value
+        ? height.value / 2
+        : above < pitch
+          ? pitch
+          : height.value - 3 * pitch);
     look();
   }
   return { range: computed(() => windowOf(top.value, height.value, pitch, rows.value)), reveal };
