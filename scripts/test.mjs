@@ -44,7 +44,7 @@ await Promise.all([
   types('core')
     .then(() => types('contract'))
     .then(() => types('demo')),
-  types('server').then(() => one('types of tests', [tsc, '-p', join(root, 'tsconfig.tests.json')])),
+  types('server').then(() => one('types of tests', [bin('vue-tsc/bin/vue-tsc.js'), '-p', join(root, 'tsconfig.tests.json')])),
 ]);
 
 {

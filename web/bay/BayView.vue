@@ -203,20 +203,20 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
       <p v-for="wait in waits.slice(0, 3)" :key="wait.job.id + wait.label">
         <span class="figure block text-[1.375rem] text-brass">{{
           wait.left > 0 ? formatClock(wait.left) : 'time is up'
-        }}</span
-        ><span class="mt-0.5 block text-[0.8125rem] text-soft"
+        }}</span><span class="mt-0.5 block text-[0.8125rem] text-soft"
           >{{ wait.label.toLowerCase() }}, {{ wait.job.vehicle.plate }}</span
         >
       </p>
       <p>
-        <span class="figure block text-[1.375rem]">{{ held }}</span
-        ><span class="mt-0.5 block text-[0.8125rem] text-soft">{{ held === 1 ? 'engine held' : 'engines held' }}</span>
+        <span class="figure block text-[1.375rem]">{{ held }}</span><span
+          class="mt-0.5 block text-[0.8125rem] text-soft"
+          >{{ held === 1 ? 'engine held' : 'engines held' }}</span
+        >
       </p>
       <p>
         <span class="figure block text-[1.375rem]" :class="off.length > 0 ? 'text-oxide' : ''">{{
           off.reduce((sum, count) => sum + count, 0)
-        }}</span
-        ><span class="mt-0.5 block text-[0.8125rem] text-soft"
+        }}</span><span class="mt-0.5 block text-[0.8125rem] text-soft"
           >items off, {{ inWords(off.length) }} {{ off.length === 1 ? 'vehicle' : 'vehicles' }}</span
         >
       </p>

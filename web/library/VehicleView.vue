@@ -78,8 +78,9 @@ const figures = [
       <h2 class="mb-1 mt-8 text-sm font-bold">Units fitted</h2>
       <ul v-if="vehicle.units.length > 0" class="rows border-y border-line">
         <li v-for="unit in vehicle.units" :key="unit.id" class="grid gap-x-5 py-2.5 md:grid-cols-[1fr_1fr_1fr_auto]">
-          <span class="font-semibold">{{ unit.kind === 'throttle-body' ? 'Throttle body' : 'Idle air valve' }}</span
-          ><span class="text-soft">{{ unit.place }}</span
+          <span class="font-semibold">{{
+            unit.kind === 'throttle-body' ? 'Throttle body' : 'Idle air valve'
+          }}</span><span class="text-soft">{{ unit.place }}</span
           ><span class="code">{{ unit.partNumber }}</span
           ><span
             >variant <span class="code font-bold">{{ unit.variant }}</span></span

@@ -131,8 +131,7 @@ useKeys([{ keys: ' ', does: 'Confirm the step of the run', run: confirm }]);
         <p v-if="left !== null" class="mt-3 flex items-baseline gap-3">
           <span class="figure text-[3.5rem]" :class="counting ? 'text-brass' : 'text-soft'" data-testid="run-clock">{{
             formatClock(left)
-          }}</span
-          ><span class="text-soft">{{ counting ? 'counting' : 'does not count yet' }}</span>
+          }}</span><span class="text-soft">{{ counting ? 'counting' : 'does not count yet' }}</span>
         </p>
         <p v-if="missing.length > 0" class="mt-2 font-semibold text-brass">
           Needs: {{ missing.map(({ words }) => words).join(', ') }}.

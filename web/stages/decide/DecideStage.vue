@@ -72,8 +72,7 @@ const meaning: Readonly<Record<Choice, string>> = {
             <span class="font-semibold">{{ check.name }}:</span> {{ check.result }}
           </li>
           <li v-for="code in job.codes.filter(({ when }) => when === 'before')" :key="code.id" class="py-1.5">
-            <span class="code font-bold">{{ code.code }}</span
-            >, {{ code.status }}
+            <span class="code font-bold">{{ code.code }}</span>, {{ code.status }}
           </li>
         </ul>
         <p v-if="job.checks.length === 0" class="text-soft">

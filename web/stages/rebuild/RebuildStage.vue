@@ -85,8 +85,8 @@ function fit(): void {
           <div class="flex-1">
             <p class="font-semibold">{{ seal.name }}</p>
             <p class="text-sm text-soft">
-              <span class="code">{{ seal.partNumber || 'no part number' }}</span
-              ><template v-if="inStock(seal.partNumber)"
+              <span class="code">{{ seal.partNumber || 'no part number' }}</span><template
+                v-if="inStock(seal.partNumber)"
                 >, {{ inStock(seal.partNumber)?.left }} in {{ inStock(seal.partNumber)?.place }}</template
               >
             </p>

@@ -120,8 +120,11 @@ useKeys([
         <p v-if="detail.wrong" class="mb-2 font-semibold text-alarm" role="alert">{{ detail.wrong }}</p>
         <div class="flex items-center gap-4">
           <p class="min-w-0 flex-1 leading-tight">
-            <span class="block truncate font-bold">{{ item.name }}</span
-            ><span v-if="detail.setting" class="figure text-xl">{{ detail.setting }}</span>
+            <span class="block truncate font-bold">{{ item.name }}</span><span
+              v-if="detail.setting"
+              class="figure text-xl"
+              >{{ detail.setting }}</span
+            >
           </p>
           <button type="button" class="primary shrink-0" @click="detail.act()">{{ detail.label }}</button>
         </div>

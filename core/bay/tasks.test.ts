@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import type { CommandBody, Stage } from '../job/index.ts';
+import { play } from '../job/testing/play.ts';
+import { SAMPLES } from '../job/testing/samples.ts';
+import { nextTask, waitsFor } from './index.ts';
+
+const of = <K extends keyof typeof SAMPLES>(type: K): CommandBody =>
+  ({ type, data: SAMPLES[type].data }) as unknown as CommandBody;
+const passed = (...stages: Stage[]): CommandBody[] => stages.map((stage) => ({ type: 'pass-stage', data: { stage } }));
+const job = (...bodies: CommandBody[]) => play([of('open-job'), of('pin-procedure'), ...bodies]).job!;
+const SOON = '2026-05-13T08:10:00.000Z';
+const LATER = '2026-05-13T12:00:00.000Z';
+
+describe('what a job waits for', () => {
+  it('is its next timer, and says when the time is up', () => {
+    expect(waitsFor(job(of('start-timer')), SOON)).toBe('Soaks');
+    expect(waitsFor(job(of('start-timer')), LATER)).toBe('Soaks: time is up');
+    expect(waitsFor(job(), SOON)).toBe('');
+  });
+  it('or a part, with the day as people say it', () => {
+    expect(waitsFor(job(of('tick-need')), SOON, (day) => `on ${day}`)).toBe('Gasket, expected on 2026-05-18');
+  });
+});
+
+describe('the next task', () => {
+  it('plugs an open inlet before anything else, even while something soaks', () => {
+    expect(nextTask(job(of('remove-item'), of('start-timer')), SOON)).toMatchObject({ what: 'Plug inlet', urgency: 0 });
+  });
+  it('is none while the job waits, and the timer once it is up', () => {
+    expect(nextTask(job(of('start-timer')), SOON)).toBeNull();
+    expect(nextTask(job(of('start-timer')), LATER)).toMatchObject({ what: 'Soaks: time is up', urgency: 1 });
+  });
+  it.each([
+    [[], 'Read the codes and note the complaint'],
+    [passed('complaint'), 'Next check'],
+    [passed('complaint', 'diagnose', 'decide', 'prepare'), 'Take off: sample plug'],
+    [passed('complaint', 'diagnose'), 'nothing decided'],
+  ])('follows the stage', (stages, what) => {
+    expect(nextTask(job(...stages), SOON)?.what).toBe(what);
+  });
+  it('is none once it is handed over', () => {
+    expect(nextTask(play([of('open-job'), of('decide'), of('hand-over')]).job!, SOON)).toBeNull();
+  });
+});

@@ -1,0 +1,34 @@
+import type { Command, CommandBody } from '../commands.ts';
+import { decide } from '../decide/index.ts';
+import type { RecordedEvent } from '../events.ts';
+import { evolve } from '../evolve/index.ts';
+import type { Job } from '../types.ts';
+import { SAMPLE_CONTEXT } from './samples.ts';
+
+/** A job and the log that made it. */
+export interface Played {
+  readonly job: Job | null;
+  readonly log: readonly RecordedEvent[];
+}
+
+/** Plays commands two minutes apart; the n-th has the id `cn`, from `c0`. @throws Error when one is refused */
+export function play(bodies: readonly CommandBody[]): Played {
+  let job: Job | null = null;
+  const log: RecordedEvent[] = [];
+  for (const [index, body] of bodies.entries()) {
+    const decision = decide(job, body as Command, SAMPLE_CONTEXT);
+    if (!decision.ok) throw new Error(`${body.type}: ${decision.message}`);
+    for (const fact of decision.events) {
+      const recorded = {
+        ...fact,
+        seq: log.length + 1,
+        commandId: `c${index}`,
+        at: `2026-05-13T08:${String(index * 2).padStart(2, '0')}:00.000Z`,
+        by: 'tomas',
+      } as RecordedEvent;
+      log.push(recorded);
+      job = evolve(job, recorded, 'j');
+    }
+  }
+  return { job, log };
+}
