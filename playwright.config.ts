@@ -6,8 +6,8 @@ export default defineConfig({
   outputDir: 'test-results',
   workers: 2,
   fullyParallel: true,
-  timeout: 120_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   forbidOnly: true,
   use: {
     viewport: { width: 1280, height: 800 },

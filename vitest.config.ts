@@ -9,7 +9,9 @@ export default defineConfig({
           name: 'node',
           include: ['{core,contract,server,demo}/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 30_000,
+          testTimeout: 60_000,
+          // Seeding a whole demo world takes seconds on a busy machine.
+          hookTimeout: 120_000,
         },
       },
       { plugins: [vue()], test: { name: 'web', include: ['web/**/*.test.ts'], environment: 'happy-dom' } },

@@ -193,7 +193,9 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
         typed = true;
         await page.getByLabel('Reached').fill('9 lb');
         await primary(page).click();
-        await expect(page.getByText('Pounds of what: inch-pounds (in·lb) or foot-pounds (ft·lb)?')).toBeVisible();
+        await expect(
+          page.getByLabel('Why').getByText('Pounds of what: inch-pounds (in·lb) or foot-pounds (ft·lb)?'),
+        ).toBeVisible();
         await expect(page.getByLabel('Reached')).toHaveValue('9 lb');
         await page.getByLabel('Reached').fill('');
       }

@@ -44,7 +44,9 @@ await Promise.all([
   types('core')
     .then(() => types('contract'))
     .then(() => types('demo')),
-  types('server').then(() => one('types of tests', [bin('vue-tsc/bin/vue-tsc.js'), '-p', join(root, 'tsconfig.tests.json')])),
+  types('server').then(() =>
+    one('types of tests', [bin('vue-tsc/bin/vue-tsc.js'), '-p', join(root, 'tsconfig.tests.json')]),
+  ),
 ]);
 
 {

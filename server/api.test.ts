@@ -256,15 +256,13 @@ describe('the demo world over the same requests as a person’s taps', () => {
     const altered = structuredClone(file);
     altered.events[5].by = 'wen';
     const empty = await harness({ empty: true });
-    await empty.http
-      .put('/api/shop')
-      .send({
-        people: [{ id: 'isla', name: 'Isla Renn', role: 'lead', bay: 'bay 1' }],
-        settings: {},
-        wrenches: [],
-        stock: [],
-        procedures: [],
-      });
+    await empty.http.put('/api/shop').send({
+      people: [{ id: 'isla', name: 'Isla Renn', role: 'lead', bay: 'bay 1' }],
+      settings: {},
+      wrenches: [],
+      stock: [],
+      procedures: [],
+    });
     const reply = await empty.http.post('/api/job-files').query({ by: 'isla' }).send(altered).expect(400);
     expect(reply.body.error.message).toContain('breaks at event 6');
     expect((await empty.http.get('/api/jobs')).body.rows).toEqual([]);

@@ -50,6 +50,23 @@ function choose(event: Event): void {
     </p>
     <FlangeDrawing v-if="(item.fasteners?.bolts.length ?? 0) > 1" :item="item" :next="step?.boltId ?? ''" />
     <template v-if="step">
+      <FieldBox v-slot="{ id, described, invalid }" label="Reached" :error="error">
+        <span class="flex items-center gap-3">
+          <input
+            :id="id"
+            v-model="text"
+            class="input text-lg font-bold"
+            :placeholder="step.entry"
+            :disabled="byFeel"
+            :aria-invalid="invalid"
+            :aria-describedby="described"
+            autocomplete="off"
+          />
+          <label class="flex min-h-10 items-center gap-2 whitespace-nowrap text-sm"
+            ><input v-model="byFeel" type="checkbox" class="size-6 accent-bottle" /> By feel</label
+          >
+        </span>
+      </FieldBox>
       <dl class="rows border-y border-line text-[0.9375rem]">
         <div class="flex items-center justify-between gap-3">
           <dt class="min-w-0">
@@ -79,23 +96,6 @@ function choose(event: Event): void {
       <p v-if="chosen && chosen.setting.verdict !== 'suits'" class="text-sm font-semibold text-alarm">
         {{ chosen.setting.why }}
       </p>
-      <FieldBox v-slot="{ id, described, invalid }" label="Reached" :error="error">
-        <span class="flex items-center gap-3">
-          <input
-            :id="id"
-            v-model="text"
-            class="input text-lg font-bold"
-            :placeholder="step.entry"
-            :disabled="byFeel"
-            :aria-invalid="invalid"
-            :aria-describedby="described"
-            autocomplete="off"
-          />
-          <label class="flex min-h-10 items-center gap-2 whitespace-nowrap text-sm"
-            ><input v-model="byFeel" type="checkbox" class="size-5 accent-bottle" /> By feel</label
-          >
-        </span>
-      </FieldBox>
     </template>
     <p v-else class="font-semibold text-moss">All {{ item.fasteners?.count }} at torque.</p>
     <ul v-if="wrong.length > 0" class="text-sm font-semibold text-alarm">

@@ -3,7 +3,9 @@ import {
   type CommandType,
   type Job,
   type JobItem,
+  isBack,
   nextBack,
+  nextBolt,
   nextOff,
   type Refusal,
 } from '../../../core/job/index.ts';
@@ -109,12 +111,6 @@ export const actionFor = (
 /** The item that work stands at: the next to come off, or to go back; in refit a group not at torque comes first. */
 export function standsAt(job: Job, way: Way): JobItem | null {
   if (way === 'strip') return nextOff(job);
-  const begun = job.items.find(
-    (item) =>
-      item.fasteners?.spec &&
-      item.kind !== 'fasteners' &&
-      (item.state === 'refitted' || item.state === 'renewed') &&
-      item.bolts.length < item.fasteners.count,
-  );
+  const begun = job.items.find((item) => item.fasteners?.spec && isBack(item) && nextBolt(item) !== null);
   return begun ?? nextBack(job);
 }
