@@ -7,7 +7,8 @@ const api = `http://127.0.0.1:${process.env.UW_API_PORT ?? '4199'}`;
 
 export default defineConfig({
   root: 'web',
-  plugins: [vue(), tailwindcss()],
+  // A line break between two inline elements is a space, as in HTML; the formatter relies on it.
+  plugins: [vue({ template: { compilerOptions: { whitespace: 'preserve' } } }), tailwindcss()],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

@@ -14,7 +14,10 @@ export default defineConfig({
           hookTimeout: 120_000,
         },
       },
-      { plugins: [vue()], test: { name: 'web', include: ['web/**/*.test.ts'], environment: 'happy-dom' } },
+      {
+        plugins: [vue({ template: { compilerOptions: { whitespace: 'preserve' } } })],
+        test: { name: 'web', include: ['web/**/*.test.ts'], environment: 'happy-dom' },
+      },
     ],
   },
 });

@@ -15,12 +15,12 @@ const model = defineModel<T | null>({ required: true });
       <RadioGroupOption
         v-for="option in options"
         :key="option.id"
-        v-slot="{ checked }"
-        as="template"
+        as="button"
+        type="button"
+        class="quiet"
         :value="option.id"
+        >{{ option.name }}</RadioGroupOption
       >
-        <button type="button" class="quiet" :aria-checked="checked">{{ option.name }}</button>
-      </RadioGroupOption>
     </div>
   </RadioGroup>
 </template>
