@@ -47,15 +47,7 @@ async function serve() {
     try {
       const server = await startServer({ data, port, clock: values.clock });
       say(`\nUnhurried Wrench is at ${server.address}\nStop it with Ctrl+C.`);
-      let stopping = false;
-      for (const signal of ['SIGINT', 'SIGTERM']) {
-        process.on(signal, () => {
-          if (stopping) return;
-          stopping = true;
-          void server.stop().then(() => process.exit(0));
-        });
-      }
-      server.child.on('close', (code) => process.exit(stopping ? 0 : (code ?? 1)));
+      server.child.on('close', (code) => process.exit(code ?? 0));
       return;
     } catch (error) {
       if (error.exitCode !== 98 || wanted !== undefined) fail(error.message);

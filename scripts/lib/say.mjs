@@ -11,7 +11,14 @@ export const say = (text) => process.stdout.write(`${text}\n`);
 export const bin = (path) => resolve(root, 'node_modules', path);
 
 const children = new Set();
-for (const signal of ['SIGINT', 'SIGTERM']) {
+
+/** Passes signals on to a child and forgets it once it has ended: a signal to this script alone must not leave it alive. */
+export function track(child) {
+  children.add(child);
+  child.on('close', () => children.delete(child));
+  return child;
+}
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
   process.on(signal, () => {
     for (const child of children) child.kill(signal);
     process.exit(signal === 'SIGINT' ? 130 : 143);
@@ -26,7 +33,7 @@ export function run(command, args, { show = false, env = {}, cwd = root } = {}) 
   const started = performance.now();
   return new Promise((done) => {
     const child = spawn(command, args, { cwd, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
-    children.add(child);
+    track(child);
     let out = '';
     const take = (chunk) => {
       out += chunk;
@@ -36,7 +43,6 @@ export function run(command, args, { show = false, env = {}, cwd = root } = {}) 
     child.stderr.on('data', take);
     child.on('error', (error) => take(`${error.message}\n`));
     child.on('close', (code) => {
-      children.delete(child);
       done({ code: code ?? 1, out, seconds: (performance.now() - started) / 1000 });
     });
   });

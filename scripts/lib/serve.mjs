@@ -1,7 +1,7 @@
 // Starts the built server as a child and waits until it says where it listens.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { root } from './say.mjs';
+import { root, track } from './say.mjs';
 
 /**
  * @param {{ data: string, port?: number, clock?: string, env?: Record<string, string> }} options
@@ -16,11 +16,13 @@ export function startServer({ data, port = 0, clock, env = {} }) {
     String(port),
     ...(clock ? ['--clock', clock] : []),
   ];
-  const child = spawn(process.execPath, args, {
-    cwd: root,
-    env: { ...process.env, ...env },
-    stdio: ['ignore', 'pipe', 'pipe'],
-  });
+  const child = track(
+    spawn(process.execPath, args, {
+      cwd: root,
+      env: { ...process.env, ...env },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    }),
+  );
   let said = '';
   const ended = new Promise((done) => child.on('close', (code) => done(code)));
   const end = (signal) => async () => {
