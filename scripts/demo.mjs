@@ -48,6 +48,11 @@ async function serve() {
       const server = await startServer({ data, port, clock: values.clock });
       say(`\nUnhurried Wrench is at ${server.address}\nStop it with Ctrl+C.`);
       server.child.on('close', (code) => process.exit(code ?? 0));
+      // npm hands a signal to its shell only, which dies without passing it on: once orphaned, the demo ends.
+      const parent = process.ppid;
+      setInterval(() => {
+        if (process.ppid !== parent) void server.stop();
+      }, 500).unref();
       return;
     } catch (error) {
       if (error.exitCode !== 98 || wanted !== undefined) fail(error.message);
