@@ -17,11 +17,5 @@ export function convert(value: number, from: Unit, to: Unit): number {
   return ((value + (source.offset ?? 0)) * source.factor) / target.factor - (target.offset ?? 0);
 }
 
-/** The SI value of a quantity: N·m, m, m³, K, Pa, kg, s, rad, m², V, Hz; money stays in its major unit. */
-export function toSi({ value, unit }: Quantity): number {
-  const { factor, offset = 0 } = unitOf(unit);
-  return (value + offset) * factor;
-}
-
 /** A torque in N·m, whatever it was entered in. */
 export const torqueNm = (torque: Quantity): number => convert(torque.value, torque.unit, 'N·m');

@@ -1,4 +1,4 @@
-export { convert, torqueNm, toSi } from './convert.ts';
+export { convert, torqueNm } from './convert.ts';
 export { format, formatClock, formatMinutes, formatNumber, group, significantFigures } from './format.ts';
 export type { FormatOptions } from './format.ts';
 export { parseNumber, parseQuantity } from './parse.ts';

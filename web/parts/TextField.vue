@@ -8,7 +8,6 @@ defineProps<{
   placeholder?: string;
   inputmode?: 'text' | 'decimal' | 'numeric';
   lines?: number;
-  list?: string;
 }>();
 const model = defineModel<string>({ required: true });
 </script>
@@ -37,7 +36,6 @@ const model = defineModel<string>({ required: true });
       class="input"
       :placeholder="placeholder"
       :inputmode="inputmode ?? 'text'"
-      :list="list"
       autocomplete="off"
       :aria-describedby="described"
       :aria-invalid="invalid"

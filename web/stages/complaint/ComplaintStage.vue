@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import { SYMPTOMS } from '../../../core/job/index.ts';
 import { format, parseQuantity } from '../../../core/quantity/index.ts';
-import { DTC_MEANINGS, type MeterUnit, parseDtc } from '../../../core/vehicle/index.ts';
+import { type MeterUnit, parseDtc } from '../../../core/vehicle/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId, useJob } from '../../stores/job.ts';
@@ -140,7 +140,6 @@ function correct(): void {
         </button>
       </div>
     </form>
-    <datalist id="codes"><option v-for="each in DTC_MEANINGS.keys()" :key="each" :value="each" /></datalist>
 
     <h3 class="mb-2 mt-7 text-sm font-bold">Before this</h3>
     <form
