@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Command, CommandData, CommandType } from '../core/job/index.ts';
 import { count, id, isoTime, line, meterReading, paragraph, when } from './primitives.ts';
-import { parts, shapes } from './shapes.ts';
+import { diagnosisParts, optionFigures, parts, shapes } from './shapes.ts';
 
 /** A schema for the data of every command; one that is missing or differs from core's type does not compile. */
 export const commandData = {
@@ -13,7 +13,22 @@ export const commandData = {
   'read-code': shapes['code-read'],
   'read-codes-out': z.strictObject({ when }),
   'do-check': shapes['check-done'],
-  decide: shapes['decision-made'],
+  'choose-knowledge': shapes['knowledge-chosen'],
+  'tell-complaint': z.strictObject({ id, text: paragraph }),
+  'answer-question': z.strictObject({ id, sign: id, outcome: id }),
+  'strike-sign': shapes['sign-struck'],
+  'record-check': z.strictObject(diagnosisParts.check),
+  'pass-over-check': z.strictObject({ id, check: id, why: line }),
+  'read-frame': shapes['frame-read'],
+  'read-values': shapes['values-read'],
+  'clear-codes': shapes['codes-cleared'],
+  'end-clearing': shapes['clearing-ended'],
+  'compare-variant': z.strictObject(diagnosisParts.variant),
+  'set-terms': shapes['terms-set'],
+  decide: shapes['decision-made'].extend({ departure: line, options: z.array(optionFigures).max(12) }),
+  'make-estimate': shapes['estimate-made'],
+  'answer-estimate': shapes['estimate-answered'],
+  'depart-from-rule': z.strictObject({ question: id, taken: id, reason: line }),
   'pin-procedure': z.strictObject({ procedureId: id }),
   'tick-need': shapes['need-ticked'],
   'acknowledge-caution': shapes['caution-acknowledged'],

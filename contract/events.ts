@@ -3,8 +3,8 @@ import type { EventData, EventType, RecordedEvent } from '../core/job/index.ts';
 import { count, id, isoTime, line, meterReading, number, paragraph, quantity } from './primitives.ts';
 import { procedure } from './procedure.ts';
 import { recipe } from './run.ts';
-import { parts, shapes } from './shapes.ts';
-import { vehicle } from './vehicle.ts';
+import { diagnosisParts, optionFigures, parts, shapes } from './shapes.ts';
+import { variantFeatures, vehicle } from './vehicle.ts';
 
 /** A schema for the data of every event; one that is missing or differs from core's type does not compile. */
 export const eventData = {
@@ -16,6 +16,34 @@ export const eventData = {
     readingReason: line,
     complaint: paragraph,
   }),
+  'complaint-told': z.strictObject({
+    id,
+    text: paragraph,
+    heard: z.array(z.strictObject({ sign: id, outcome: id, phrase: line })).max(100),
+  }),
+  'answer-given': z.strictObject({ id, sign: id, outcome: id, words: line }),
+  'check-recorded': z.strictObject({
+    ...diagnosisParts.check,
+    outcome: id,
+    name: line,
+    result: paragraph,
+    verdict: z.enum(['normal', 'abnormal']),
+    band: z.strictObject({ low: number, high: number, source: line.nullable() }).nullable(),
+  }),
+  'check-passed-over': z.strictObject({ id, check: id, name: line, why: line }),
+  'variant-compared': z.strictObject({
+    ...diagnosisParts.variant,
+    expected: variantFeatures,
+    verdict: z.enum(['fits', 'fits, but sets idle codes', 'does not fit', 'not known']),
+    words: paragraph,
+  }),
+  'belief-kept': z.strictObject({
+    knowledge: count.min(1),
+    causes: z.array(z.strictObject({ id, name: line, share: number })).max(40),
+    findings: z.array(line).max(200),
+    options: z.array(optionFigures).max(12),
+  }),
+  'rule-departed': z.strictObject({ question: id, rule: id, taken: id, reason: line }),
   'procedure-pinned': z.strictObject({ procedure }),
   'bolt-tightened': z.strictObject({
     ...parts.bolt,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { RecordedEvent, Stage } from '../core/job/index.ts';
-import type { Vehicle } from '../core/vehicle/index.ts';
+import type { EngineFamily, Vehicle } from '../core/vehicle/index.ts';
 import { count, id } from './primitives.ts';
 
 /** What every failed request answers with. */
@@ -56,9 +56,10 @@ export interface Page<T> {
   readonly next: string | null;
 }
 
-/** A vehicle with its past jobs. */
+/** A vehicle with its family and its past jobs. */
 export interface VehicleFile {
   readonly vehicle: Vehicle;
+  readonly family: EngineFamily | null;
   readonly jobs: readonly JobSummary[];
 }
 
@@ -107,9 +108,13 @@ export type StockItem = z.infer<typeof stockItem> & { readonly left: number };
 
 /** The shop's settings. */
 export const settings = z.strictObject({
-  shopName: z.string(),
-  currency: z.string().min(1).max(8),
+  shopName: z.string().trim().min(1, 'What is the shop called?').max(80),
+  currency: z.string().trim().min(1, 'Which currency, such as cr?').max(8, 'Expected at most 8 characters.'),
   ratePerHourMinor: count.min(0),
+  /** What a day without the vehicle costs its owner. */
+  dayPriceMinor: count.min(0),
+  /** Diagnosing again and good will, when a job comes back. */
+  comebackMinor: count.min(0),
 });
 /** The type of {@link settings}. */
 export type Settings = z.infer<typeof settings>;

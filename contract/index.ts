@@ -1,3 +1,5 @@
+export { adapterClear, adapterRead } from './adapter.ts';
+export type { AdapterLinkInfo, AdapterReading } from './adapter.ts';
 export { command, commandData } from './commands.ts';
 export { eventData, recordedEvent } from './events.ts';
 export { jobQuery, person, settings, sinceQuery, stockItem, vehicleQuery } from './http.ts';
@@ -15,9 +17,11 @@ export type {
   StockItem,
   VehicleFile,
 } from './http.ts';
+export { knowledgeChange } from './knowledge.ts';
+export type { KnowledgeReply, KnowledgeScore, KnowledgeVersion } from './knowledge.ts';
 export { id } from './primitives.ts';
 export { procedure, wrench } from './procedure.ts';
 export { transfer, TRANSFER_FORMAT, TRANSFER_VERSION } from './transfer.ts';
 export type { Transfer } from './transfer.ts';
-export { vehicle, vehicleInput } from './vehicle.ts';
-export type { VehicleInput } from './vehicle.ts';
+export { family, familyInput, lifeInput, unitInput, vehicle, vehicleInput } from './vehicle.ts';
+export type { FamilyInput, LifeInput, UnitFile, UnitInput, VehicleInput } from './vehicle.ts';

@@ -1,9 +1,23 @@
 import { z } from 'zod';
 import { PASS_KINDS, SUBSTANCES } from '../core/clean/index.ts';
+import { OPTIONS } from '../core/choose/index.ts';
 import { CHOICES, MEASURES, PROOFS, STAGES } from '../core/job/index.ts';
+import { UNIT_KINDS } from '../core/vehicle/index.ts';
 import { count, id, isoDay, keysOf, line, meterReading, number, paragraph, unitKind, when } from './primitives.ts';
 import { beforeConstraint, procedureItem } from './procedure.ts';
 import { runInput } from './run.ts';
+import { variantFeatures } from './vehicle.ts';
+
+const liveValues = z.array(z.strictObject({ pid: count.min(0).max(255), name: line, value: number, unit: line })).max(64);
+const minor = count.min(0, 'Expected zero or more.');
+
+/** Figures of an option as they looked at a moment. */
+export const optionFigures = z.strictObject({
+  id: z.enum(keysOf(OPTIONS)),
+  chance: number.min(0).max(1),
+  nowMinor: minor.nullable(),
+  perUseMinor: minor.nullable(),
+});
 
 /** Shapes that a command and its event share, each named after the event. */
 export const shapes = {
@@ -18,6 +32,36 @@ export const shapes = {
     name: line,
     result: paragraph,
     verdict: z.enum(['normal', 'abnormal', 'unclear']),
+  }),
+  'knowledge-chosen': z.strictObject({ version: count.min(1) }),
+  'sign-struck': z.strictObject({ id }),
+  'frame-read': z.strictObject({ id, code: line, values: liveValues }),
+  'values-read': z.strictObject({ id, when, values: liveValues, from: line }),
+  'codes-cleared': z.strictObject({ id, codes: z.array(line).max(200), from: line }),
+  'clearing-ended': z.strictObject({ id, outcome: z.enum(['cleared', 'failed']), words: line }),
+  'terms-set': z.strictObject({
+    option: z.enum(keysOf(OPTIONS)),
+    partsMinor: count.nullable(),
+    minutes: number,
+    daysOff: number,
+    life: number,
+  }),
+  'estimate-made': z.strictObject({
+    id,
+    choice: z.enum(keysOf(CHOICES)),
+    lines: z.array(z.strictObject({ words: line, minor: count })).max(40),
+    lowMinor: minor,
+    highMinor: minor,
+    currency: line,
+    note: paragraph,
+  }),
+  'estimate-answered': z.strictObject({
+    id,
+    answer: z.enum(['approved', 'declined', 'up to']),
+    limitMinor: count.nullable(),
+    who: line,
+    how: line,
+    note: line,
   }),
   'decision-made': z.strictObject({ choice: z.enum(keysOf(CHOICES)), reason: paragraph }),
   'need-ticked': z.strictObject({
@@ -89,6 +133,12 @@ export const shapes = {
     currency: line,
   }),
   'job-reopened': z.strictObject({ reason: paragraph }),
+};
+
+/** What `record-check` and `compare-variant` share with their events. */
+export const diagnosisParts = {
+  check: { id, check: id, outcome: z.union([id, z.literal('')]), typed: z.array(z.string().max(40)).max(2), when },
+  variant: { id, kind: z.enum(keysOf(UNIT_KINDS)), place: line, found: variantFeatures },
 };
 
 /** Ids and enumerations that weigh-can, tighten-bolt and record-coolant need beside their typed text. */

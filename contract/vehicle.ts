@@ -1,17 +1,27 @@
 import { z } from 'zod';
-import type { Vehicle } from '../core/vehicle/index.ts';
-import { count, id, line, meterReading, meterUnit, number, paragraph } from './primitives.ts';
+import { type EngineFamily, type LifeEntry, LIFE_KINDS, UNIT_KINDS, type UnitObject, type Vehicle } from '../core/vehicle/index.ts';
+import { count, id, keysOf, line, meterReading, meterUnit, number, paragraph } from './primitives.ts';
 
 const figure = z
   .strictObject({ low: number.min(0, 'Expected zero or more.'), high: number, source: line.nullable() })
   .refine(({ low, high }) => low <= high, { error: 'Expected the smaller figure first.', path: ['high'] });
 
+/** What tells one variant of a unit from another. */
+export const variantFeatures = z.strictObject({
+  portMm: number.min(5, 'Expected 5 to 200 mm.').max(200, 'Expected 5 to 200 mm.').nullable(),
+  gasket: line,
+  pins: count.min(0, 'Expected 0 to 40 pins.').max(40, 'Expected 0 to 40 pins.').nullable(),
+  drive: line,
+  mark: line,
+});
+
 const fittedUnit = z.strictObject({
   id,
-  kind: z.enum(['throttle-body', 'idle-valve']),
+  kind: z.enum(keysOf(UNIT_KINDS)),
   place: line,
   partNumber: line,
   variant: line,
+  features: variantFeatures.optional(),
 });
 
 /** What a person types about a vehicle; its id and last reading are the store's. */
@@ -30,9 +40,71 @@ export const vehicleInput = z.strictObject({
   figures: z.strictObject({ idleRpm: figure.nullable(), valveDuty: figure.nullable(), closedVolts: figure.nullable() }),
   units: z.array(fittedUnit).max(40),
   notes: paragraph,
+  familyId: id.nullable().optional(),
 });
 /** The type of {@link vehicleInput}. */
 export type VehicleInput = z.infer<typeof vehicleInput>;
 
 /** A vehicle as stored. */
 export const vehicle = vehicleInput.extend({ id, lastReading: meterReading.nullable() }) satisfies z.ZodType<Vehicle>;
+
+const minor = count.min(0, 'Expected zero or more.');
+const unitType = z.strictObject({
+  id,
+  kind: z.enum(keysOf(UNIT_KINDS)),
+  name: line.trim().min(1, 'What is it called?'),
+  places: z.array(line).min(1, 'Where does it sit? “only” when there is one.').max(16),
+  partNumber: line,
+  expected: variantFeatures,
+  prices: z.strictObject({ new: minor.nullable(), rebuilt: minor.nullable(), used: minor.nullable() }),
+  daysToGet: count.min(0).max(365, 'Expected at most 365 days.').nullable(),
+  source: line.nullable(),
+});
+
+/** What a person types about an engine family. */
+export const familyInput = z.strictObject({
+  name: line.trim().min(1, 'What is the family called?'),
+  engine: line.trim().min(1, 'Which engine, such as 2.5 L four?'),
+  throttle: z.enum(['cable', 'electronic', 'diesel-flap']),
+  idleValve: z.enum(['none', 'stepper', 'rotary', 'duty', 'wax']),
+  use: z.enum(['road', 'motorcycle', 'outboard']),
+  layout: z.enum(['single', 'per-bank', 'per-cylinder']),
+  unitTypes: z.array(unitType).max(20),
+  figures: z.strictObject({
+    idleRpm: figure.optional(),
+    valveDuty: figure.optional(),
+    closedVolts: figure.optional(),
+    openVolts: figure.optional(),
+    learnedAngle: figure.optional(),
+    coilOhms: figure.optional(),
+    idleAir: figure.optional(),
+    idleManifold: figure.optional(),
+  }),
+  notes: paragraph,
+});
+/** The type of {@link familyInput}. */
+export type FamilyInput = z.infer<typeof familyInput>;
+/** An engine family as stored. */
+export const family = familyInput.extend({ id }) as unknown as z.ZodType<EngineFamily>;
+
+/** An entry in the life of a unit, as sent. */
+export const lifeInput = z.strictObject({
+  kind: z.enum(keysOf(LIFE_KINDS)),
+  vehicleId: id.nullable(),
+  place: line,
+  priceMinor: minor.nullable(),
+  note: line,
+});
+/** The type of {@link lifeInput}. */
+export type LifeInput = z.infer<typeof lifeInput>;
+
+/** A unit that the shop bought or found, as sent. */
+export const unitInput = z.strictObject({ kind: z.enum(keysOf(UNIT_KINDS)), partNumber: line, features: variantFeatures });
+/** The type of {@link unitInput}. */
+export type UnitInput = z.infer<typeof unitInput>;
+
+/** A unit with its life, oldest first. */
+export interface UnitFile {
+  readonly unit: UnitObject;
+  readonly life: readonly LifeEntry[];
+}

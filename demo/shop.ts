@@ -1,5 +1,7 @@
 import type { Person, StockItem } from '../contract/index.ts';
 import type { Wrench } from '../core/torque/index.ts';
+import { CASES } from './cases/index.ts';
+import { families } from './families.ts';
 import { cableProcedure } from './procedures/cable.ts';
 import { electronicProcedure } from './procedures/electronic.ts';
 
@@ -116,7 +118,7 @@ const stock: Omit<StockItem, 'left'>[] = [
   },
 ];
 
-/** Tern Quay Garage: its people, tools, stock and procedures. */
+/** Tern Quay Garage: its people, tools, stock, procedures, engine families, house rules and written cases. */
 export const shop = {
   people,
   settings: {
@@ -124,8 +126,25 @@ export const shop = {
     currency: 'cr',
     'rate-per-hour-minor': '5800',
     'first-job-number': '228',
+    'day-price-minor': '4500',
+    'comeback-minor': '9000',
   },
   wrenches,
   stock,
   procedures: [cableProcedure, electronicProcedure],
+  families,
+  rules: {
+    where: 'off',
+    substance: 'throttle-cleaner',
+    tool: 'soft',
+    gasket: 'renew',
+    battery: 'electronics',
+    'caught-coolant': 'return',
+    plate: 'never',
+    relearn: 'tool',
+    tightening: 'figure',
+    'stop-screw': 'never',
+    'idle-screw': 'new',
+  },
+  cases: CASES,
 };

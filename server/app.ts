@@ -3,12 +3,16 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import type { Logger } from 'pino';
+import { adapterRoutes } from './http/adapter.ts';
 import { answerErrors, HttpError } from './http/errors.ts';
 import { onlyFromHere, strictHeaders } from './http/guard.ts';
+import { houseRoutes } from './http/house.ts';
 import { jobRoutes } from './http/jobs.ts';
+import { knowledgeRoutes } from './http/knowledge.ts';
 import { listRoutes } from './http/lists.ts';
 import { pictureRoutes } from './http/pictures.ts';
 import { transferRoutes } from './http/transfer.ts';
+import { familyRoutes, unitRoutes } from './http/units.ts';
 import { vehicleRoutes } from './http/vehicles.ts';
 import type { Services } from './services.ts';
 
@@ -22,6 +26,11 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   app.use('/api', express.json({ limit: '2mb' }));
   app.use('/api/jobs', jobRoutes(services));
   app.use('/api/vehicles', vehicleRoutes(services));
+  app.use('/api/families', familyRoutes(services));
+  app.use('/api/units', unitRoutes(services));
+  app.use('/api/knowledge', knowledgeRoutes(services));
+  app.use('/api/adapter', adapterRoutes(services));
+  app.use('/api', houseRoutes(services));
   app.use('/api', listRoutes(services));
   app.use('/api', () => {
     throw new HttpError('not-found', 'There is nothing at that address.');

@@ -2,6 +2,7 @@ import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { pino } from 'pino';
+import { AdapterHub } from './adapter/hub.ts';
 import { createApp } from './app.ts';
 import { createServices } from './services.ts';
 import { StoreError } from './store/errors.ts';
@@ -13,6 +14,8 @@ const { values } = parseArgs({
     data: { type: 'string' },
     clock: { type: 'string' },
     quiet: { type: 'boolean', default: false },
+    /** Ports of this machine at which a stand-in for the diagnostic adapter is expected. */
+    adapter: { type: 'string', multiple: true, default: [] },
   },
 });
 const log = pino({ level: values.quiet ? 'error' : 'warn' });
@@ -28,7 +31,7 @@ function clock(): () => string {
 function start(): void {
   const db = openStore(file);
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const services = createServices(db, join(dirname(file), 'pictures'), clock(), timeZone);
+  const services = createServices(db, join(dirname(file), 'pictures'), clock(), timeZone, new AdapterHub(values.adapter.map(Number)));
   const webRoot = join(dirname(fileURLToPath(import.meta.url)), '..', 'web');
   const server = createApp(services, log, webRoot).listen(Number(values.port ?? process.env.PORT ?? 0), '127.0.0.1');
   server.on('listening', () => {

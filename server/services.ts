@@ -1,9 +1,17 @@
 import type { Database } from 'better-sqlite3';
+import type { ShopResult } from '../core/choose/index.ts';
 import type { Job } from '../core/job/index.ts';
+import type { ThrottleKind } from '../core/vehicle/index.ts';
+import { AdapterHub } from './adapter/hub.ts';
+import { Families } from './store/families.ts';
+import { House } from './store/house.ts';
 import { Jobs } from './store/jobs.ts';
+import { KnowledgeStore } from './store/knowledge.ts';
 import { Lists } from './store/lists.ts';
 import { pairsForPrint } from './report/picturePairs.ts';
 import { Pictures } from './store/pictures.ts';
+import { shopResults } from './store/results.ts';
+import { Units } from './store/units.ts';
 import { Vehicles } from './store/vehicles.ts';
 
 /** What the routes work with. */
@@ -11,6 +19,12 @@ export interface Services {
   readonly jobs: Jobs;
   readonly vehicles: Vehicles;
   readonly lists: Lists;
+  readonly knowledge: KnowledgeStore;
+  readonly families: Families;
+  readonly units: Units;
+  readonly house: House;
+  readonly hub: AdapterHub;
+  readonly results: (throttle: ThrottleKind) => readonly ShopResult[];
   readonly pictures: Pictures;
   /** ISO time. */
   readonly now: () => string;
@@ -21,17 +35,36 @@ export interface Services {
 }
 
 /** Builds the services over an open store. @param pictureFolder where picture files live */
-export function createServices(db: Database, pictureFolder: string, now: () => string, timeZone: string): Services {
-  const vehicles = new Vehicles(db);
+export function createServices(
+  db: Database,
+  pictureFolder: string,
+  now: () => string,
+  timeZone: string,
+  hub = new AdapterHub(),
+): Services {
+  const units = new Units(db);
+  const vehicles = new Vehicles(db, units);
   const lists = new Lists(db);
   const pictures = new Pictures(db, pictureFolder);
+  const knowledge = new KnowledgeStore(db);
+  knowledge.ship(now());
+  const families = new Families(db);
+  const house = new House(db);
+  const jobs = new Jobs(db, { vehicles, lists, knowledge, families, house });
+  jobs.remakeProjections();
   let known: ReadonlyMap<string, string> | null = null;
   const people = (): ReadonlyMap<string, string> =>
     (known ??= new Map(lists.people().map(({ id, name }) => [id, name])));
   return {
     vehicles,
     lists,
-    jobs: new Jobs(db, vehicles, lists),
+    jobs,
+    knowledge,
+    families,
+    units,
+    house,
+    hub,
+    results: (throttle) => shopResults(db, throttle),
     pictures,
     now,
     people,

@@ -1,8 +1,10 @@
+import type { Knowledge } from '../diagnose/index.ts';
+import type { HouseRules } from '../house/index.ts';
 import type { Procedure } from '../procedure/index.ts';
 import type { Wrench } from '../torque/index.ts';
-import type { MeterReading, Vehicle } from '../vehicle/index.ts';
+import type { EngineFamily, MeterReading, UnitObjectKind, VariantFeatures, Vehicle } from '../vehicle/index.ts';
 import type { EventData, JobEvent } from './events.ts';
-import type { When } from './types.ts';
+import type { OptionFigures, When } from './types.ts';
 
 /** A typed amount is sent as it was typed, so that one rule in core judges it for everybody. */
 type Typed<K extends keyof EventData, Computed extends keyof EventData[K], Text> = Omit<EventData[K], Computed> & Text;
@@ -22,7 +24,35 @@ export interface CommandData {
   'read-code': EventData['code-read'];
   'read-codes-out': { readonly when: When };
   'do-check': EventData['check-done'];
-  decide: EventData['decision-made'];
+  'choose-knowledge': EventData['knowledge-chosen'];
+  'tell-complaint': { readonly id: string; readonly text: string };
+  'answer-question': { readonly id: string; readonly sign: string; readonly outcome: string };
+  'strike-sign': EventData['sign-struck'];
+  /** Either an outcome that was picked, or typed values that are interpreted by core. */
+  'record-check': {
+    readonly id: string;
+    readonly check: string;
+    readonly outcome: string;
+    readonly typed: readonly string[];
+    readonly when: When;
+  };
+  'pass-over-check': { readonly id: string; readonly check: string; readonly why: string };
+  'read-frame': EventData['frame-read'];
+  'read-values': EventData['values-read'];
+  'clear-codes': EventData['codes-cleared'];
+  'end-clearing': EventData['clearing-ended'];
+  'compare-variant': {
+    readonly id: string;
+    readonly kind: UnitObjectKind;
+    readonly place: string;
+    readonly found: VariantFeatures;
+  };
+  'set-terms': EventData['terms-set'];
+  /** `departure` says why, when the choice departs from a house rule. */
+  decide: EventData['decision-made'] & { readonly departure: string; readonly options: readonly OptionFigures[] };
+  'make-estimate': EventData['estimate-made'];
+  'answer-estimate': EventData['estimate-answered'];
+  'depart-from-rule': { readonly question: string; readonly taken: string; readonly reason: string };
   'pin-procedure': { readonly procedureId: string };
   'tick-need': EventData['need-ticked'];
   'acknowledge-caution': EventData['caution-acknowledged'];
@@ -91,10 +121,22 @@ export interface Context {
   readonly vehicle: Vehicle | null;
   readonly procedure: Procedure | null;
   readonly wrenches: readonly Wrench[];
+  /** The knowledge of the job's own version; the newest when the job is being opened. Null when it is not at hand. */
+  readonly knowledge: Knowledge | null;
+  readonly family: EngineFamily | null;
+  readonly rules: HouseRules;
 }
 
 /** A context with nothing in it. */
-export const NO_CONTEXT: Context = { nextNumber: null, vehicle: null, procedure: null, wrenches: [] };
+export const NO_CONTEXT: Context = {
+  nextNumber: null,
+  vehicle: null,
+  procedure: null,
+  wrenches: [],
+  knowledge: null,
+  family: null,
+  rules: {},
+};
 
 /** Why a command is not taken, and what would make it possible. */
 export interface Refusal {

@@ -1,14 +1,16 @@
 import type { PassKind, Substance } from '../clean/index.ts';
+import type { OptionId } from '../choose/index.ts';
 import type { CoolantEntry } from '../coolant/index.ts';
+import type { Band, Heard } from '../diagnose/index.ts';
 import type { Procedure, ProcedureItem, UnitKind } from '../procedure/index.ts';
 import type { Quantity } from '../quantity/index.ts';
 import type { BeforeConstraint } from '../refit/index.ts';
 import type { FlagName, ReadingName, Recipe } from '../relearn/index.ts';
 import type { TightenMethod } from '../torque/index.ts';
-import type { MeterReading, Vehicle } from '../vehicle/index.ts';
+import type { MeterReading, UnitObjectKind, VariantFeatures, VariantMatch, Vehicle } from '../vehicle/index.ts';
 import type { Choice, MeasureKind, ProofKind } from './lists.ts';
 import type { Stage } from './stages.ts';
-import type { RunOutcome, When } from './types.ts';
+import type { BeliefShare, EstimateLine, LiveValue, OptionFigures, RunOutcome, When } from './types.ts';
 
 /** A run's input without its time, which is the event's. */
 export type RunInputData =
@@ -44,7 +46,70 @@ export interface EventData {
     readonly result: string;
     readonly verdict: 'normal' | 'abnormal' | 'unclear';
   };
+  'knowledge-chosen': { readonly version: number };
+  'complaint-told': { readonly id: string; readonly text: string; readonly heard: readonly Heard[] };
+  'answer-given': { readonly id: string; readonly sign: string; readonly outcome: string; readonly words: string };
+  'sign-struck': { readonly id: string };
+  'check-recorded': {
+    readonly id: string;
+    readonly check: string;
+    readonly name: string;
+    readonly outcome: string;
+    readonly result: string;
+    readonly verdict: 'normal' | 'abnormal';
+    /** As typed; empty when the answer was picked. */
+    readonly typed: readonly string[];
+    readonly band: Band | null;
+    readonly when: When;
+  };
+  'check-passed-over': { readonly id: string; readonly check: string; readonly name: string; readonly why: string };
+  'frame-read': { readonly id: string; readonly code: string; readonly values: readonly LiveValue[] };
+  'values-read': { readonly id: string; readonly when: When; readonly values: readonly LiveValue[]; readonly from: string };
+  /** What was stored when it was cleared, kept before the request goes out. */
+  'codes-cleared': { readonly id: string; readonly codes: readonly string[]; readonly from: string };
+  'clearing-ended': { readonly id: string; readonly outcome: 'cleared' | 'failed'; readonly words: string };
+  'variant-compared': {
+    readonly id: string;
+    readonly kind: UnitObjectKind;
+    readonly place: string;
+    readonly expected: VariantFeatures;
+    readonly found: VariantFeatures;
+    readonly verdict: VariantMatch['verdict'];
+    readonly words: string;
+  };
+  'terms-set': {
+    readonly option: OptionId;
+    readonly partsMinor: number | null;
+    readonly minutes: number;
+    readonly daysOff: number;
+    readonly life: number;
+  };
   'decision-made': { readonly choice: Choice; readonly reason: string };
+  /** What was believed at the moment of the decision, and what the options looked like. */
+  'belief-kept': {
+    readonly knowledge: number;
+    readonly causes: readonly BeliefShare[];
+    readonly findings: readonly string[];
+    readonly options: readonly OptionFigures[];
+  };
+  'rule-departed': { readonly question: string; readonly rule: string; readonly taken: string; readonly reason: string };
+  'estimate-made': {
+    readonly id: string;
+    readonly choice: Choice;
+    readonly lines: readonly EstimateLine[];
+    readonly lowMinor: number;
+    readonly highMinor: number;
+    readonly currency: string;
+    readonly note: string;
+  };
+  'estimate-answered': {
+    readonly id: string;
+    readonly answer: 'approved' | 'declined' | 'up to';
+    readonly limitMinor: number | null;
+    readonly who: string;
+    readonly how: string;
+    readonly note: string;
+  };
   'procedure-pinned': { readonly procedure: Procedure };
   'need-ticked': {
     readonly needId: string;

@@ -7,6 +7,8 @@ export type { EventData, EventType, JobEvent, RecordedEvent, RunInputData } from
 export { evolve, HANDS_ON_GAP_S, replay } from './evolve/index.ts';
 export { CHOICES, GRADES, INSPECTION_POINTS, MEASURES, PROOFS, SYMPTOMS } from './lists.ts';
 export type { Choice, MeasureKind, ProofKind } from './lists.ts';
+export { diagnoseJob, isOrdinary, jobFindings, subjectOf } from './diagnosis.ts';
+export type { FindingSource, JobDiagnosis, JobFinding } from './diagnosis.ts';
 export { currentStage, stageGaps } from './progress.ts';
 export {
   blockers,

@@ -21,6 +21,8 @@ export const CHOICES = {
   'clean-bench': 'Clean on the bench',
   rebuild: 'Rebuild: seals, screws, gears',
   replace: 'Replace the unit',
+  'replace-rebuilt': 'Replace, rebuilt unit',
+  'replace-used': 'Replace, used unit',
   elsewhere: 'Not the throttle',
 } as const;
 /** The id of a choice. */

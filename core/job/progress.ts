@@ -11,7 +11,7 @@ export function stageGaps(job: Job, stage: Stage): string[] {
   switch (stage) {
     case 'complaint':
       return [
-        ...gap(job.symptoms.length === 0, 'no symptom noted'),
+        ...gap(job.symptoms.length === 0 && job.signs.length === 0, 'no symptom noted'),
         ...gap(job.codesRead.before === null && job.codes.length === 0, 'codes not read'),
       ];
     case 'diagnose':

@@ -1,3 +1,4 @@
+import { OPTIONS } from '../choose/index.ts';
 import { PASS_KINDS } from '../clean/index.ts';
 import { format } from '../quantity/index.ts';
 import type { RecordedEvent } from './events.ts';
@@ -30,6 +31,38 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
       return `Codes read ${recorded.data.when}`;
     case 'check-done':
       return `Checked: ${lower(recorded.data.name)}`;
+    case 'knowledge-chosen':
+      return `Judged by knowledge ${recorded.data.version}`;
+    case 'complaint-told':
+      return `Told: ${recorded.data.text}`;
+    case 'answer-given':
+      return `Answered: ${recorded.data.words}`;
+    case 'sign-struck':
+      return `Struck out: ${job.signs.find(({ id }) => id === recorded.data.id)?.words ?? 'a finding'}`;
+    case 'check-recorded':
+      return `Checked: ${lower(recorded.data.name)}`;
+    case 'check-passed-over':
+      return `Not done: ${lower(recorded.data.name)}`;
+    case 'frame-read':
+      return `Freeze frame of ${recorded.data.code}`;
+    case 'values-read':
+      return `Live values read ${recorded.data.when}`;
+    case 'codes-cleared':
+      return `Clearing ${recorded.data.codes.join(', ') || 'no codes'}`;
+    case 'clearing-ended':
+      return recorded.data.outcome === 'cleared' ? 'Codes cleared' : 'Codes not cleared';
+    case 'variant-compared':
+      return `Variant: ${recorded.data.verdict}`;
+    case 'terms-set':
+      return `Figures of “${OPTIONS[recorded.data.option]}”`;
+    case 'belief-kept':
+      return `Decided: ${job.decision === null ? '' : lower(CHOICES[job.decision.choice])}`;
+    case 'rule-departed':
+      return `House rule departed from: ${recorded.data.reason}`;
+    case 'estimate-made':
+      return 'Estimate made';
+    case 'estimate-answered':
+      return `Estimate ${recorded.data.answer === 'up to' ? 'approved with a limit' : recorded.data.answer}`;
     case 'decision-made':
       return `Decided: ${lower(CHOICES[recorded.data.choice])}`;
     case 'procedure-pinned':

@@ -1,9 +1,15 @@
 export { dtcFromBytes, dtcToBytes, parseDtc } from './dtc.ts';
 export type { Dtc, DtcResult } from './dtc.ts';
 export { DTC_MEANINGS } from './dtcMeanings.ts';
+export { FAMILY_FIGURES, figuresOf, groupOf, hasIdleValve, UNIT_KINDS, unitTypeOf } from './family.ts';
+export type { EngineFamily, FigureName, UnitObjectKind, UnitType } from './family.ts';
 export { checkReading, countsHours } from './odometer.ts';
 export type { MeterProblem, MeterReading, MeterUnit } from './odometer.ts';
 export { engineLine, sourceWords, vehicleName } from './types.ts';
 export type { FamilyFigures, Figure, FittedUnit, IdleValveKind, ThrottleKind, Vehicle } from './types.ts';
 export { checkVin, normaliseVin, vinCheckDigit } from './vin.ts';
 export type { VinCheck } from './vin.ts';
+export { LIFE_KINDS, lifeProblem, livedOn } from './unit.ts';
+export type { LifeEntry, LifeKind, UnitObject } from './unit.ts';
+export { FEATURES, matchVariant, PORT_SLACK_MM, UNKNOWN_VARIANT } from './variant.ts';
+export type { Difference, Feature, VariantFeatures, VariantMatch } from './variant.ts';

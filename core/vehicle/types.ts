@@ -1,4 +1,6 @@
+import type { UnitObjectKind } from './family.ts';
 import type { MeterReading, MeterUnit } from './odometer.ts';
+import type { VariantFeatures } from './variant.ts';
 
 /** A band with its source; data with no source are a shop figure to be verified. */
 export interface Figure {
@@ -26,10 +28,13 @@ export type IdleValveKind = 'none' | 'stepper' | 'rotary' | 'duty' | 'wax';
 /** A unit fitted to this vehicle: the throttle body or valve as an object with its own number. */
 export interface FittedUnit {
   readonly id: string;
-  readonly kind: 'throttle-body' | 'idle-valve';
+  readonly kind: UnitObjectKind;
+  /** Tells look-alikes apart: “left bank”, “cylinder 2”. */
   readonly place: string;
   readonly partNumber: string;
   readonly variant: string;
+  /** What was measured of it; absent in logs from before it could be noted. */
+  readonly features?: VariantFeatures | undefined;
 }
 
 /** A vehicle as the workshop knows it. */
@@ -51,6 +56,8 @@ export interface Vehicle {
   readonly figures: FamilyFigures;
   readonly units: readonly FittedUnit[];
   readonly notes: string;
+  /** The engine family whose units and figures it shares; absent in logs from before there were families. */
+  readonly familyId?: string | null | undefined;
 }
 
 const THROTTLE_WORDS: Readonly<Record<ThrottleKind, string>> = {

@@ -1,5 +1,5 @@
 import type { Bench } from '../bench.ts';
-import { inspectAndClean, prepareAll, refitUntil, runThrough, stripAll } from './steps.ts';
+import { checkDone, decide, inspectAndClean, prepareAll, refitUntil, runThrough, stripAll } from './steps.ts';
 
 async function prove(
   bench: Bench,
@@ -24,22 +24,14 @@ export async function finishedVan(bench: Bench): Promise<void> {
     readingReason: '',
     complaint: 'Dips at every stop and twice went out.',
   });
-  await bench.do('note-symptom', { id: bench.id(), text: 'stalls when coming to rest' });
+  await bench.do('tell-complaint', { id: bench.id(), text: 'Dips at every stop and twice went out.' });
   await bench.do('read-code', { id: bench.id(), code: 'P0506', status: 'stored', when: 'before', note: '' });
   await bench.do('read-codes-out', { when: 'before' });
   await bench.do('take-measurement', { id: bench.id(), kind: 'idle-rpm', when: 'before', value: 610 });
   await bench.do('take-measurement', { id: bench.id(), kind: 'closed-volts', when: 'before', value: 0.98 });
-  await bench.do(
-    'do-check',
-    {
-      id: bench.id(),
-      name: 'Duct off, look at the plate',
-      result: 'brown ring all round, no oil',
-      verdict: 'abnormal',
-    },
-    8,
-  );
-  await bench.do('decide', { choice: 'clean-bench', reason: 'deposit only, plate true, motor quiet' });
+  await checkDone(bench, 'duct-off-look', 'ring', 8);
+  await checkDone(bench, 'light-gap', 'blocked', 5);
+  await decide(bench, { choice: 'clean-bench', reason: 'deposit only, plate true, motor quiet' });
   for (const stage of ['complaint', 'diagnose', 'decide'] as const) await bench.do('pass-stage', { stage }, 0.2);
   await bench.do('pin-procedure', { procedureId: 'electronic-small' });
   await prepareAll(bench);
@@ -88,25 +80,18 @@ export async function finishedFarm(bench: Bench): Promise<void> {
     vehicleId: 'farm',
     reading: { value: 203_118, unit: 'km' },
     readingReason: '',
-    complaint: 'Hunts up and down at the gate, worse when warm.',
+    complaint: 'Hunts up and down at the gate, worse when cold.',
   });
-  for (const text of ['hunting idle', 'idle too high']) await bench.do('note-symptom', { id: bench.id(), text });
+  await bench.do('tell-complaint', { id: bench.id(), text: 'Hunts up and down at the gate, worse when cold.' });
   await bench.do('read-code', { id: bench.id(), code: 'P0505', status: 'stored', when: 'before', note: '' });
   await bench.do('read-codes-out', { when: 'before' });
   await bench.do('tell-history', { since: 'since harvest', doneBefore: 'plugs and leads last year' });
   await bench.do('take-measurement', { id: bench.id(), kind: 'idle-rpm', when: 'before', value: 1040 });
   await bench.do('take-measurement', { id: bench.id(), kind: 'valve-duty', when: 'before', value: 22 });
-  await bench.do(
-    'do-check',
-    { id: bench.id(), name: 'Intake leak, hose by hose', result: 'no change anywhere', verdict: 'normal' },
-    9,
-  );
-  await bench.do(
-    'do-check',
-    { id: bench.id(), name: 'Valve turned by hand', result: 'sticks half way', verdict: 'abnormal' },
-    6,
-  );
-  await bench.do('decide', { choice: 'rebuild', reason: 'valve sticks, O-rings hard; body itself is good' });
+  await checkDone(bench, 'leak-by-ear', 'none', 9);
+  await checkDone(bench, 'valve-moves', 'clicks', 6);
+  await checkDone(bench, 'idle-screw-ring', 'hard', 6);
+  await decide(bench, { choice: 'rebuild', reason: 'valve sticks, O-rings hard; body itself is good' });
   for (const stage of ['complaint', 'diagnose', 'decide'] as const) await bench.do('pass-stage', { stage }, 0.2);
   await bench.do('pin-procedure', { procedureId: 'cable-rotary' });
   await prepareAll(bench);

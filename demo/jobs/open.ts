@@ -1,6 +1,6 @@
 import type { Bench } from '../bench.ts';
 import { item } from '../procedures/parts.ts';
-import { inspectAndClean, prepareAll, refitUntil, stripAll, tightenAll } from './steps.ts';
+import { checkDone, decide, inspectAndClean, prepareAll, refitUntil, stripAll, tightenAll } from './steps.ts';
 
 const HOUR = 60 * 60_000;
 const DAY = 24 * HOUR;
@@ -13,8 +13,8 @@ export async function busInRefit(bench: Bench, now: number): Promise<void> {
     readingReason: '',
     complaint: 'Hunts at the quay, stalls when it comes to rest.',
   });
-  for (const text of ['hunting idle', 'stalls when coming to rest'])
-    await bench.do('note-symptom', { id: bench.id(), text });
+  await bench.do('tell-complaint', { id: bench.id(), text: 'Hunts at the quay, stalls when it comes to rest.' });
+  await bench.do('answer-question', { id: bench.id(), sign: 'temperature', outcome: 'cold' });
   await bench.do('read-code', {
     id: bench.id(),
     code: 'P0505',
@@ -27,22 +27,10 @@ export async function busInRefit(bench: Bench, now: number): Promise<void> {
   await bench.do('take-measurement', { id: bench.id(), kind: 'idle-rpm', when: 'before', value: 610 });
   await bench.do('take-measurement', { id: bench.id(), kind: 'valve-duty', when: 'before', value: 58 });
   await bench.do('take-measurement', { id: bench.id(), kind: 'closed-volts', when: 'before', value: 0.5 });
-  await bench.do(
-    'do-check',
-    { id: bench.id(), name: 'Intake leak, hose by hose', result: 'no change anywhere', verdict: 'normal' },
-    9,
-  );
-  await bench.do(
-    'do-check',
-    {
-      id: bench.id(),
-      name: 'Duct off, look at the plate',
-      result: 'lacquer at the edge, oil film in the duct',
-      verdict: 'abnormal',
-    },
-    8,
-  );
-  await bench.do('decide', {
+  await checkDone(bench, 'leak-by-ear', 'none', 9);
+  await checkDone(bench, 'duct-off-look', 'ring', 8);
+  await checkDone(bench, 'valve-moves', 'clicks', 4);
+  await decide(bench, {
     choice: 'clean-bench',
     reason: 'deposit at the edge, valve stiff; body true, shaft without play',
   });
@@ -88,8 +76,11 @@ export async function vanInDiagnose(bench: Bench): Promise<void> {
     readingReason: '',
     complaint: 'Idles rough at the lights since the battery went flat.',
   });
-  await bench.do('note-symptom', { id: bench.id(), text: 'rough at lights' });
-  await bench.do('note-symptom', { id: bench.id(), text: 'idle too low' });
+  await bench.do('tell-complaint', {
+    id: bench.id(),
+    text: 'Rough at the lights and idles too low since the battery went flat last week.',
+  });
+  await bench.do('answer-question', { id: bench.id(), sign: 'comes-and-goes', outcome: 'no' });
   await bench.do('read-code', { id: bench.id(), code: 'P2119', status: 'stored', when: 'before', note: '' });
   await bench.do('read-code', { id: bench.id(), code: 'P0171', status: 'pending', when: 'before', note: '' });
   await bench.do('read-codes-out', { when: 'before' });
@@ -97,10 +88,11 @@ export async function vanInDiagnose(bench: Bench): Promise<void> {
   await bench.do('take-measurement', { id: bench.id(), kind: 'idle-rpm', when: 'before', value: 620 });
   await bench.do('pass-stage', { stage: 'complaint' }, 0.2);
   await bench.do(
-    'do-check',
-    { id: bench.id(), name: 'Air-mass reading at warm idle', result: '2.1 g/s, steady', verdict: 'normal' },
+    'record-check',
+    { id: bench.id(), check: 'air-mass', outcome: '', typed: ['2.1'], when: 'before' },
     6,
   );
+  await checkDone(bench, 'leak-by-ear', 'none', 9);
 }
 
 /** Farm utility: waits for its gasket; must stay whole and driving. */
@@ -111,10 +103,11 @@ export async function farmWaitsForPart(bench: Bench, now: number): Promise<void>
     readingReason: '',
     complaint: 'Throttle snatches when pulling away.',
   });
-  await bench.do('note-symptom', { id: bench.id(), text: 'poor response' });
+  await bench.do('tell-complaint', { id: bench.id(), text: 'Throttle snatches when pulling away.' });
   await bench.do('read-codes-out', { when: 'before' });
-  await bench.do('do-check', { id: bench.id(), name: 'Shaft play', result: 'none felt', verdict: 'normal' }, 4);
-  await bench.do('decide', { choice: 'clean-bench', reason: 'crust behind the plate' });
+  await checkDone(bench, 'duct-off-look', 'ring', 8);
+  await checkDone(bench, 'shaft-play', 'none', 4);
+  await decide(bench, { choice: 'clean-bench', reason: 'crust behind the plate' });
   for (const stage of ['complaint', 'diagnose', 'decide'] as const) await bench.do('pass-stage', { stage }, 0.2);
   await bench.do('pin-procedure', { procedureId: 'cable-rotary' });
   const expected = new Date(now + 5 * DAY).toISOString().slice(0, 10);
@@ -131,14 +124,9 @@ export async function launchOiled(bench: Bench): Promise<void> {
     readingReason: '',
     complaint: 'Trolls too fast and clicks with the key on.',
   });
-  await bench.do('note-symptom', { id: bench.id(), text: 'trolling speed up' });
-  await bench.do('do-check', {
-    id: bench.id(),
-    name: 'Stepper moves with key on',
-    result: 'clicks, does not move',
-    verdict: 'abnormal',
-  });
-  await bench.do('decide', { choice: 'rebuild', reason: 'stepper stuck with salt; body still flat' });
+  await bench.do('tell-complaint', { id: bench.id(), text: 'Trolls too fast and clicks with the key on.' });
+  await checkDone(bench, 'valve-moves', 'clicks', 4);
+  await decide(bench, { choice: 'rebuild', reason: 'stepper stuck with salt; body still flat' });
   for (const stage of ['complaint', 'diagnose', 'decide', 'prepare'] as const)
     await bench.do('pass-stage', { stage }, 0.2);
   const items = [

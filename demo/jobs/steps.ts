@@ -1,4 +1,4 @@
-import { type Job, jobPlan, nextOff } from '../../core/job/index.ts';
+import { type CommandData, type Job, jobPlan, nextOff } from '../../core/job/index.ts';
 import { tighteningOrder } from '../../core/torque/index.ts';
 import type { Bench } from '../bench.ts';
 import { boreDrawing } from '../drawing.ts';
@@ -96,6 +96,14 @@ function nextStep(job: Job): string | null {
   if (!plan.ok) throw new Error('The demo procedure goes in a circle.');
   return plan.steps.find(({ itemId }) => job.items.find(({ id }) => id === itemId)?.state === 'off')?.itemId ?? null;
 }
+
+/** Records a check of the knowledge by what was found. */
+export const checkDone = (bench: Bench, check: string, outcome: string, minutes: number): Promise<void> =>
+  bench.do('record-check', { id: bench.id(), check, outcome, typed: [], when: 'before' }, minutes);
+
+/** Decides; no house rule stands in the way. */
+export const decide = (bench: Bench, what: Pick<CommandData['decide'], 'choice' | 'reason'>): Promise<void> =>
+  bench.do('decide', { ...what, departure: '', options: [] });
 
 /** A run from start to finish with readings that meet its conditions. */
 export async function runThrough(bench: Bench, recipeId: string, outcome: 'took' | 'did not take'): Promise<void> {

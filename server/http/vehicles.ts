@@ -8,7 +8,7 @@ import { parse } from './parse.ts';
 const body = z.strictObject({ by: id, vehicle: vehicleInput });
 
 /** Vehicles: search, file, create, change. */
-export function vehicleRoutes({ vehicles, lists, people, now }: Services): Router {
+export function vehicleRoutes({ vehicles, units, families, lists, people, now }: Services): Router {
   const router = Router();
 
   router.get('/', (request, response) => {
@@ -19,7 +19,7 @@ export function vehicleRoutes({ vehicles, lists, people, now }: Services): Route
   router.get('/:id', (request, response) => {
     const vehicle = vehicles.get(parse(id, request.params.id));
     if (vehicle === null) throw new HttpError('no-such-vehicle', 'There is no such vehicle.');
-    response.json({ vehicle, jobs: lists.jobs({ status: 'all', vehicleId: vehicle.id, limit: 100 }) });
+    response.json({ vehicle, family: families.get(vehicle.familyId ?? null), jobs: lists.jobs({ status: 'all', vehicleId: vehicle.id, limit: 100 }) });
   });
 
   // One way to write: the client makes the id, so that sending twice changes nothing.
@@ -34,6 +34,11 @@ export function vehicleRoutes({ vehicles, lists, people, now }: Services): Route
     if (other !== null) {
       const message = `${other.plate} is on the list already: ${other.make} ${other.model}.`;
       throw new HttpError('bad-value', message, { fields: { 'vehicle.plate': message } });
+    }
+    const taken = units.elsewhere(vehicleId, vehicle.units);
+    if (taken !== null) {
+      const message = `Unit ${taken.partNumber || taken.id} sits on ${vehicles.get(taken.vehicleId ?? '')?.plate ?? 'another vehicle'}. Take it off there first.`;
+      throw new HttpError('bad-value', message, { fields: { 'vehicle.units': message } });
     }
     const known = vehicles.get(vehicleId);
     response.status(known === null ? 201 : 200).json(vehicles.put(vehicleId, vehicle, by, now()));

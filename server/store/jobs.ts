@@ -5,7 +5,29 @@ import { firstBreak } from './chain.ts';
 import type { Lists } from './lists.ts';
 import { EventLog } from './log.ts';
 import { Projector } from './project.ts';
+import type { Families } from './families.ts';
+import type { House } from './house.ts';
+import type { KnowledgeStore } from './knowledge.ts';
 import type { Vehicles } from './vehicles.ts';
+
+/** What decisions look up. */
+export interface Sources {
+  readonly vehicles: Vehicles;
+  readonly lists: Lists;
+  readonly knowledge: KnowledgeStore;
+  readonly families: Families;
+  readonly house: House;
+}
+
+/** Commands that are judged by what is known of causes and checks. */
+const JUDGED: ReadonlySet<string> = new Set([
+  'tell-complaint',
+  'answer-question',
+  'record-check',
+  'pass-over-check',
+  'compare-variant',
+  'decide',
+]);
 
 /** How a command ended. */
 export type Outcome =
@@ -24,16 +46,14 @@ export class Jobs {
   readonly log: EventLog;
   readonly #db: Database;
   readonly #projector: Projector;
-  readonly #vehicles: Vehicles;
-  readonly #lists: Lists;
+  readonly #sources: Sources;
   readonly #folded = new Map<string, Job>();
 
-  constructor(db: Database, vehicles: Vehicles, lists: Lists) {
+  constructor(db: Database, sources: Sources) {
     this.#db = db;
     this.log = new EventLog(db);
     this.#projector = new Projector(db);
-    this.#vehicles = vehicles;
-    this.#lists = lists;
+    this.#sources = sources;
   }
 
   /** The job as its log tells, or null. Kept in memory; a command replaces what is kept only once it is on disk. */
@@ -79,7 +99,7 @@ export class Jobs {
         'Load the job again; the store may have been restored from a backup.',
       );
     }
-    const decision = decide(current, command, this.#context(command));
+    const decision = decide(current, command, this.#context(current, command));
     if (!decision.ok) return { kind: 'refused', refusal: decision };
     let after = current;
     this.#db
@@ -108,20 +128,48 @@ export class Jobs {
     return { kind: 'done', reply: { jobId, version: events.at(-1)?.seq ?? command.seen, events, repeated } };
   }
 
-  #context(command: Command): Context {
+  #context(job: Job | null, command: Command): Context {
+    const { vehicles, lists, knowledge, families, house } = this.#sources;
+    const judged = job !== null && JUDGED.has(command.type);
     return {
       nextNumber: command.type === 'open-job' ? this.#nextNumber() : null,
-      vehicle: command.type === 'open-job' ? this.#vehicles.get(command.data.vehicleId) : null,
-      procedure: command.type === 'pin-procedure' ? this.#lists.procedure(command.data.procedureId) : null,
-      wrenches: command.type === 'tighten-bolt' ? this.#lists.wrenches() : [],
+      vehicle: command.type === 'open-job' ? vehicles.get(command.data.vehicleId) : null,
+      procedure: command.type === 'pin-procedure' ? lists.procedure(command.data.procedureId) : null,
+      wrenches: command.type === 'tighten-bolt' ? lists.wrenches() : [],
+      knowledge:
+        command.type === 'open-job'
+          ? knowledge.newest()
+          : command.type === 'choose-knowledge'
+            ? knowledge.get(command.data.version)
+            : judged
+              ? knowledge.get(job.knowledge)
+              : null,
+      family: judged ? families.get(job.vehicle.familyId ?? null) : null,
+      rules: judged || command.type === 'depart-from-rule' ? house.rules() : {},
     };
+  }
+
+  /** Makes every projection anew from the logs, when a migration has asked for it. @returns how many jobs were read */
+  remakeProjections(): number {
+    if (this.#sources.lists.setting('projections') === undefined) return 0;
+    const ids = this.log.jobIds();
+    this.#db
+      .transaction(() => {
+        for (const jobId of ids) {
+          const job = replay(jobId, this.log.since(jobId, 0));
+          if (job !== null) this.#projector.write(null, job);
+        }
+        this.#db.prepare("DELETE FROM setting WHERE key = 'projections'").run();
+      })
+      .immediate();
+    return ids.length;
   }
 
   #nextNumber(): number {
     const row = this.#db
       .prepare<[], { highest: number | null }>('SELECT MAX(number) AS highest FROM job_summary')
       .get();
-    return (row?.highest ?? Number(this.#lists.setting('first-job-number') ?? '1') - 1) + 1;
+    return (row?.highest ?? Number(this.#sources.lists.setting('first-job-number') ?? '1') - 1) + 1;
   }
 
   /** Adopts an imported log, whose chain was verified. @returns false when there is such a job already */

@@ -52,6 +52,8 @@ export class Lists {
       shopName: this.setting('shop-name') ?? 'This workshop',
       currency: this.setting('currency') ?? 'cr',
       ratePerHourMinor: Number(this.setting('rate-per-hour-minor') ?? '0'),
+      dayPriceMinor: Number(this.setting('day-price-minor') ?? '0'),
+      comebackMinor: Number(this.setting('comeback-minor') ?? '0'),
     };
   }
 

@@ -1,6 +1,7 @@
 import type { Database, Statement } from 'better-sqlite3';
 import type { Page, VehicleInput } from '../../contract/index.ts';
-import type { MeterUnit, Vehicle } from '../../core/vehicle/index.ts';
+import type { FittedUnit, MeterUnit, VariantFeatures, Vehicle } from '../../core/vehicle/index.ts';
+import type { Units } from './units.ts';
 
 interface VehicleRow {
   readonly id: string;
@@ -17,13 +18,17 @@ interface VehicleRow {
   readonly meter_unit: string;
   readonly figures: string;
   readonly units: string;
+  readonly family_id: string | null;
   readonly notes: string;
   readonly last_value: number | null;
   readonly last_unit: string | null;
 }
 
 /** The last reading is whatever the latest job on the vehicle holds, so that it cannot drift from the log. */
-const SELECT = `SELECT v.*, r.value AS last_value, r.unit AS last_unit FROM vehicle v
+const SELECT = `SELECT v.*, r.value AS last_value, r.unit AS last_unit,
+    (SELECT json_group_array(json_object('id', u.id, 'kind', u.kind, 'place', u.place, 'partNumber', u.part_number, 'features', json(u.features)))
+       FROM (SELECT * FROM unit WHERE vehicle_id = v.id ORDER BY kind DESC, id) u) AS units
+  FROM vehicle v
   LEFT JOIN vehicle_reading r ON r.job_id = (SELECT job_id FROM vehicle_reading WHERE vehicle_id = v.id ORDER BY at DESC, value DESC LIMIT 1)`;
 
 /** The list of vehicles. */
@@ -32,16 +37,18 @@ export class Vehicles {
   readonly #get: Statement<[string], VehicleRow>;
   readonly #put: Statement<unknown[]>;
   readonly #audit: Statement<[string, string, string, string, string]>;
+  readonly #units: Units;
 
-  constructor(db: Database) {
+  constructor(db: Database, units: Units) {
     this.#db = db;
+    this.#units = units;
     this.#get = db.prepare(`${SELECT} WHERE v.id = ?`);
     this.#put =
-      db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, units, notes, search)
+      db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, family_id, notes, search)
       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
       ON CONFLICT (id) DO UPDATE SET plate = excluded.plate, vin = excluded.vin, make = excluded.make, model = excluded.model, nickname = excluded.nickname,
         year = excluded.year, engine = excluded.engine, throttle = excluded.throttle, idle_valve = excluded.idle_valve, owner = excluded.owner,
-        meter_unit = excluded.meter_unit, figures = excluded.figures, units = excluded.units, notes = excluded.notes, search = excluded.search`);
+        meter_unit = excluded.meter_unit, figures = excluded.figures, family_id = excluded.family_id, notes = excluded.notes, search = excluded.search`);
     this.#audit = db.prepare('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)');
   }
 
@@ -70,6 +77,7 @@ export class Vehicles {
           figures,
           units,
           notes,
+          familyId,
         } = input;
         const search = [plate, plate.replaceAll(' ', ''), vin, make, model, nickname, owner, engine]
           .join(' ')
@@ -88,10 +96,11 @@ export class Vehicles {
           owner,
           meterUnit,
           JSON.stringify(figures),
-          JSON.stringify(units),
+          familyId ?? null,
           notes,
           search,
         );
+        this.#units.fitAll(id, units, by, at);
         this.#audit.run(at, by, kind, id, JSON.stringify(input));
       })
       .immediate();
@@ -154,7 +163,11 @@ function toVehicle(row: VehicleRow): Vehicle {
     meterUnit: meter_unit as MeterUnit,
     lastReading: last_value === null ? null : { value: last_value, unit: last_unit as MeterUnit },
     figures: JSON.parse(figures) as Vehicle['figures'],
-    units: JSON.parse(units) as Vehicle['units'],
+    units: (JSON.parse(units) as (Omit<FittedUnit, 'variant'> & { features: VariantFeatures })[]).map((unit) => ({
+      ...unit,
+      variant: unit.features.mark,
+    })),
     notes: row.notes,
+    familyId: row.family_id,
   };
 }

@@ -13,6 +13,8 @@ import {
 import { event } from '../events.ts';
 import type { Job } from '../types.ts';
 import { bench } from './bench.ts';
+import { choice } from './choice.ts';
+import { diagnosis } from './diagnosis.ts';
 import { type Handler, type Handlers, nonEmpty } from './handlers.ts';
 import { intake } from './intake.ts';
 import { prove } from './prove.ts';
@@ -32,6 +34,8 @@ const undo: Handlers<'undo'> = {
 /** Every command but opening; a command without a handler does not compile. */
 const HANDLERS: Handlers<Exclude<CommandType, 'open-job'>> = {
   ...intake,
+  ...diagnosis,
+  ...choice,
   ...strip,
   ...refit,
   ...bench,
@@ -40,7 +44,7 @@ const HANDLERS: Handlers<Exclude<CommandType, 'open-job'>> = {
 };
 
 /** What may still be said of a job once it is handed over. */
-const ALLOWED_WHEN_CLOSED: ReadonlySet<CommandType> = new Set<CommandType>(['reopen-job', 'make-note']);
+const ALLOWED_WHEN_CLOSED: ReadonlySet<CommandType> = new Set<CommandType>(['reopen-job', 'make-note', 'end-clearing']);
 
 /**
  * The only place that says what is allowed. Pure: time and new ids come in with the command.
@@ -61,12 +65,13 @@ export function decide(job: Job | null, command: CommandBody | Command, context:
   return handler(job, command.data as never, context);
 }
 
-function open(data: CommandData['open-job'], { vehicle, nextNumber }: Context): Decision {
+function open(data: CommandData['open-job'], { vehicle, nextNumber, knowledge }: Context): Decision {
   if (vehicle === null || nextNumber === null) return refuse('no-such-vehicle', 'That vehicle is not in the list.');
   const problem = checkReading(data.reading, vehicle.lastReading, data.readingReason);
   if (problem !== null) return refuseField('reading', problem.message);
   const missing = nonEmpty('complaint', data.complaint, 'What does the owner say is wrong?');
   if (missing) return missing;
   const { vehicleId: _, ...rest } = data;
-  return accept(event('job-opened', { number: nextNumber, vehicle, ...rest }));
+  const opened = event('job-opened', { number: nextNumber, vehicle, ...rest });
+  return knowledge === null ? accept(opened) : accept(opened, event('knowledge-chosen', { version: knowledge.version }));
 }

@@ -5,7 +5,7 @@ import { event } from '../events.ts';
 import type { Handlers } from './handlers.ts';
 import { nonEmpty, plain } from './handlers.ts';
 
-/** Complaint, diagnose and decide. */
+/** Complaint, codes, own checks and notes. */
 export const intake: Handlers<
   | 'correct-reading'
   | 'tell-history'
@@ -14,7 +14,6 @@ export const intake: Handlers<
   | 'read-code'
   | 'read-codes-out'
   | 'do-check'
-  | 'decide'
   | 'make-note'
   | 'acknowledge-caution'
 > = {
@@ -47,9 +46,6 @@ export const intake: Handlers<
     nonEmpty('name', data.name, 'Say what was checked.') ??
     nonEmpty('result', data.result, 'Say what was found.') ??
     accept(event('check-done', data)),
-  decide: (_, data) =>
-    nonEmpty('reason', data.reason, 'Say why, in a few words: the sheet carries it.') ??
-    accept(event('decision-made', data)),
   'make-note': (_, data) => nonEmpty('text', data.text, 'Type the note first.') ?? accept(event('note-made', data)),
   'acknowledge-caution': (job, data) =>
     job.cautions.includes(data.caution)

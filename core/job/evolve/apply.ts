@@ -14,7 +14,58 @@ export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>
   'symptom-struck': (job, { id }) => ({ symptoms: job.symptoms.filter((symptom) => symptom.id !== id) }),
   'code-read': (job, data, stamp) => ({ codes: [...job.codes, { ...data, ...stamp }] }),
   'codes-read-out': (job, { when }, stamp) => ({ codesRead: { ...job.codesRead, [when]: stamp } }),
-  'check-done': (job, data, stamp) => ({ checks: [...job.checks, { ...data, ...stamp }] }),
+  'check-done': (job, data, stamp) => ({
+    checks: [...job.checks, { ...data, ...stamp, check: null, outcome: null, typed: [], band: null, when: 'before' }],
+  }),
+  'knowledge-chosen': (_, { version }) => ({ knowledge: version }),
+  'complaint-told': (job, { id, text, heard }, stamp) => ({
+    told: [...job.told, { id, text, ...stamp }],
+    signs: [
+      ...job.signs.filter(({ sign }) => !heard.some((one) => one.sign === sign)),
+      ...heard.map(({ sign, outcome, phrase }, index) => ({
+        id: `${id}-${index + 1}`,
+        sign,
+        outcome,
+        words: phrase,
+        source: 'said' as const,
+        ...stamp,
+      })),
+    ],
+  }),
+  'answer-given': (job, data, stamp) => ({
+    signs: [...job.signs.filter(({ sign }) => sign !== data.sign), { ...data, source: 'asked', ...stamp }],
+  }),
+  'sign-struck': (job, { id }) => ({ signs: job.signs.filter((sign) => sign.id !== id) }),
+  'check-recorded': (job, data, stamp) => ({
+    checks: [...job.checks, { ...data, ...stamp }],
+    passedOver: job.passedOver.filter(({ check }) => check !== data.check),
+  }),
+  'check-passed-over': (job, data, stamp) => ({ passedOver: [...job.passedOver, { ...data, ...stamp }] }),
+  'frame-read': (job, data, stamp) => ({
+    frames: [...job.frames.filter(({ code }) => code !== data.code), { ...data, ...stamp }],
+  }),
+  'values-read': (job, data, stamp) => ({ values: [...job.values, { ...data, ...stamp }] }),
+  'codes-cleared': (job, data, stamp) => ({ clearings: [...job.clearings, { ...data, ...stamp, ended: null }] }),
+  'clearing-ended': (job, { id, outcome, words }, stamp) => ({
+    clearings: job.clearings.map((each) => (each.id === id ? { ...each, ended: { outcome, words, ...stamp } } : each)),
+  }),
+  'variant-compared': (job, data, stamp) => ({
+    variants: [
+      ...job.variants.filter(({ kind, place }) => !(kind === data.kind && place === data.place)),
+      { ...data, ...stamp },
+    ],
+  }),
+  'terms-set': (job, { option, ...terms }) => ({
+    terms: [...job.terms.filter(({ id }) => id !== option), { id: option, ...terms }],
+  }),
+  'belief-kept': (_, data, stamp) => ({ belief: { ...data, ...stamp } }),
+  'rule-departed': (job, data, stamp) => ({
+    departures: [...job.departures.filter(({ question }) => question !== data.question), { ...data, ...stamp }],
+  }),
+  'estimate-made': (job, data, stamp) => ({ estimates: [...job.estimates, { ...data, ...stamp, answer: null }] }),
+  'estimate-answered': (job, { id, ...answer }, stamp) => ({
+    estimates: job.estimates.map((each) => (each.id === id ? { ...each, answer: { ...answer, ...stamp } } : each)),
+  }),
   'decision-made': (_, data, stamp) => ({ decision: { ...data, ...stamp } }),
   'procedure-pinned': (job, { procedure }) => ({
     procedure,

@@ -13,8 +13,14 @@ const NOT_UNDOABLE: ReadonlySet<EventType> = new Set<EventType>([
   'handed-over',
   'job-reopened',
   'caution-acknowledged',
+  'knowledge-chosen',
+  'codes-cleared',
+  'clearing-ended',
   'undone',
 ]);
+
+/** Of these, the ones that neither show as the last action nor end what can be undone. */
+const QUIET: ReadonlySet<EventType> = new Set<EventType>(['caution-acknowledged', 'knowledge-chosen']);
 
 /**
  * The only place that says what an event means. Pure: the same events always give the same job.
@@ -38,8 +44,8 @@ export function evolve(job: Job | null, recorded: RecordedEvent, jobId = job?.id
     time: timeAfter(job, recorded.at),
     last: { ...stamp, words },
   };
-  if (NOT_UNDOABLE.has(recorded.type))
-    return recorded.type === 'caution-acknowledged' ? { ...changed, last: job.last } : { ...changed, undo: null };
+  if (QUIET.has(recorded.type)) return { ...changed, last: job.last };
+  if (NOT_UNDOABLE.has(recorded.type)) return { ...changed, undo: null };
   return { ...changed, undo: undoAfter(job, recorded, words, stamp) };
 }
 
@@ -64,6 +70,7 @@ function undone(job: Job, recorded: RecordedEvent & { type: 'undone' }, stamp: S
     lastAt: recorded.at,
     time: timeAfter(job, recorded.at),
     cautions: job.cautions,
+    knowledge: job.knowledge,
     last: { ...stamp, words: `Undone: ${recorded.data.what}` },
   };
 }
@@ -96,6 +103,18 @@ function openedJob(id: string, data: (RecordedEvent & { type: 'job-opened' })['d
     codes: [],
     codesRead: { before: null, after: null },
     checks: [],
+    knowledge: 1,
+    told: [],
+    signs: [],
+    passedOver: [],
+    frames: [],
+    values: [],
+    clearings: [],
+    variants: [],
+    terms: [],
+    belief: null,
+    departures: [],
+    estimates: [],
     decision: null,
     procedure: null,
     needs: [],

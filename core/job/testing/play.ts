@@ -1,4 +1,5 @@
-import type { Command, CommandBody } from '../commands.ts';
+import { SHIPPED_KNOWLEDGE } from '../../diagnose/knowledge/index.ts';
+import type { Command, CommandBody, Context } from '../commands.ts';
 import { decide } from '../decide/index.ts';
 import type { RecordedEvent } from '../events.ts';
 import { evolve } from '../evolve/index.ts';
@@ -11,12 +12,18 @@ export interface Played {
   readonly log: readonly RecordedEvent[];
 }
 
+/** The sample context; a change of knowledge finds the version it asks for. */
+const contextFor = (body: CommandBody): Context =>
+  body.type === 'choose-knowledge'
+    ? { ...SAMPLE_CONTEXT, knowledge: { ...SHIPPED_KNOWLEDGE, version: body.data.version } }
+    : SAMPLE_CONTEXT;
+
 /** Plays commands two minutes apart; the n-th has the id `cn`, from `c0`. @throws Error when one is refused */
 export function play(bodies: readonly CommandBody[]): Played {
   let job: Job | null = null;
   const log: RecordedEvent[] = [];
   for (const [index, body] of bodies.entries()) {
-    const decision = decide(job, body as Command, SAMPLE_CONTEXT);
+    const decision = decide(job, body as Command, contextFor(body));
     if (!decision.ok) throw new Error(`${body.type}: ${decision.message}`);
     for (const fact of decision.events) {
       const recorded = {

@@ -1,6 +1,7 @@
 /** Samples for tests: a vehicle, a procedure, and one good command of every kind with what it must lead to. */
 import type { Procedure, ProcedureItem } from '../../procedure/index.ts';
-import type { Vehicle } from '../../vehicle/index.ts';
+import { SHIPPED_KNOWLEDGE } from '../../diagnose/knowledge/index.ts';
+import type { EngineFamily, Vehicle } from '../../vehicle/index.ts';
 import type { CommandBody, CommandData, CommandType, Context } from '../commands.ts';
 import type { EventType } from '../events.ts';
 import type { Job } from '../types.ts';
@@ -68,7 +69,35 @@ export const SAMPLE_VEHICLE: Vehicle = {
   notes: '',
 };
 
+export const SAMPLE_FAMILY: EngineFamily = {
+  id: 'twin',
+  name: 'Sule twin',
+  engine: 'twin',
+  throttle: 'cable',
+  idleValve: 'stepper',
+  use: 'road',
+  layout: 'single',
+  unitTypes: [
+    {
+      id: 'tb',
+      kind: 'throttle-body',
+      name: 'Throttle body',
+      places: ['only'],
+      partNumber: 'S-1',
+      expected: { portMm: 42, gasket: 'oval', pins: 3, drive: 'cable', mark: 'A' },
+      prices: { new: 90_000, rebuilt: null, used: 20_000 },
+      daysToGet: 4,
+      source: null,
+    },
+  ],
+  figures: { closedVolts: { low: 0.45, high: 0.55, source: 'sample' }, coilOhms: { low: 40, high: 60, source: null } },
+  notes: '',
+};
+
 export const SAMPLE_CONTEXT: Context = {
+  knowledge: SHIPPED_KNOWLEDGE,
+  family: SAMPLE_FAMILY,
+  rules: { where: 'off' },
   nextNumber: 1,
   vehicle: SAMPLE_VEHICLE,
   procedure: SAMPLE_PROCEDURE,
@@ -107,12 +136,23 @@ const back = (itemId: string): CommandBody => ({
   data: { itemId, renewed: false, fitted: '', countedBack: null, confirmed: false },
 });
 const run: CommandBody = { type: 'start-run', data: { id: 'r', recipeId: 'drive' } };
-const decided: CommandBody = { type: 'decide', data: { choice: 'relearn', reason: 'clean bore' } };
+const decided: CommandBody = { type: 'decide', data: { choice: 'relearn', reason: 'clean bore', departure: '', options: [] } };
+const told: CommandBody = { type: 'tell-complaint', data: { id: 't', text: 'Hunts when cold.' } };
+const clearing: CommandBody = { type: 'clear-codes', data: { id: 'z', codes: ['P0505'], from: 'sim' } };
+const estimate = {
+  id: 'e',
+  choice: 'relearn' as const,
+  lines: [{ words: 'Labour', minor: 2400 }],
+  lowMinor: 2400,
+  highMinor: 3000,
+  currency: 'cr',
+  note: '',
+};
 const handOver = { watch: 'idle', nextDue: null, labourMinutes: 30, ratePerHourMinor: 6000, currency: 'cr' };
 
 /** Every kind of command. One that is missing here does not compile. */
 export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
-  'open-job': { after: [], data: open.data, events: ['job-opened'], shows: (job) => job.complaint, as: 'hunts' },
+  'open-job': { after: [], data: open.data, events: ['job-opened', 'knowledge-chosen'], shows: (job) => job.complaint, as: 'hunts' },
   'correct-reading': {
     after: [open],
     data: { reading: { value: 12, unit: 'km' }, reason: '' },
@@ -162,12 +202,123 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
     shows: (job) => job.checks[0]?.verdict,
     as: 'normal',
   },
-  decide: {
+  'choose-knowledge': {
     after: [open],
-    data: decided.data,
-    events: ['decision-made'],
-    shows: (job) => job.decision?.choice,
-    as: 'relearn',
+    data: { version: 2 },
+    events: ['knowledge-chosen'],
+    shows: (job) => job.knowledge,
+    as: 2,
+  },
+  'tell-complaint': {
+    after: [open],
+    data: { id: 't', text: ' Hunts when cold. ' },
+    events: ['complaint-told'],
+    shows: (job) => [job.told[0]?.text, job.signs.map(({ sign, outcome }) => `${sign}=${outcome}`)],
+    as: ['Hunts when cold.', ['hunting=yes', 'temperature=cold']],
+  },
+  'answer-question': {
+    after: [open, told],
+    data: { id: 'a', sign: 'temperature', outcome: 'same' },
+    events: ['answer-given'],
+    shows: (job) => job.signs.map(({ sign, outcome, source }) => `${sign}=${outcome} ${source}`),
+    as: ['hunting=yes said', 'temperature=same asked'],
+  },
+  'strike-sign': {
+    after: [open, told],
+    data: { id: 't-1' },
+    events: ['sign-struck'],
+    shows: (job) => job.signs.map(({ sign }) => sign),
+    as: ['temperature'],
+  },
+  'record-check': {
+    after: [open],
+    data: { id: 'k', check: 'closed-volts', outcome: '', typed: ['0,71'], when: 'before' },
+    events: ['check-recorded'],
+    shows: (job) => [job.checks[0]?.outcome, job.checks[0]?.result, job.checks[0]?.verdict, job.checks[0]?.band?.source],
+    as: ['high', '0.71 V: above 0.45 to 0.55 V', 'abnormal', 'sample'],
+  },
+  'pass-over-check': {
+    after: [open],
+    data: { id: 'o', check: 'smoke-test', why: 'no machine' },
+    events: ['check-passed-over'],
+    shows: (job) => job.passedOver.map(({ check, why }) => [check, why]),
+    as: [['smoke-test', 'no machine']],
+  },
+  'read-frame': {
+    after: [open],
+    data: { id: 'f', code: 'p0505', values: [{ pid: 12, name: 'Engine speed', value: 610, unit: 'rpm' }] },
+    events: ['frame-read'],
+    shows: (job) => [job.frames[0]?.code, job.frames[0]?.values[0]?.value],
+    as: ['P0505', 610],
+  },
+  'read-values': {
+    after: [open],
+    data: { id: 'v', when: 'before', values: [{ pid: 5, name: 'Coolant', value: 88, unit: '°C' }], from: 'sim' },
+    events: ['values-read'],
+    shows: (job) => job.values[0]?.values[0]?.value,
+    as: 88,
+  },
+  'clear-codes': {
+    after: [open],
+    data: { id: 'z', codes: ['P0505'], from: 'sim' },
+    events: ['codes-cleared'],
+    shows: (job) => [job.clearings[0]?.codes, job.clearings[0]?.ended, job.undo],
+    as: [['P0505'], null, null],
+  },
+  'end-clearing': {
+    after: [open, clearing],
+    data: { id: 'z', outcome: 'cleared', words: '' },
+    events: ['clearing-ended'],
+    shows: (job) => job.clearings[0]?.ended?.outcome,
+    as: 'cleared',
+  },
+  'compare-variant': {
+    after: [open],
+    data: { id: 'w', kind: 'throttle-body', place: 'only', found: { portMm: 44, gasket: 'oval', pins: 3, drive: 'cable', mark: 'A' } },
+    events: ['variant-compared'],
+    shows: (job) => job.variants[0]?.verdict,
+    as: 'fits, but sets idle codes',
+  },
+  'set-terms': {
+    after: [open],
+    data: { option: 'replace', partsMinor: 80_000, minutes: 90, daysOff: 2, life: 150_000 },
+    events: ['terms-set'],
+    shows: (job) => job.terms,
+    as: [{ id: 'replace', partsMinor: 80_000, minutes: 90, daysOff: 2, life: 150_000 }],
+  },
+  'make-estimate': {
+    after: [open, decided],
+    data: estimate,
+    events: ['estimate-made'],
+    shows: (job) => [job.estimates[0]?.highMinor, job.estimates[0]?.answer],
+    as: [3000, null],
+  },
+  'answer-estimate': {
+    after: [open, decided, { type: 'make-estimate', data: estimate }],
+    data: { id: 'e', answer: 'up to', limitMinor: 2800, who: 'the nurse', how: 'telephone', note: '' },
+    events: ['estimate-answered'],
+    shows: (job) => [job.estimates[0]?.answer?.answer, job.estimates[0]?.answer?.limitMinor],
+    as: ['up to', 2800],
+  },
+  'depart-from-rule': {
+    after: [open],
+    data: { question: 'where', taken: 'in-place', reason: 'front only is dirty' },
+    events: ['rule-departed'],
+    shows: (job) => job.departures.map(({ rule, taken }) => [rule, taken]),
+    as: [['off', 'in-place']],
+  },
+  decide: {
+    after: [open, told],
+    data: { choice: 'clean-in-place', reason: 'ring at the front', departure: 'only the front is dirty', options: [] },
+    events: ['decision-made', 'belief-kept', 'rule-departed'],
+    shows: (job) => [
+      job.decision?.choice,
+      job.belief?.knowledge,
+      job.belief?.findings,
+      (job.belief?.causes ?? []).length,
+      job.departures[0]?.reason,
+    ],
+    as: ['clean-in-place', 1, ['idle hunts', 'worse cold'], 6, 'only the front is dirty'],
   },
   'pin-procedure': {
     after: [open],

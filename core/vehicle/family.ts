@@ -1,0 +1,81 @@
+import type { Figure, IdleValveKind, ThrottleKind, Vehicle } from './types.ts';
+import type { VariantFeatures } from './variant.ts';
+
+/** Figures that a family can have, with unit and name. */
+export const FAMILY_FIGURES = {
+  idleRpm: { name: 'Idle, warm', unit: 'rpm' },
+  valveDuty: { name: 'Valve duty, warm idle', unit: '%' },
+  closedVolts: { name: 'Position sensor, plate closed', unit: 'V' },
+  openVolts: { name: 'Position sensor, plate open', unit: 'V' },
+  learnedAngle: { name: 'Learned closed angle', unit: '°' },
+  coilOhms: { name: 'Valve coil, 20 °C', unit: 'Ω' },
+  idleAir: { name: 'Air mass, warm idle', unit: 'g/s' },
+  idleManifold: { name: 'Manifold pressure, warm idle', unit: 'kPa' },
+} as const;
+/** A key of {@link FAMILY_FIGURES}. */
+export type FigureName = keyof typeof FAMILY_FIGURES;
+
+/** Kinds of units that this work is about. */
+export const UNIT_KINDS = {
+  'throttle-body': 'Throttle body',
+  'idle-valve': 'Idle air valve',
+  'throttle-actuator': 'Throttle actuator',
+  'idle-actuator': 'Idle actuator',
+} as const;
+/** A key of {@link UNIT_KINDS}. */
+export type UnitObjectKind = keyof typeof UNIT_KINDS;
+
+/** A type of unit that an engine family takes. */
+export interface UnitType {
+  readonly id: string;
+  readonly kind: UnitObjectKind;
+  readonly name: string;
+  /** Where one sits: “left bank”, “cylinder 3”, “only”. Look-alikes are told apart by this alone. */
+  readonly places: readonly string[];
+  readonly partNumber: string;
+  readonly expected: VariantFeatures;
+  /** Minor units of the shop's currency; null where there is none to be had or the price is not known. */
+  readonly prices: { readonly new: number | null; readonly rebuilt: number | null; readonly used: number | null };
+  /** Days until a new one is here. */
+  readonly daysToGet: number | null;
+  readonly source: string | null;
+}
+
+/** An engine family: engines that share units and figures. */
+export interface EngineFamily {
+  readonly id: string;
+  readonly name: string;
+  readonly engine: string;
+  readonly throttle: ThrottleKind;
+  readonly idleValve: IdleValveKind;
+  readonly use: 'road' | 'motorcycle' | 'outboard';
+  readonly layout: 'single' | 'per-bank' | 'per-cylinder';
+  readonly unitTypes: readonly UnitType[];
+  readonly figures: Readonly<Partial<Record<FigureName, Figure>>>;
+  readonly notes: string;
+}
+
+/** The figures that hold for a vehicle: its own where it has one, else its family's. */
+export function figuresOf(vehicle: Pick<Vehicle, 'figures'>, family: EngineFamily | null): Partial<Record<FigureName, Figure>> {
+  const own = Object.fromEntries(Object.entries(vehicle.figures).filter(([, figure]) => figure !== null));
+  return { ...family?.figures, ...own };
+}
+
+/** How a vehicle fails: which group's experience speaks for it. */
+export function groupOf(
+  vehicle: Pick<Vehicle, 'throttle' | 'meterUnit'>,
+  family: EngineFamily | null,
+): 'cable' | 'electronic' | 'diesel-flap' | 'multi-bank' | 'motorcycle' | 'outboard' {
+  if (family?.use === 'outboard' || (family === null && vehicle.meterUnit === 'h')) return 'outboard';
+  if (family?.use === 'motorcycle') return 'motorcycle';
+  if (family?.layout === 'per-bank') return 'multi-bank';
+  return family?.throttle ?? vehicle.throttle;
+}
+
+/** Whether there is an idle valve or idle actuator to look at. */
+export const hasIdleValve = (vehicle: Pick<Vehicle, 'idleValve'>, family: EngineFamily | null): boolean =>
+  (family?.idleValve ?? vehicle.idleValve) !== 'none' || (family?.unitTypes.some(({ kind }) => kind === 'idle-actuator') ?? false);
+
+/** The type of unit that a family takes of a kind, or null. */
+export const unitTypeOf = (family: EngineFamily | null, kind: UnitObjectKind): UnitType | null =>
+  family?.unitTypes.find((type) => type.kind === kind) ?? null;

@@ -1,0 +1,147 @@
+import { createServer, type Server, Socket } from 'node:net';
+import { createInterface } from 'node:readline';
+import type { VehicleScript } from './scripts.ts';
+import { SimulatedVehicle } from './simulator.ts';
+
+/** Why an adapter cannot be read any further, in words. */
+export class AdapterError extends Error {
+  override readonly name = 'AdapterError';
+  readonly code: 'adapter-silent' | 'adapter-gone' | 'adapter-garbled' | 'adapter-refuses';
+
+  constructor(code: AdapterError['code'], message: string) {
+    super(message);
+    this.code = code;
+  }
+}
+
+/** Lines out and in, over whatever. */
+export interface Link {
+  send(line: string): void;
+  /** The next line. @throws AdapterError when none comes in time, or the connection is gone */
+  next(timeoutMs: number): Promise<string>;
+  /** Throws away what came too late. */
+  drain(): void;
+  close(): void;
+}
+
+/** Lines that wait to be read, and readers that wait for lines. */
+class Inbox {
+  #lines: string[] = [];
+  #gone = false;
+  #waiting: ((line: string | null) => void) | null = null;
+
+  push(line: string): void {
+    if (this.#waiting !== null) this.#waiting(line);
+    else this.#lines.push(line);
+  }
+
+  end(): void {
+    this.#gone = true;
+    this.#waiting?.(null);
+  }
+
+  drain(): void {
+    this.#lines = [];
+  }
+
+  next(timeoutMs: number): Promise<string> {
+    const ready = this.#lines.shift();
+    if (ready !== undefined) return Promise.resolve(ready);
+    const gone = (): AdapterError => new AdapterError('adapter-gone', 'The adapter is gone: the connection closed.');
+    if (this.#gone) return Promise.reject(gone());
+    return new Promise((resolve, reject) => {
+      const timer = setTimeout(() => {
+        this.#waiting = null;
+        reject(new AdapterError('adapter-silent', `No answer within ${timeoutMs} ms.`));
+      }, timeoutMs);
+      this.#waiting = (line) => {
+        clearTimeout(timer);
+        this.#waiting = null;
+        if (line === null) reject(gone());
+        else resolve(line);
+      };
+    });
+  }
+}
+
+const wait = (ms: number, then: () => void): void => void setTimeout(then, ms).unref();
+const seconds = (): number => Date.now() / 1000;
+
+/** A simulated vehicle in this process. It keeps its state between links, as a vehicle does. */
+export class InProcessVehicle {
+  readonly script: VehicleScript;
+  #inbox = new Inbox();
+  #vehicle: SimulatedVehicle;
+
+  constructor(script: VehicleScript) {
+    this.script = script;
+    this.#vehicle = this.#build();
+  }
+
+  #build(): SimulatedVehicle {
+    return new SimulatedVehicle(this.script, (line) => this.#inbox.push(line), () => this.#inbox.end(), wait, seconds);
+  }
+
+  open(): Link {
+    this.#inbox = new Inbox();
+    // A loose plug is loose again at every try; a vehicle remembers what was cleared.
+    if (this.script.faults.goneAfter !== undefined) this.#vehicle = this.#build();
+    return {
+      send: (line) => this.#vehicle.receive(line),
+      next: (timeoutMs) => this.#inbox.next(timeoutMs),
+      drain: () => this.#inbox.drain(),
+      close: () => this.#inbox.end(),
+    };
+  }
+}
+
+const CONNECT_MS = 1500;
+
+/** A link over TCP to this machine only. @throws AdapterError when nothing listens there */
+export function openTcp(port: number): Promise<Link> {
+  return new Promise((resolve, reject) => {
+    const socket = new Socket();
+    const inbox = new Inbox();
+    const fail = (): void => {
+      socket.destroy();
+      reject(new AdapterError('adapter-gone', `Nothing answers on port ${port} of this machine. Is the stand-in running?`));
+    };
+    socket.setTimeout(CONNECT_MS, fail);
+    socket.once('error', fail);
+    socket.connect(port, '127.0.0.1', () => {
+      socket.setTimeout(0);
+      socket.off('error', fail);
+      socket.on('error', () => inbox.end());
+      socket.on('close', () => inbox.end());
+      createInterface({ input: socket }).on('line', (line) => inbox.push(line));
+      resolve({
+        send: (line) => void socket.write(`${line}\n`),
+        next: (timeoutMs) => inbox.next(timeoutMs),
+        drain: () => inbox.drain(),
+        close: () => socket.destroy(),
+      });
+    });
+  });
+}
+
+/** Serves a simulated vehicle on a port of this machine; every connection talks to the same vehicle. @param port 0 for any */
+export function serveTcp(script: VehicleScript, port: number): Promise<{ readonly port: number; readonly close: () => void }> {
+  const server: Server = createServer((socket) => {
+    const vehicle = new SimulatedVehicle(
+      script,
+      (line) => void (socket.writable && socket.write(`${line}\n`)),
+      () => socket.destroy(),
+      wait,
+      seconds,
+    );
+    socket.on('error', () => socket.destroy());
+    createInterface({ input: socket }).on('line', (line) => vehicle.receive(line));
+  });
+  return new Promise((resolve, reject) => {
+    server.once('error', reject);
+    server.listen(port, '127.0.0.1', () => {
+      const address = server.address();
+      resolve({ port: typeof address === 'object' && address !== null ? address.port : port, close: () => void server.close() });
+    });
+  });
+}

@@ -1,0 +1,66 @@
+import { Router } from 'express';
+import { adapterClear, adapterRead } from '../../contract/index.ts';
+import { MODES } from '../../core/obd/index.ts';
+import { AdapterError, type Link } from '../adapter/links.ts';
+import { Reader, readVehicle } from '../adapter/reader.ts';
+import type { Services } from '../services.ts';
+import { fromRefusal, HttpError } from './errors.ts';
+import { parse } from './parse.ts';
+
+/** The diagnostic adapter: what there is, reading, and clearing codes. */
+export function adapterRoutes({ hub, jobs, now }: Services): Router {
+  const router = Router();
+
+  /** Opens a link, and closes it whatever happens. */
+  async function linked<T>(id: string, work: (reader: Reader) => Promise<T>): Promise<T> {
+    let link: Link | null = null;
+    try {
+      link = await hub.open(id);
+      return await work(new Reader(link));
+    } catch (error) {
+      if (error instanceof AdapterError) throw new HttpError(error.code, error.message);
+      throw error;
+    } finally {
+      link?.close();
+    }
+  }
+
+  router.get('/', (_request, response) => {
+    response.json({ rows: hub.list(), next: null });
+  });
+
+  router.post('/read', async (request, response) => {
+    const { link, ...what } = parse(adapterRead, request.body);
+    response.json(await linked(link, (reader) => readVehicle(reader, what)));
+  });
+
+  // What is stored goes into the log before the vehicle is told to forget it: a crash in between loses nothing.
+  router.post('/clear', async (request, response) => {
+    const { link, jobId, commandId, at, by, seen } = parse(adapterClear, request.body);
+    const outcome = await linked(link, async (reader) => {
+      const codes = [...(await reader.codes(MODES.stored)), ...(await reader.codes(MODES.pending))];
+      const head = { at, by };
+      const kept = jobs.take(jobId, { ...head, id: commandId, seen, type: 'clear-codes', data: { id: commandId, codes, from: link } }, now());
+      if (kept.kind === 'refused') throw fromRefusal(kept.refusal);
+      if (kept.reply.repeated) return kept.reply;
+      const end = (result: 'cleared' | 'failed', words: string) =>
+        jobs.take(
+          jobId,
+          { ...head, id: `${commandId}.end`, seen, type: 'end-clearing', data: { id: commandId, outcome: result, words } },
+          now(),
+        );
+      try {
+        await reader.clear();
+      } catch (error) {
+        if (error instanceof AdapterError) end('failed', error.message);
+        throw error;
+      }
+      const ended = end('cleared', '');
+      if (ended.kind === 'refused') throw fromRefusal(ended.refusal);
+      return ended.reply;
+    });
+    response.status(201).json(outcome);
+  });
+
+  return router;
+}

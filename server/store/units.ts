@@ -1,0 +1,131 @@
+import type { Database, Statement } from 'better-sqlite3';
+import type { LifeInput, UnitFile, UnitInput, VehicleInput } from '../../contract/index.ts';
+import { type LifeEntry, lifeProblem, livedOn, UNKNOWN_VARIANT, type UnitObject, type VariantFeatures } from '../../core/vehicle/index.ts';
+
+interface UnitRow {
+  readonly id: string;
+  readonly kind: UnitObject['kind'];
+  readonly part_number: string;
+  readonly features: string;
+  readonly vehicle_id: string | null;
+  readonly place: string;
+  readonly state: UnitObject['state'];
+}
+interface LifeRow {
+  readonly at: string;
+  readonly person: string;
+  readonly kind: LifeEntry['kind'];
+  readonly vehicle_id: string | null;
+  readonly place: string;
+  readonly price_minor: number | null;
+  readonly note: string;
+}
+
+/** How adding to a unit's life ended. */
+export type LifeOutcome = { readonly ok: true; readonly file: UnitFile } | { readonly ok: false; readonly message: string };
+
+/** Throttle bodies, valves and actuators as objects of their own. */
+export class Units {
+  readonly #db: Database;
+  readonly #get: Statement<[string], UnitRow>;
+  readonly #put: Statement<[string, string, string, string, string | null, string, string]>;
+  readonly #live: Statement<[string, string, string, string, string | null, string, number | null, string]>;
+
+  constructor(db: Database) {
+    this.#db = db;
+    this.#get = db.prepare('SELECT * FROM unit WHERE id = ?');
+    this.#put = db.prepare(
+      `INSERT INTO unit (id, kind, part_number, features, vehicle_id, place, state) VALUES (?, ?, ?, ?, ?, ?, ?)
+       ON CONFLICT (id) DO UPDATE SET kind = excluded.kind, part_number = excluded.part_number, features = excluded.features,
+         vehicle_id = excluded.vehicle_id, place = excluded.place, state = excluded.state`,
+    );
+    this.#live = db.prepare(
+      'INSERT INTO unit_life (unit_id, at, person, kind, vehicle_id, place, price_minor, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    );
+  }
+
+  get(id: string): UnitObject | null {
+    const row = this.#get.get(id);
+    return row === undefined ? null : toUnit(row);
+  }
+
+  /** A unit with its life, or null. */
+  file(id: string): UnitFile | null {
+    const unit = this.get(id);
+    if (unit === null) return null;
+    const life = this.#db
+      .prepare<[string], LifeRow>('SELECT at, person, kind, vehicle_id, place, price_minor, note FROM unit_life WHERE unit_id = ? ORDER BY id')
+      .all(id)
+      .map(({ at, person, kind, vehicle_id, place, price_minor, note }): LifeEntry => ({ at, by: person, kind, vehicleId: vehicle_id, place, priceMinor: price_minor, note }));
+    return { unit, life };
+  }
+
+  /** Units that are not on a vehicle, and those scrapped or sold, newest number last. */
+  loose(): UnitObject[] {
+    return this.#db.prepare<[], UnitRow>('SELECT * FROM unit WHERE vehicle_id IS NULL ORDER BY state, id').all().map(toUnit);
+  }
+
+  /** Notes or corrects what a unit is; a new one begins on the shelf, unbought. */
+  describe(id: string, { kind, partNumber, features }: UnitInput): UnitObject {
+    const known = this.get(id);
+    this.#write({ id, kind, partNumber, features, vehicleId: known?.vehicleId ?? null, place: known?.place ?? '', state: known?.state ?? 'on the shelf' });
+    return this.get(id) ?? fail(id);
+  }
+
+  /** Adds to a unit's life and moves it accordingly. */
+  live(id: string, entry: LifeInput, by: string, at: string): LifeOutcome {
+    const unit = this.get(id);
+    if (unit === null) return { ok: false, message: 'There is no such unit.' };
+    const problem = lifeProblem(unit, entry);
+    if (problem !== null) return { ok: false, message: problem };
+    this.#db
+      .transaction(() => {
+        this.#write(livedOn(unit, entry));
+        this.#live.run(id, at, by, entry.kind, entry.vehicleId, entry.place, entry.priceMinor, entry.note);
+      })
+      .immediate();
+    return { ok: true, file: this.file(id) ?? fail(id) };
+  }
+
+  /** The vehicle on which any of these sits, if it is another one. */
+  elsewhere(vehicleId: string, units: VehicleInput['units']): UnitObject | null {
+    for (const { id } of units) {
+      const known = this.get(id);
+      if (known !== null && known.vehicleId !== null && known.vehicleId !== vehicleId) return known;
+    }
+    return null;
+  }
+
+  /** Makes these the units of a vehicle: new ones are fitted, missing ones taken off. Call inside a transaction. */
+  fitAll(vehicleId: string, units: VehicleInput['units'], by: string, at: string): void {
+    const before = this.#db.prepare<[string], UnitRow>('SELECT * FROM unit WHERE vehicle_id = ?').all(vehicleId).map(toUnit);
+    for (const { id, kind, place, partNumber, variant, features } of units) {
+      const known = before.find((unit) => unit.id === id);
+      const own: VariantFeatures = { ...(features ?? known?.features ?? UNKNOWN_VARIANT), mark: variant };
+      this.#write({ id, kind, partNumber, features: own, vehicleId, place, state: 'fitted' });
+      if (known === undefined) this.#live.run(id, at, by, 'fitted', vehicleId, place, null, '');
+    }
+    for (const unit of before.filter(({ id }) => !units.some((kept) => kept.id === id))) {
+      this.#write(livedOn(unit, { kind: 'taken-off', vehicleId: null, place: '' }));
+      this.#live.run(unit.id, at, by, 'taken-off', vehicleId, '', null, '');
+    }
+  }
+
+  #write({ id, kind, partNumber, features, vehicleId, place, state }: UnitObject): void {
+    this.#put.run(id, kind, partNumber, JSON.stringify(features), vehicleId, place, state);
+  }
+}
+
+const fail = (id: string): never => {
+  throw new Error(`Unit ${id} was written but cannot be read.`);
+};
+
+const toUnit = ({ id, kind, part_number, features, vehicle_id, place, state }: UnitRow): UnitObject => ({
+  id,
+  kind,
+  partNumber: part_number,
+  features: JSON.parse(features) as VariantFeatures,
+  vehicleId: vehicle_id,
+  place,
+  state,
+});
