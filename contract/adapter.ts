@@ -29,4 +29,11 @@ export interface AdapterReading {
 export const adapterRead = z.strictObject({ link: id, codes: z.boolean(), values: z.boolean() });
 
 /** Clearing: the server keeps what is stored in the job's log before the request goes out. */
-export const adapterClear = z.strictObject({ link: id, jobId: id, commandId: id, at: isoTime, by: id, seen: count.min(0) });
+export const adapterClear = z.strictObject({
+  link: id,
+  jobId: id,
+  commandId: id,
+  at: isoTime,
+  by: id,
+  seen: count.min(0),
+});

@@ -12,7 +12,12 @@ export const knowledgeEdit = z.discriminatedUnion('kind', [
     word: z.enum(keysOf(CHANCE)),
     why: line.trim().min(1, 'Say why, in a few words: others will read it.'),
   }),
-  z.strictObject({ kind: z.literal('common'), cause: id, group: z.enum(keysOf(GROUPS)), to: z.enum(keysOf(COMMONNESS)).nullable() }),
+  z.strictObject({
+    kind: z.literal('common'),
+    cause: id,
+    group: z.enum(keysOf(GROUPS)),
+    to: z.enum(keysOf(COMMONNESS)).nullable(),
+  }),
   z.strictObject({ kind: z.literal('minutes'), sign: id, minutes: number }),
 ]) satisfies z.ZodType<KnowledgeEdit>;
 

@@ -8,7 +8,9 @@ import { beforeConstraint, procedureItem } from './procedure.ts';
 import { runInput } from './run.ts';
 import { variantFeatures } from './vehicle.ts';
 
-const liveValues = z.array(z.strictObject({ pid: count.min(0).max(255), name: line, value: number, unit: line })).max(64);
+const liveValues = z
+  .array(z.strictObject({ pid: count.min(0).max(255), name: line, value: number, unit: line }))
+  .max(64);
 const minor = count.min(0, 'Expected zero or more.');
 
 /** Figures of an option as they looked at a moment. */

@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { type EngineFamily, type LifeEntry, LIFE_KINDS, UNIT_KINDS, type UnitObject, type Vehicle } from '../core/vehicle/index.ts';
+import {
+  type EngineFamily,
+  type LifeEntry,
+  LIFE_KINDS,
+  UNIT_KINDS,
+  type UnitObject,
+  type Vehicle,
+} from '../core/vehicle/index.ts';
 import { count, id, keysOf, line, meterReading, meterUnit, number, paragraph } from './primitives.ts';
 
 const figure = z
@@ -99,7 +106,11 @@ export const lifeInput = z.strictObject({
 export type LifeInput = z.infer<typeof lifeInput>;
 
 /** A unit that the shop bought or found, as sent. */
-export const unitInput = z.strictObject({ kind: z.enum(keysOf(UNIT_KINDS)), partNumber: line, features: variantFeatures });
+export const unitInput = z.strictObject({
+  kind: z.enum(keysOf(UNIT_KINDS)),
+  partNumber: line,
+  features: variantFeatures,
+});
 /** The type of {@link unitInput}. */
 export type UnitInput = z.infer<typeof unitInput>;
 

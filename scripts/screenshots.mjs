@@ -50,6 +50,13 @@ const MORE = {
   procedures: { path: '/procedures' },
   'vehicle-new': { path: '/vehicles/new' },
   'job-new': { path: '/vehicles/bus/new-job' },
+  knowledge: { path: '/knowledge' },
+  settings: { path: '/settings' },
+  family: { path: '/families/norrland-25' },
+  families: { path: '/families' },
+  unit: { path: '/units/bus-tb' },
+  'decide-van': { path: '/jobs/job-233/decide' },
+  'complaint-bus': { path: '/jobs/job-230/complaint' },
   'hands-strip': { path: '/jobs/job-231/hands/strip' },
 };
 

@@ -31,7 +31,13 @@ function clock(): () => string {
 function start(): void {
   const db = openStore(file);
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const services = createServices(db, join(dirname(file), 'pictures'), clock(), timeZone, new AdapterHub(values.adapter.map(Number)));
+  const services = createServices(
+    db,
+    join(dirname(file), 'pictures'),
+    clock(),
+    timeZone,
+    new AdapterHub(values.adapter.map(Number)),
+  );
   const webRoot = join(dirname(fileURLToPath(import.meta.url)), '..', 'web');
   const server = createApp(services, log, webRoot).listen(Number(values.port ?? process.env.PORT ?? 0), '127.0.0.1');
   server.on('listening', () => {

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { ShopResult } from '../core/choose/index.ts';
-import type { Job } from '../core/job/index.ts';
+import type { Estimate, Job } from '../core/job/index.ts';
 import type { ThrottleKind } from '../core/vehicle/index.ts';
 import { AdapterHub } from './adapter/hub.ts';
 import { Families } from './store/families.ts';
@@ -32,6 +32,7 @@ export interface Services {
   readonly people: () => ReadonlyMap<string, string>;
   readonly forgetPeople: () => void;
   readonly sheet: (job: Job) => Promise<Buffer>;
+  readonly estimate: (job: Job, estimate: Estimate) => Promise<Buffer>;
 }
 
 /** Builds the services over an open store. @param pictureFolder where picture files live */
@@ -70,6 +71,10 @@ export function createServices(
     people,
     forgetPeople: () => {
       known = null;
+    },
+    estimate: async (job, estimate) => {
+      const { printEstimate } = await import('./report/estimatePdf.ts');
+      return printEstimate(job, estimate, people(), lists.settings(), timeZone);
     },
     sheet: async (job) => {
       // The PDF library takes half a second to load; only those who print pay for it.

@@ -1,8 +1,8 @@
 /** Log of the gamma function, Lanczos approximation (g = 7, n = 9); relative error below 1e-13 for x > 0. */
 function logGamma(x: number): number {
   const [first = 0, ...rest] = [
-    0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905,
-    -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
+    0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059,
+    12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
   ];
   const shifted = x - 1;
   const series = rest.reduce((sum, factor, index) => sum + factor / (shifted + index + 1), first);

@@ -1,6 +1,14 @@
 import { betaQuantile } from './beta.ts';
 import { cures } from './treats.ts';
-import { type Chance, type ChooseInput, type ComparedOption, type Comparison, type OptionId, OPTIONS, type OptionTerms } from './types.ts';
+import {
+  type Chance,
+  type ChooseInput,
+  type ComparedOption,
+  type Comparison,
+  type OptionId,
+  OPTIONS,
+  type OptionTerms,
+} from './types.ts';
 
 /** How many jobs of its own the shop must have seen before they weigh as much as the ranked causes. */
 export const PRIOR_JOBS = 10;
@@ -19,13 +27,25 @@ export function chanceOf(option: OptionId, { belief, results }: Pick<ChooseInput
   const b = PRIOR_JOBS * (1 - fromCauses) + cameBack;
   // A prior mean of 0 or 1 leaves no Beta; it stands as it is.
   if (a <= 0 || b <= 0) return { mean: fromCauses, fromCauses, low: fromCauses, high: fromCauses, cured, cameBack };
-  return { mean: a / (a + b), fromCauses, low: betaQuantile(0.05, a, b), high: betaQuantile(0.95, a, b), cured, cameBack };
+  return {
+    mean: a / (a + b),
+    fromCauses,
+    low: betaQuantile(0.05, a, b),
+    high: betaQuantile(0.95, a, b),
+    cured,
+    cameBack,
+  };
 }
 
 const now = (terms: OptionTerms, { ratePerHourMinor, dayPriceMinor }: ChooseInput): number | null =>
   terms.partsMinor === null
     ? null
-    : Math.round(terms.partsMinor + terms.consumablesMinor + (terms.minutes * ratePerHourMinor) / 60 + terms.daysOff * dayPriceMinor);
+    : Math.round(
+        terms.partsMinor +
+          terms.consumablesMinor +
+          (terms.minutes * ratePerHourMinor) / 60 +
+          terms.daysOff * dayPriceMinor,
+      );
 
 /**
  * Puts options side by side. When one does not cure, the vehicle comes back: it is diagnosed again and the surest of
@@ -34,7 +54,8 @@ const now = (terms: OptionTerms, { ratePerHourMinor, dayPriceMinor }: ChooseInpu
  */
 export function compareOptions(input: ChooseInput): Comparison {
   if (input.terms.length === 0) throw new RangeError('Expected at least one option.');
-  for (const { id, life } of input.terms) if (!(life > 0)) throw new RangeError(`Expected a life above 0 for ${id}, got ${life}.`);
+  for (const { id, life } of input.terms)
+    if (!(life > 0)) throw new RangeError(`Expected a life above 0 for ${id}, got ${life}.`);
   const base = input.terms.map((terms) => ({ terms, chance: chanceOf(terms.id, input), nowMinor: now(terms, input) }));
   const options = base
     .map(({ terms, chance, nowMinor }): ComparedOption => {
@@ -53,7 +74,8 @@ export function compareOptions(input: ChooseInput): Comparison {
 }
 
 const byCost = (a: ComparedOption, b: ComparedOption): number =>
-  (a.perUseMinor ?? Number.POSITIVE_INFINITY) - (b.perUseMinor ?? Number.POSITIVE_INFINITY) || b.chance.mean - a.chance.mean;
+  (a.perUseMinor ?? Number.POSITIVE_INFINITY) - (b.perUseMinor ?? Number.POSITIVE_INFINITY) ||
+  b.chance.mean - a.chance.mean;
 
 function unknowns(terms: OptionTerms, { cured, cameBack, low, high }: Chance): string[] {
   return [
@@ -89,7 +111,10 @@ export interface Flip {
  */
 export function flipPrice(input: ChooseInput, option: OptionId): Flip | null {
   const firstAt = (partsMinor: number): OptionId | null =>
-    compareOptions({ ...input, terms: input.terms.map((terms) => (terms.id === option ? { ...terms, partsMinor } : terms)) }).first;
+    compareOptions({
+      ...input,
+      terms: input.terms.map((terms) => (terms.id === option ? { ...terms, partsMinor } : terms)),
+    }).first;
   let [low, high] = [0, HIGHEST_PRICE];
   if (firstAt(low) !== option || firstAt(high) === option) return null;
   while (high - low > 1) {

@@ -2,7 +2,12 @@ import type { EngineFamily, UnitObjectKind } from '../vehicle/index.ts';
 import type { OptionId, OptionTerms } from './types.ts';
 
 /** Minutes and consumables of each option where nothing better is known. Shop figures, to be verified. */
-export const USUAL: Readonly<Record<OptionId, { readonly minutes: number; readonly consumablesMinor: number; readonly lifeKm: number; readonly lifeH: number }>> = {
+export const USUAL: Readonly<
+  Record<
+    OptionId,
+    { readonly minutes: number; readonly consumablesMinor: number; readonly lifeKm: number; readonly lifeH: number }
+  >
+> = {
   relearn: { minutes: 25, consumablesMinor: 0, lifeKm: 120_000, lifeH: 800 },
   'clean-in-place': { minutes: 45, consumablesMinor: 600, lifeKm: 25_000, lifeH: 150 },
   'clean-bench': { minutes: 130, consumablesMinor: 1400, lifeKm: 70_000, lifeH: 400 },
@@ -14,7 +19,11 @@ export const USUAL: Readonly<Record<OptionId, { readonly minutes: number; readon
 };
 
 /** Seals and screws of a rebuild, and the gasket of a bench clean, minor units. */
-const SMALL_PARTS: Readonly<Partial<Record<OptionId, number>>> = { 'clean-bench': 700, rebuild: 3400, 'clean-in-place': 0 };
+const SMALL_PARTS: Readonly<Partial<Record<OptionId, number>>> = {
+  'clean-bench': 700,
+  rebuild: 3400,
+  'clean-in-place': 0,
+};
 
 /**
  * Terms of every option for one unit of a family. Prices of units come from the family; where it has none they are

@@ -8,7 +8,14 @@ const REPLACED = { replace: 'nearly always', 'replace-rebuilt': 'nearly always',
 /** How well each option treats each cause; what is not listed it never cures. Shop judgement, to be verified. */
 export const TREATS: Readonly<Record<string, Treats>> = {
   deposit: { 'clean-in-place': 'often', 'clean-bench': 'nearly always', rebuild: 'nearly always', ...REPLACED },
-  foreign: { 'clean-in-place': 'nearly always', 'clean-bench': 'nearly always', rebuild: 'nearly always', replace: 'nearly always', 'replace-rebuilt': 'nearly always', 'replace-used': 'nearly always' },
+  foreign: {
+    'clean-in-place': 'nearly always',
+    'clean-bench': 'nearly always',
+    rebuild: 'nearly always',
+    replace: 'nearly always',
+    'replace-rebuilt': 'nearly always',
+    'replace-used': 'nearly always',
+  },
   'wrong-variant': REPLACED,
   warped: REPLACED,
   shaft: { rebuild: 'sometimes', ...REPLACED },
@@ -16,7 +23,15 @@ export const TREATS: Readonly<Record<string, Treats>> = {
   'idle-screw': { rebuild: 'nearly always', 'clean-bench': 'sometimes', ...REPLACED },
   'stop-moved': { 'clean-bench': 'sometimes', rebuild: 'often', ...REPLACED },
   gears: { rebuild: 'often', ...REPLACED },
-  'not-learned': { relearn: 'nearly always', 'clean-in-place': 'often', 'clean-bench': 'often', rebuild: 'often', replace: 'often', 'replace-rebuilt': 'often', 'replace-used': 'often' },
+  'not-learned': {
+    relearn: 'nearly always',
+    'clean-in-place': 'often',
+    'clean-bench': 'often',
+    rebuild: 'often',
+    replace: 'often',
+    'replace-rebuilt': 'often',
+    'replace-used': 'often',
+  },
   position: { rebuild: 'often', ...REPLACED },
   sync: { 'clean-bench': 'often', rebuild: 'often', elsewhere: 'sometimes' },
   'valve-stuck': { 'clean-in-place': 'sometimes', 'clean-bench': 'often', rebuild: 'nearly always', ...REPLACED },
@@ -29,4 +44,5 @@ export const TREATS: Readonly<Record<string, Treats>> = {
 const ELSEWHERE: Treats = { elsewhere: 'nearly always' };
 
 /** The chance that an option cures a cause, 0 to 1. */
-export const cures = (option: OptionId, cause: string): number => CHANCE[(TREATS[cause] ?? ELSEWHERE)[option] ?? 'never'];
+export const cures = (option: OptionId, cause: string): number =>
+  CHANCE[(TREATS[cause] ?? ELSEWHERE)[option] ?? 'never'];

@@ -3,7 +3,14 @@ import type { Commonness, Group, Knowledge, Portrait, Word } from './types.ts';
 
 /** One change that a lead makes. */
 export type KnowledgeEdit =
-  | { readonly kind: 'likelihood'; readonly cause: string; readonly sign: string; readonly outcome: string; readonly word: Word; readonly why: string }
+  | {
+      readonly kind: 'likelihood';
+      readonly cause: string;
+      readonly sign: string;
+      readonly outcome: string;
+      readonly word: Word;
+      readonly why: string;
+    }
   | { readonly kind: 'common'; readonly cause: string; readonly group: Group; readonly to: Commonness | null }
   | { readonly kind: 'minutes'; readonly sign: string; readonly minutes: number };
 
@@ -18,7 +25,9 @@ export function editKnowledge(knowledge: Knowledge, edits: readonly KnowledgeEdi
   if (problems.length > 0) return { ok: false, problems };
   const edited = edits.reduce(applied, knowledge);
   const found = checkKnowledge(edited);
-  return found.length > 0 ? { ok: false, problems: found } : { ok: true, knowledge: { ...edited, version: knowledge.version + 1 } };
+  return found.length > 0
+    ? { ok: false, problems: found }
+    : { ok: true, knowledge: { ...edited, version: knowledge.version + 1 } };
 }
 
 function unknown(knowledge: Knowledge, edit: KnowledgeEdit): KnowledgeProblem[] {
@@ -39,7 +48,9 @@ function applied(knowledge: Knowledge, edit: KnowledgeEdit): Knowledge {
     return {
       ...knowledge,
       signs: knowledge.signs.map((sign) =>
-        sign.id === edit.sign && sign.method !== null ? { ...sign, method: { ...sign.method, minutes: edit.minutes } } : sign,
+        sign.id === edit.sign && sign.method !== null
+          ? { ...sign, method: { ...sign.method, minutes: edit.minutes } }
+          : sign,
       ),
     };
   return {

@@ -18,7 +18,11 @@ export type Interpretation =
       readonly values: readonly number[];
       readonly band: Band | null;
     }
-  | { readonly ok: false; /** Index of the typed value that is wrong. */ readonly field: number; readonly message: string };
+  | {
+      readonly ok: false;
+      /** Index of the typed value that is wrong. */ readonly field: number;
+      readonly message: string;
+    };
 
 type NumberEntry = Extract<Entry, { kind: 'number' }>;
 type PairEntry = Extract<Entry, { kind: 'pair' }>;
@@ -48,11 +52,22 @@ export function interpret(
   for (let index = 0; index < needed; index += 1) {
     const value = values[index] ?? Number.NaN;
     const what = entry.kind === 'pair' ? `${entry.names[index]}: e` : 'E';
-    if (Number.isNaN(value)) return { ok: false, field: index, message: `${what}xpected a number in ${entry.unit}, got “${typed[index]?.trim() ?? ''}”.` };
+    if (Number.isNaN(value))
+      return {
+        ok: false,
+        field: index,
+        message: `${what}xpected a number in ${entry.unit}, got “${typed[index]?.trim() ?? ''}”.`,
+      };
     if (value < entry.low || value > entry.high)
-      return { ok: false, field: index, message: `${what}xpected ${say(entry.low)} to ${say(entry.high)} ${entry.unit}, got ${say(value)}. A meter cannot show that here: look at the range and the leads.` };
+      return {
+        ok: false,
+        field: index,
+        message: `${what}xpected ${say(entry.low)} to ${say(entry.high)} ${entry.unit}, got ${say(value)}. A meter cannot show that here: look at the range and the leads.`,
+      };
   }
-  return entry.kind === 'number' ? judgeNumber(entry, values[0] ?? 0, bandFor(entry, figures)) : judgePair(entry, values[0] ?? 0, values[1] ?? 0);
+  return entry.kind === 'number'
+    ? judgeNumber(entry, values[0] ?? 0, bandFor(entry, figures))
+    : judgePair(entry, values[0] ?? 0, values[1] ?? 0);
 }
 
 const say = (value: number): string => formatNumber({ value, unit: 'V' as Unit }, { decimals: decimalsOf(value) });
@@ -77,11 +92,15 @@ function judgePair(entry: PairEntry, a: number, b: number): Interpretation {
   const beyond = (difference: number, slack: number): boolean => Math.abs(difference) > slack + 1e-9;
   switch (rule.kind) {
     case 'adds-up-to':
-      return beyond(a + b - rule.total, rule.slack) ? done('no', `add up to ${say(round(a + b))} ${unit}, not ${rule.total}`) : done('yes', 'agree');
+      return beyond(a + b - rule.total, rule.slack)
+        ? done('no', `add up to ${say(round(a + b))} ${unit}, not ${rule.total}`)
+        : done('yes', 'agree');
     case 'double':
       return beyond(a - 2 * b, rule.slack) ? done('no', `the first is not twice the second`) : done('yes', 'agree');
     case 'agree':
-      return beyond(a - b, rule.slack) ? done('no', `${say(round(Math.abs(a - b)))} ${unit} apart`) : done('yes', 'agree');
+      return beyond(a - b, rule.slack)
+        ? done('no', `${say(round(Math.abs(a - b)))} ${unit} apart`)
+        : done('yes', 'agree');
     case 'idle-and-speed': {
       if (a > rule.limit && b > rule.limit) return done('lean-all', 'lean all over');
       if (a > rule.limit) return done('lean-idle', 'lean at idle only');

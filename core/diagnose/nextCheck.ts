@@ -72,7 +72,15 @@ export function nextCheck(
         (sign.method?.minutes ?? ASK_MINUTES) + reach.reduce((sum, access) => sum + ACCESS[access].minutes, 0);
       const costMinor = Math.round(minutes * minutePrice) + (sign.method?.costMinor ?? 0);
       const gainBits = Math.max(0, before - expected);
-      return { sign, gainBits, minutes, costMinor, bitsPerCrown: (gainBits * 100) / Math.max(costMinor, 1), reach, previews };
+      return {
+        sign,
+        gainBits,
+        minutes,
+        costMinor,
+        bitsPerCrown: (gainBits * 100) / Math.max(costMinor, 1),
+        reach,
+        previews,
+      };
     })
     .sort((a, b) => b.bitsPerCrown - a.bitsPerCrown);
 }

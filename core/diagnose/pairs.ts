@@ -35,18 +35,14 @@ export function bestPair(causes: readonly CauseModel[], findings: readonly Findi
     for (const b of tried.slice(index + 1)) {
       const pair = combine(a, b, known);
       const bits = logWeight(pair, known) - single;
-      if (best === null || bits > best.bits)
-        best = { first: a.id, second: b.id, bits, fit: judgeFit(pair, known) };
+      if (best === null || bits > best.bits) best = { first: a.id, second: b.id, bits, fit: judgeFit(pair, known) };
     }
   }
   return best;
 }
 
 const logWeight = ({ prior, chances }: CauseModel, findings: readonly Finding[]): number =>
-  findings.reduce(
-    (sum, { sign, outcome }) => sum + Math.log2(chances.get(sign)?.[outcome] ?? 1),
-    Math.log2(prior),
-  );
+  findings.reduce((sum, { sign, outcome }) => sum + Math.log2(chances.get(sign)?.[outcome] ?? 1), Math.log2(prior));
 
 function mostTypical(causes: readonly CauseModel[], { sign, outcome }: Finding): CauseModel {
   return causes.reduce((best, cause) =>

@@ -40,7 +40,11 @@ type Chooser = (findings: readonly Finding[], reached: readonly Access[]) => Sig
 export function scoreByGain(knowledge: Knowledge, aCase: Case, minutePrice: number): CaseResult {
   const causes = causesFor(knowledge, aCase.subject);
   const checks = signsFor(knowledge, aCase.subject).filter(({ kind }) => kind === 'check');
-  return walk(knowledge, aCase, (findings, reached) => nextCheck(causes, findings, checks, { minutePrice, reached })[0]?.sign ?? null);
+  return walk(
+    knowledge,
+    aCase,
+    (findings, reached) => nextCheck(causes, findings, checks, { minutePrice, reached })[0]?.sign ?? null,
+  );
 }
 
 /** By a fixed list, the same on every vehicle of the subject; checks whose forerunner is missing are taken after it. */
@@ -50,7 +54,12 @@ export function scoreByList(knowledge: Knowledge, aCase: Case, order: readonly s
     const done = new Set(findings.map(({ sign }) => sign));
     const id = order.find((each) => {
       const sign = signs.find((known) => known.id === each);
-      return sign?.method !== null && sign !== undefined && !done.has(each) && sign.method.after.every((needed) => done.has(needed));
+      return (
+        sign?.method !== null &&
+        sign !== undefined &&
+        !done.has(each) &&
+        sign.method.after.every((needed) => done.has(needed))
+      );
     });
     return signs.find((sign) => sign.id === id) ?? null;
   });
@@ -58,7 +67,8 @@ export function scoreByList(knowledge: Knowledge, aCase: Case, order: readonly s
 
 function walk(knowledge: Knowledge, { id, subject, told, finds, truth }: Case, choose: Chooser): CaseResult {
   const causes = causesFor(knowledge, subject);
-  const place = (findings: readonly Finding[]): number => rank(causes, findings).causes.findIndex((cause) => cause.id === truth) + 1;
+  const place = (findings: readonly Finding[]): number =>
+    rank(causes, findings).causes.findIndex((cause) => cause.id === truth) + 1;
   const findings = [...told];
   const reached = new Set<Access>();
   let [checks, minutes] = [0, 0];

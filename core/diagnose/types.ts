@@ -45,6 +45,8 @@ export interface Portrait {
 export interface Cause {
   readonly id: string;
   readonly name: string;
+  /** One or two words, for where there is little room. */
+  readonly short: string;
   /** A few words on what it is. */
   readonly about: string;
   /** False for causes that no work on the throttle or its valve will cure. */

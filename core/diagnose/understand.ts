@@ -13,7 +13,20 @@ export interface Understood {
   readonly left: readonly string[];
 }
 
-const NEGATIONS = new Set(['not', 'no', 'never', 'without', 'nor', 'hardly', 'doesnt', 'isnt', 'dont', 'didnt', 'wasnt', 'stopped']);
+const NEGATIONS = new Set([
+  'not',
+  'no',
+  'never',
+  'without',
+  'nor',
+  'hardly',
+  'doesnt',
+  'isnt',
+  'dont',
+  'didnt',
+  'wasnt',
+  'stopped',
+]);
 /** How far before a phrase a negation still belongs to it, in words. */
 const REACH = 3;
 /** How many words a star in a phrase may stand for, at most. */

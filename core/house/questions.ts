@@ -20,7 +20,11 @@ export const HOUSE_QUESTIONS: readonly HouseQuestion[] = [
     id: 'where',
     question: 'Do we clean on the vehicle or off it?',
     schools: [
-      school('in-place', 'On the vehicle, what can be reached', 'Quick; solvent and dirt go inwards, only the front is clean.'),
+      school(
+        'in-place',
+        'On the vehicle, what can be reached',
+        'Quick; solvent and dirt go inwards, only the front is clean.',
+      ),
       school('off', 'Off, both faces', 'A gasket and an hour more; nothing goes inwards.'),
     ],
   },
@@ -31,7 +35,11 @@ export const HOUSE_QUESTIONS: readonly HouseQuestion[] = [
       school('throttle-cleaner', 'Throttle cleaner only', 'Dear; safe on coatings and sensors.'),
       school('mild', 'Any mild solvent', 'Cheap; patience and cloth.'),
       school('strong', 'Strong carburettor solvent, bare metal only', 'Fast; takes coatings and seals with it.'),
-      school('bath', 'Acid or detergent bath for a fully stripped cable body', 'Cleanest; hours, and waste to be disposed of.'),
+      school(
+        'bath',
+        'Acid or detergent bath for a fully stripped cable body',
+        'Cleanest; hours, and waste to be disposed of.',
+      ),
       school('nearly-dry', 'Nearly dry wiping on electronic units', 'Slow; nothing runs into the motor.'),
     ],
   },
@@ -40,7 +48,11 @@ export const HOUSE_QUESTIONS: readonly HouseQuestion[] = [
     question: 'What touches the bore?',
     schools: [
       school('soft', 'Soft brush and cloth only', 'Slow on coke; never scratches.'),
-      school('scraper', 'Scraper and wire brush on heavy diesel coke, bare metal only', 'Fast; one slip marks the bore.'),
+      school(
+        'scraper',
+        'Scraper and wire brush on heavy diesel coke, bare metal only',
+        'Fast; one slip marks the bore.',
+      ),
     ],
   },
   {
@@ -111,7 +123,11 @@ export const HOUSE_QUESTIONS: readonly HouseQuestion[] = [
     question: 'May the stop screw be touched?',
     schools: [
       school('never', 'Never', 'A warped body must be replaced.'),
-      school('stop-gap', 'Trimmed on a warped outboard body as a stop-gap', 'Home before dark; wrong zero for the computer.'),
+      school(
+        'stop-gap',
+        'Trimmed on a warped outboard body as a stop-gap',
+        'Home before dark; wrong zero for the computer.',
+      ),
     ],
   },
   {
@@ -144,10 +160,17 @@ export function ruleProblem(question: string, answer: string): string | null {
 
 /** The school that a choice stands for, where a house rule speaks about it. */
 export const schoolOfChoice = (choice: string): { readonly question: string; readonly school: string } | null =>
-  choice === 'clean-in-place' ? { question: 'where', school: 'in-place' } : choice === 'clean-bench' ? { question: 'where', school: 'off' } : null;
+  choice === 'clean-in-place'
+    ? { question: 'where', school: 'in-place' }
+    : choice === 'clean-bench'
+      ? { question: 'where', school: 'off' }
+      : null;
 
 /** The house rule that a choice would depart from, or null. */
-export function departure(rules: HouseRules, choice: string): { readonly question: HouseQuestion; readonly rule: School } | null {
+export function departure(
+  rules: HouseRules,
+  choice: string,
+): { readonly question: HouseQuestion; readonly rule: School } | null {
   const taken = schoolOfChoice(choice);
   if (taken === null) return null;
   const rule = ruleFor(rules, taken.question);

@@ -40,17 +40,18 @@ describe('every command', () => {
     expect(words).not.toMatch(/undefined|null|\[object/);
   });
 
-  it.each(
-    kinds.filter((type) => !STAYS.includes(type)),
-  )('%s can be taken back, and then nothing of it shows', (type) => {
-    const sample = SAMPLES[type];
-    const done = play([...sample.after, bodyOf(type)]);
-    const undone = play([
-      ...sample.after,
-      bodyOf(type),
-      { type: 'undo', data: { expected: done.job!.undo!.commandId } },
-    ]);
-    expect(sample.shows(undone.job!)).toEqual(sample.shows(play(sample.after).job!));
-    expect(undone.log).toHaveLength(done.log.length + 1);
-  });
+  it.each(kinds.filter((type) => !STAYS.includes(type)))(
+    '%s can be taken back, and then nothing of it shows',
+    (type) => {
+      const sample = SAMPLES[type];
+      const done = play([...sample.after, bodyOf(type)]);
+      const undone = play([
+        ...sample.after,
+        bodyOf(type),
+        { type: 'undo', data: { expected: done.job!.undo!.commandId } },
+      ]);
+      expect(sample.shows(undone.job!)).toEqual(sample.shows(play(sample.after).job!));
+      expect(undone.log).toHaveLength(done.log.length + 1);
+    },
+  );
 });

@@ -21,7 +21,8 @@ import { type EngineFamily, figuresOf, groupOf, hasIdleValve } from '../vehicle/
 import type { Job } from './types.ts';
 
 /** Where a finding came from. */
-export type FindingSource = 'said' | 'asked' | 'noted' | 'code' | 'codes read' | 'measured' | 'checked' | 'adapter' | 'compared';
+export type FindingSource =
+  'said' | 'asked' | 'noted' | 'code' | 'codes read' | 'measured' | 'checked' | 'adapter' | 'compared';
 
 /** A finding of a job, with where it came from and when. */
 export interface JobFinding extends Finding {
@@ -39,7 +40,11 @@ export const subjectOf = (job: Job, family: EngineFamily | null): Subject => ({
 });
 
 /** Measures that are checks too: measured once, they need not be done again. */
-const MEASURED_CHECKS = { 'idle-rpm': 'idle-speed', 'valve-duty': 'valve-duty', 'closed-volts': 'closed-volts' } as const;
+const MEASURED_CHECKS = {
+  'idle-rpm': 'idle-speed',
+  'valve-duty': 'valve-duty',
+  'closed-volts': 'closed-volts',
+} as const;
 /** Values of the adapter that are checks too, when the engine idles warm. */
 const LIVE_CHECKS: Readonly<Record<number, string>> = { 0x0c: 'idle-speed', 0x10: 'air-mass', 0x0b: 'manifold' };
 /** Coolant from which an engine counts as warm, °C. */
@@ -64,7 +69,13 @@ export function jobFindings(job: Job, knowledge: Knowledge, family: EngineFamily
   const found: JobFinding[] = [
     ...job.signs.map(({ id, sign, outcome, source, at, words }) => ({ id, sign, outcome, source, at, detail: words })),
     ...job.symptoms.flatMap(({ id, text, at }) =>
-      understand(text, signs).heard.map((one) => ({ ...pick(one), id: `${id}-${one.sign}`, source: 'noted' as const, at, detail: text })),
+      understand(text, signs).heard.map((one) => ({
+        ...pick(one),
+        id: `${id}-${one.sign}`,
+        source: 'noted' as const,
+        at,
+        detail: text,
+      })),
     ),
     ...codeFindings(job, signs),
     ...job.measurements
@@ -72,7 +83,9 @@ export function jobFindings(job: Job, knowledge: Knowledge, family: EngineFamily
       .flatMap(({ id, kind, value, at }) => {
         const check = kind in MEASURED_CHECKS ? MEASURED_CHECKS[kind as keyof typeof MEASURED_CHECKS] : null;
         const outcome = check === null ? null : judged(check, value);
-        return check === null || outcome === null ? [] : [{ id, sign: check, outcome, source: 'measured' as const, at, detail: `${value}` }];
+        return check === null || outcome === null
+          ? []
+          : [{ id, sign: check, outcome, source: 'measured' as const, at, detail: `${value}` }];
       }),
     ...job.values.filter(({ when }) => when === 'before').flatMap((read) => liveFindings(read, judged)),
     ...job.variants
@@ -104,16 +117,27 @@ function codeFindings(job: Job, signs: readonly Sign[]): JobFinding[] {
   });
   const ended = job.codesRead.before;
   if (ended === null) return stored;
-  const absent = findingsOfCodes(signs, before.map(({ code }) => code), true).filter(
-    ({ sign }) => !stored.some((one) => one.sign === sign),
-  );
+  const absent = findingsOfCodes(
+    signs,
+    before.map(({ code }) => code),
+    true,
+  ).filter(({ sign }) => !stored.some((one) => one.sign === sign));
   return [
     ...stored,
-    ...absent.map((finding): JobFinding => ({ ...finding, id: `none-${finding.sign}`, source: 'codes read', at: ended.at, detail: 'read to the end' })),
+    ...absent.map((finding): JobFinding => ({
+      ...finding,
+      id: `none-${finding.sign}`,
+      source: 'codes read',
+      at: ended.at,
+      detail: 'read to the end',
+    })),
   ];
 }
 
-function liveFindings(read: Job['values'][number], judged: (check: string, value: number) => string | null): JobFinding[] {
+function liveFindings(
+  read: Job['values'][number],
+  judged: (check: string, value: number) => string | null,
+): JobFinding[] {
   const value = (pid: number): number | undefined => read.values.find((each) => each.pid === pid)?.value;
   const speed = value(0x0c) ?? 0;
   const idlesWarm = speed > 0 && speed <= IDLE_AT_MOST && (value(0x0d) ?? 0) === 0 && (value(0x05) ?? 0) >= WARM_C;
@@ -123,7 +147,16 @@ function liveFindings(read: Job['values'][number], judged: (check: string, value
     const outcome = check === undefined ? null : judged(check, got);
     return check === undefined || outcome === null
       ? []
-      : [{ id: `${read.id}-${pid}`, sign: check, outcome, source: 'adapter', at: read.at, detail: `${Math.round(got * 100) / 100} ${unit}` }];
+      : [
+          {
+            id: `${read.id}-${pid}`,
+            sign: check,
+            outcome,
+            source: 'adapter',
+            at: read.at,
+            detail: `${Math.round(got * 100) / 100} ${unit}`,
+          },
+        ];
   });
 }
 
@@ -152,7 +185,9 @@ export function diagnoseJob(job: Job, knowledge: Knowledge, family: EngineFamily
     ranking,
     pair: ranking.explains?.poor ? bestPair(causes, findings) : null,
     contradictions: contradictions(knowledge, findings),
-    unknownCodes: job.codes.filter(({ when, code }) => when === 'before' && findingOfCode(signs, code) === null).map(({ code }) => code),
+    unknownCodes: job.codes
+      .filter(({ when, code }) => when === 'before' && findingOfCode(signs, code) === null)
+      .map(({ code }) => code),
   };
 }
 

@@ -64,7 +64,12 @@ export interface EventData {
   };
   'check-passed-over': { readonly id: string; readonly check: string; readonly name: string; readonly why: string };
   'frame-read': { readonly id: string; readonly code: string; readonly values: readonly LiveValue[] };
-  'values-read': { readonly id: string; readonly when: When; readonly values: readonly LiveValue[]; readonly from: string };
+  'values-read': {
+    readonly id: string;
+    readonly when: When;
+    readonly values: readonly LiveValue[];
+    readonly from: string;
+  };
   /** What was stored when it was cleared, kept before the request goes out. */
   'codes-cleared': { readonly id: string; readonly codes: readonly string[]; readonly from: string };
   'clearing-ended': { readonly id: string; readonly outcome: 'cleared' | 'failed'; readonly words: string };
@@ -92,7 +97,12 @@ export interface EventData {
     readonly findings: readonly string[];
     readonly options: readonly OptionFigures[];
   };
-  'rule-departed': { readonly question: string; readonly rule: string; readonly taken: string; readonly reason: string };
+  'rule-departed': {
+    readonly question: string;
+    readonly rule: string;
+    readonly taken: string;
+    readonly reason: string;
+  };
   'estimate-made': {
     readonly id: string;
     readonly choice: Choice;

@@ -30,6 +30,8 @@ export {
   runningTimers,
   timerEnd,
 } from './query.ts';
+export { ESTIMATE_SPREAD, estimateLines, estimateRange, jobChoice, jobTerms, unitInQuestion } from './options.ts';
+export type { ShopFigures } from './options.ts';
 export { nextStage, previousStage, STAGE_NAMES, STAGES } from './stages.ts';
 export type { Stage } from './stages.ts';
 export type * from './types.ts';

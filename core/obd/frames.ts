@@ -14,7 +14,8 @@ export const LONGEST = 4095;
 
 /** Splits a message into frames. @throws RangeError for an empty or too long message */
 export function splitMessage(bytes: readonly number[]): Frame[] {
-  if (bytes.length === 0 || bytes.length > LONGEST) throw new RangeError(`Expected 1 to ${LONGEST} bytes, got ${bytes.length}.`);
+  if (bytes.length === 0 || bytes.length > LONGEST)
+    throw new RangeError(`Expected 1 to ${LONGEST} bytes, got ${bytes.length}.`);
   if (bytes.length <= SINGLE_MOST) return [[bytes.length, ...bytes]];
   const frames: Frame[] = [[0x10 | (bytes.length >> 8), bytes.length & 255, ...bytes.slice(0, FIRST_HOLDS)]];
   for (let at = FIRST_HOLDS, count = 1; at < bytes.length; at += SINGLE_MOST, count += 1)
@@ -53,7 +54,8 @@ export function reassemble(frames: readonly Frame[]): number[] {
   if (length === 0) throw new ObdError(`Frame ${words(first)} says that it holds nothing.`);
   if (first[0] !== undefined && first[0] >> 4 === 0) {
     if (others.length > 0) throw new ObdError(`A single frame is followed by another: ${words(others[0] ?? [])}.`);
-    if (first.length - 1 < length) throw new ObdError(`Frame ${words(first)} says ${length} bytes but holds ${first.length - 1}.`);
+    if (first.length - 1 < length)
+      throw new ObdError(`Frame ${words(first)} says ${length} bytes but holds ${first.length - 1}.`);
     return first.slice(1, 1 + length);
   }
   const bytes = first.slice(2);
@@ -66,8 +68,7 @@ export function reassemble(frames: readonly Frame[]): number[] {
     if (got !== expected) throw new ObdError(`Frame ${expected} of the answer is lost: ${got} came in its place.`);
     bytes.push(...frame.slice(1));
   }
-  if (bytes.length < length)
-    throw new ObdError(`The answer breaks off: ${bytes.length} of ${length} bytes came.`);
+  if (bytes.length < length) throw new ObdError(`The answer breaks off: ${bytes.length} of ${length} bytes came.`);
   return bytes.slice(0, length);
 }
 

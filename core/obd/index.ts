@@ -1,6 +1,16 @@
 export { CONTINUE, framesToFollow, isFirst, LONGEST, messageLength, reassemble, splitMessage } from './frames.ts';
 export type { Frame } from './frames.ts';
-export { ANSWER, bytesOfLine, dataOf, decodeCodes, decodeVin, encodeRequest, MODES, NEGATIVE, readable } from './lines.ts';
+export {
+  ANSWER,
+  bytesOfLine,
+  dataOf,
+  decodeCodes,
+  decodeVin,
+  encodeRequest,
+  MODES,
+  NEGATIVE,
+  readable,
+} from './lines.ts';
 export type { Mode, Request } from './lines.ts';
 export { decodePid, encodePid, hex, ObdError, pidLength, PIDS, supportedPids, supportMap } from './pids.ts';
 export type { PidValue, ValueMode } from './pids.ts';

@@ -26,14 +26,16 @@ export const NEGATIVE = 0x7f;
  */
 export function encodeRequest({ mode, pid, frame }: Request): string {
   const needsPid = mode === MODES.values || mode === MODES.frame || mode === MODES.vehicle;
-  if (needsPid !== (pid !== undefined)) throw new RangeError(`Mode ${hex(mode)} ${needsPid ? 'needs' : 'takes no'} PID.`);
+  if (needsPid !== (pid !== undefined))
+    throw new RangeError(`Mode ${hex(mode)} ${needsPid ? 'needs' : 'takes no'} PID.`);
   return [mode, ...(pid === undefined ? [] : [pid]), ...(mode === MODES.frame ? [frame ?? 0] : [])].map(hex).join(' ');
 }
 
 /** The bytes of a line of hex, or an error that says what stands there. Spaces are optional. @throws ObdError */
 export function bytesOfLine(line: string): number[] {
   const squeezed = line.replace(/\s+/g, '');
-  if (!/^(?:[0-9A-Fa-f]{2})+$/.test(squeezed)) throw new ObdError(`Expected hex bytes, got “${line.trim().slice(0, 40)}”.`);
+  if (!/^(?:[0-9A-Fa-f]{2})+$/.test(squeezed))
+    throw new ObdError(`Expected hex bytes, got “${line.trim().slice(0, 40)}”.`);
   return squeezed.match(/../g)?.map((pair) => Number.parseInt(pair, 16)) ?? [];
 }
 
@@ -57,9 +59,12 @@ export function dataOf(message: readonly number[], request: Request): number[] {
   if (head === NEGATIVE && second === request.mode)
     throw new ObdError(`Mode ${hex(request.mode)}: ${REASONS[third] ?? `refused with ${hex(third)}`}.`);
   if (head !== request.mode + ANSWER)
-    throw new ObdError(`Asked ${encodeRequest(request)}, got an answer to ${head >= ANSWER ? hex(head - ANSWER) : hex(head)}.`);
+    throw new ObdError(
+      `Asked ${encodeRequest(request)}, got an answer to ${head >= ANSWER ? hex(head - ANSWER) : hex(head)}.`,
+    );
   if (request.pid === undefined) return message.slice(1);
-  if (second !== request.pid) throw new ObdError(`Asked for value ${hex(request.pid)}, got ${second === undefined ? 'nothing' : hex(second)}.`);
+  if (second !== request.pid)
+    throw new ObdError(`Asked for value ${hex(request.pid)}, got ${second === undefined ? 'nothing' : hex(second)}.`);
   return message.slice(request.mode === MODES.values ? 2 : 3);
 }
 

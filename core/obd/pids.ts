@@ -66,14 +66,80 @@ export const PIDS: ReadonlyMap<number, Definition> = new Map<number, Definition>
   [0x07, trim('Long trim, bank 1')],
   [0x08, trim('Short trim, bank 2')],
   [0x09, trim('Long trim, bank 2')],
-  [0x0b, { name: 'Manifold pressure', unit: 'kPa', bytes: 1, low: 0, high: 255, decode: (a) => a, encode: (value) => [byte(value)] }],
-  [0x0c, { name: 'Engine speed', unit: 'rpm', bytes: 2, low: 0, high: 16_383.75, decode: (a, b) => (256 * a + b) / 4, encode: (value) => word(value * 4) }],
-  [0x0d, { name: 'Road speed', unit: 'km/h', bytes: 1, low: 0, high: 255, decode: (a) => a, encode: (value) => [byte(value)] }],
+  [
+    0x0b,
+    {
+      name: 'Manifold pressure',
+      unit: 'kPa',
+      bytes: 1,
+      low: 0,
+      high: 255,
+      decode: (a) => a,
+      encode: (value) => [byte(value)],
+    },
+  ],
+  [
+    0x0c,
+    {
+      name: 'Engine speed',
+      unit: 'rpm',
+      bytes: 2,
+      low: 0,
+      high: 16_383.75,
+      decode: (a, b) => (256 * a + b) / 4,
+      encode: (value) => word(value * 4),
+    },
+  ],
+  [
+    0x0d,
+    {
+      name: 'Road speed',
+      unit: 'km/h',
+      bytes: 1,
+      low: 0,
+      high: 255,
+      decode: (a) => a,
+      encode: (value) => [byte(value)],
+    },
+  ],
   [0x0f, celsius('Intake air temperature')],
-  [0x10, { name: 'Air mass', unit: 'g/s', bytes: 2, low: 0, high: 655.35, decode: (a, b) => (256 * a + b) / 100, encode: (value) => word(value * 100) }],
+  [
+    0x10,
+    {
+      name: 'Air mass',
+      unit: 'g/s',
+      bytes: 2,
+      low: 0,
+      high: 655.35,
+      decode: (a, b) => (256 * a + b) / 100,
+      encode: (value) => word(value * 100),
+    },
+  ],
   [0x11, percent('Throttle')],
-  [0x1f, { name: 'Run time since start', unit: 's', bytes: 2, low: 0, high: 65_535, decode: (a, b) => 256 * a + b, encode: word }],
-  [0x42, { name: 'Module voltage', unit: 'V', bytes: 2, low: 0, high: 65.535, decode: (a, b) => (256 * a + b) / 1000, encode: (value) => word(value * 1000) }],
+  [
+    0x1f,
+    {
+      name: 'Run time since start',
+      unit: 's',
+      bytes: 2,
+      low: 0,
+      high: 65_535,
+      decode: (a, b) => 256 * a + b,
+      encode: word,
+    },
+  ],
+  [
+    0x42,
+    {
+      name: 'Module voltage',
+      unit: 'V',
+      bytes: 2,
+      low: 0,
+      high: 65.535,
+      decode: (a, b) => (256 * a + b) / 1000,
+      encode: (value) => word(value * 1000),
+    },
+  ],
   [0x45, percent('Relative throttle')],
   [0x47, percent('Throttle B')],
   [0x49, percent('Pedal D')],
@@ -103,7 +169,8 @@ export function decodePid(mode: ValueMode, pid: number, bytes: readonly number[]
   if (bytes.length < definition.bytes)
     throw new ObdError(`${definition.name} (${label}) needs ${definition.bytes} bytes, got ${bytes.length}.`);
   for (const each of bytes)
-    if (!Number.isInteger(each) || each < 0 || each > 255) throw new ObdError(`Expected a byte from 0 to 255, got ${each}.`);
+    if (!Number.isInteger(each) || each < 0 || each > 255)
+      throw new ObdError(`Expected a byte from 0 to 255, got ${each}.`);
   const { name, unit, low, high, decode } = definition;
   return { pid, name, value: decode(bytes[0] ?? 0, bytes[1] ?? 0), unit, low, high };
 }

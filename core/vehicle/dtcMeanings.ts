@@ -32,7 +32,10 @@ export const DTC_MEANINGS: ReadonlyMap<string, string> = new Map([
   ['P0175', 'Bank 2 runs rich: too much fuel, or less air than was measured'],
   ...series(0x0220, electrical('Throttle or pedal sensor B')),
   ['P0300', 'Misfires on more than one cylinder'],
-  ...Array.from({ length: 8 }, (_, cylinder): [string, string] => [`P030${cylinder + 1}`, `Cylinder ${cylinder + 1} misfires`]),
+  ...Array.from({ length: 8 }, (_, cylinder): [string, string] => [
+    `P030${cylinder + 1}`,
+    `Cylinder ${cylinder + 1} misfires`,
+  ]),
   ['P0401', 'Exhaust recirculation: too little flow'],
   ['P0402', 'Exhaust recirculation: too much flow'],
   ['P0403', 'Exhaust recirculation: circuit fault'],

@@ -56,7 +56,10 @@ export interface EngineFamily {
 }
 
 /** The figures that hold for a vehicle: its own where it has one, else its family's. */
-export function figuresOf(vehicle: Pick<Vehicle, 'figures'>, family: EngineFamily | null): Partial<Record<FigureName, Figure>> {
+export function figuresOf(
+  vehicle: Pick<Vehicle, 'figures'>,
+  family: EngineFamily | null,
+): Partial<Record<FigureName, Figure>> {
   const own = Object.fromEntries(Object.entries(vehicle.figures).filter(([, figure]) => figure !== null));
   return { ...family?.figures, ...own };
 }
@@ -74,7 +77,8 @@ export function groupOf(
 
 /** Whether there is an idle valve or idle actuator to look at. */
 export const hasIdleValve = (vehicle: Pick<Vehicle, 'idleValve'>, family: EngineFamily | null): boolean =>
-  (family?.idleValve ?? vehicle.idleValve) !== 'none' || (family?.unitTypes.some(({ kind }) => kind === 'idle-actuator') ?? false);
+  (family?.idleValve ?? vehicle.idleValve) !== 'none' ||
+  (family?.unitTypes.some(({ kind }) => kind === 'idle-actuator') ?? false);
 
 /** The type of unit that a family takes of a kind, or null. */
 export const unitTypeOf = (family: EngineFamily | null, kind: UnitObjectKind): UnitType | null =>

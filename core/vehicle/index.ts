@@ -9,6 +9,8 @@ export { engineLine, sourceWords, vehicleName } from './types.ts';
 export type { FamilyFigures, Figure, FittedUnit, IdleValveKind, ThrottleKind, Vehicle } from './types.ts';
 export { checkVin, normaliseVin, vinCheckDigit } from './vin.ts';
 export type { VinCheck } from './vin.ts';
+export { codesInText } from './printout.ts';
+export type { PrintedCode } from './printout.ts';
 export { LIFE_KINDS, lifeProblem, livedOn } from './unit.ts';
 export type { LifeEntry, LifeKind, UnitObject } from './unit.ts';
 export { FEATURES, matchVariant, PORT_SLACK_MM, UNKNOWN_VARIANT } from './variant.ts';

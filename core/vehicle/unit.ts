@@ -39,7 +39,8 @@ export interface UnitObject {
 /** Why an entry cannot follow, or null when it can. */
 export function lifeProblem(unit: UnitObject, entry: Pick<LifeEntry, 'kind' | 'vehicleId'>): string | null {
   if (unit.state === 'scrapped' && entry.kind !== 'noted') return 'This unit was scrapped; only a note can follow.';
-  if (unit.state === 'sold' && entry.kind !== 'bought' && entry.kind !== 'noted') return 'This unit was sold; it would have to be bought again first.';
+  if (unit.state === 'sold' && entry.kind !== 'bought' && entry.kind !== 'noted')
+    return 'This unit was sold; it would have to be bought again first.';
   if (entry.kind === 'fitted' && entry.vehicleId === null) return 'Which vehicle is it fitted to?';
   if (entry.kind === 'fitted' && unit.vehicleId !== null && unit.vehicleId !== entry.vehicleId)
     return 'It sits on another vehicle. Take it off there first.';

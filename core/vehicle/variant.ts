@@ -19,7 +19,9 @@ export const UNKNOWN_VARIANT: VariantFeatures = { portMm: null, gasket: '', pins
 export type Feature = keyof VariantFeatures;
 
 /** Features in words, with what a difference leads to. */
-export const FEATURES: Readonly<Record<Feature, { readonly name: string; readonly leadsTo: 'idle codes' | 'no fit'; readonly why: string }>> = {
+export const FEATURES: Readonly<
+  Record<Feature, { readonly name: string; readonly leadsTo: 'idle codes' | 'no fit'; readonly why: string }>
+> = {
   gasket: { name: 'Gasket outline', leadsTo: 'no fit', why: 'it does not seal' },
   pins: { name: 'Connector pins', leadsTo: 'no fit', why: 'the plug does not go on' },
   portMm: { name: 'Port diameter', leadsTo: 'idle codes', why: 'the computer counts on another amount of air' },
@@ -77,18 +79,32 @@ export function matchVariant(expected: VariantFeatures, found: VariantFeatures):
 function alike(feature: Feature, expected: VariantFeatures, found: VariantFeatures): boolean {
   if (feature === 'portMm') return Math.abs((expected.portMm ?? 0) - (found.portMm ?? 0)) <= PORT_SLACK_MM + 1e-9;
   if (feature === 'pins') return expected.pins === found.pins;
-  const plain = (text: string): string => text.toLowerCase().replace(/[\s,.-]+/g, ' ').trim();
+  const plain = (text: string): string =>
+    text
+      .toLowerCase()
+      .replace(/[\s,.-]+/g, ' ')
+      .trim();
   return plain(expected[feature]) === plain(found[feature]);
 }
 
 const inWords = (feature: Feature, { [feature]: value }: VariantFeatures): string =>
   feature === 'portMm' ? `${value} mm` : feature === 'pins' ? `${value} pins` : String(value);
 
-function sentence(verdict: VariantMatch['verdict'], differs: readonly Difference[], unknown: readonly Feature[]): string {
-  const list = (features: readonly Feature[]): string => features.map((feature) => FEATURES[feature].name.toLowerCase()).join(', ');
+function sentence(
+  verdict: VariantMatch['verdict'],
+  differs: readonly Difference[],
+  unknown: readonly Feature[],
+): string {
+  const list = (features: readonly Feature[]): string =>
+    features.map((feature) => FEATURES[feature].name.toLowerCase()).join(', ');
   const tail = unknown.length === 0 ? '' : ` Not compared: ${list(unknown)}.`;
   if (verdict === 'not known') return 'Nothing to compare: note the port, gasket, pins, drive and mark.';
   if (verdict === 'fits') return `As expected.${tail}`;
-  const said = differs.map(({ feature, expected, found, why }) => `${FEATURES[feature].name.toLowerCase()} ${found}, expected ${expected}: ${why}`).join('; ');
+  const said = differs
+    .map(
+      ({ feature, expected, found, why }) =>
+        `${FEATURES[feature].name.toLowerCase()} ${found}, expected ${expected}: ${why}`,
+    )
+    .join('; ');
   return `${verdict.charAt(0).toUpperCase()}${verdict.slice(1)}: ${said}.${tail}`;
 }

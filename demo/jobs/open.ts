@@ -87,11 +87,7 @@ export async function vanInDiagnose(bench: Bench): Promise<void> {
   await bench.do('tell-history', { since: 'last week', doneBefore: 'battery flat, jump started' });
   await bench.do('take-measurement', { id: bench.id(), kind: 'idle-rpm', when: 'before', value: 620 });
   await bench.do('pass-stage', { stage: 'complaint' }, 0.2);
-  await bench.do(
-    'record-check',
-    { id: bench.id(), check: 'air-mass', outcome: '', typed: ['2.1'], when: 'before' },
-    6,
-  );
+  await bench.do('record-check', { id: bench.id(), check: 'air-mass', outcome: '', typed: ['2.1'], when: 'before' }, 6);
   await checkDone(bench, 'leak-by-ear', 'none', 9);
 }
 

@@ -15,7 +15,12 @@ export class AdapterHub {
 
   list(): AdapterLinkInfo[] {
     return [
-      ...[...this.#vehicles].map(([id, { script }]) => ({ id, name: `Simulated: ${script.name}`, vehicleId: script.vehicleId, vin: vinOf(script) })),
+      ...[...this.#vehicles].map(([id, { script }]) => ({
+        id,
+        name: `Simulated: ${script.name}`,
+        vehicleId: script.vehicleId,
+        vin: vinOf(script),
+      })),
       ...this.#ports.map((port) => ({ id: `tcp.${port}`, name: `Stand-in on port ${port}`, vehicleId: '', vin: '' })),
     ];
   }
@@ -25,7 +30,8 @@ export class AdapterHub {
     const vehicle = this.#vehicles.get(id);
     if (vehicle !== undefined) return vehicle.open();
     const port = /^tcp\.(\d{2,5})$/.exec(id)?.[1];
-    if (port === undefined || Number(port) > 65_535) throw new AdapterError('adapter-gone', `There is no adapter “${id}”.`);
+    if (port === undefined || Number(port) > 65_535)
+      throw new AdapterError('adapter-gone', `There is no adapter “${id}”.`);
     return openTcp(Number(port));
   }
 }

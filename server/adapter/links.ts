@@ -79,7 +79,13 @@ export class InProcessVehicle {
   }
 
   #build(): SimulatedVehicle {
-    return new SimulatedVehicle(this.script, (line) => this.#inbox.push(line), () => this.#inbox.end(), wait, seconds);
+    return new SimulatedVehicle(
+      this.script,
+      (line) => this.#inbox.push(line),
+      () => this.#inbox.end(),
+      wait,
+      seconds,
+    );
   }
 
   open(): Link {
@@ -104,7 +110,9 @@ export function openTcp(port: number): Promise<Link> {
     const inbox = new Inbox();
     const fail = (): void => {
       socket.destroy();
-      reject(new AdapterError('adapter-gone', `Nothing answers on port ${port} of this machine. Is the stand-in running?`));
+      reject(
+        new AdapterError('adapter-gone', `Nothing answers on port ${port} of this machine. Is the stand-in running?`),
+      );
     };
     socket.setTimeout(CONNECT_MS, fail);
     socket.once('error', fail);
@@ -125,7 +133,10 @@ export function openTcp(port: number): Promise<Link> {
 }
 
 /** Serves a simulated vehicle on a port of this machine; every connection talks to the same vehicle. @param port 0 for any */
-export function serveTcp(script: VehicleScript, port: number): Promise<{ readonly port: number; readonly close: () => void }> {
+export function serveTcp(
+  script: VehicleScript,
+  port: number,
+): Promise<{ readonly port: number; readonly close: () => void }> {
   const server: Server = createServer((socket) => {
     const vehicle = new SimulatedVehicle(
       script,
@@ -141,7 +152,10 @@ export function serveTcp(script: VehicleScript, port: number): Promise<{ readonl
     server.once('error', reject);
     server.listen(port, '127.0.0.1', () => {
       const address = server.address();
-      resolve({ port: typeof address === 'object' && address !== null ? address.port : port, close: () => void server.close() });
+      resolve({
+        port: typeof address === 'object' && address !== null ? address.port : port,
+        close: () => void server.close(),
+      });
     });
   });
 }

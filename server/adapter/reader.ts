@@ -65,7 +65,10 @@ export class Reader {
     }
     const tries = this.#patience.retries + 1;
     throw problem?.code === 'adapter-silent'
-      ? new AdapterError('adapter-silent', `No answer to ${line} after ${tries} tries of ${this.#patience.timeoutMs} ms. Is the key on?`)
+      ? new AdapterError(
+          'adapter-silent',
+          `No answer to ${line} after ${tries} tries of ${this.#patience.timeoutMs} ms. Is the key on?`,
+        )
       : new AdapterError('adapter-garbled', `${problem?.message ?? ''} (${line}, ${tries} tries)`);
   }
 
@@ -145,9 +148,19 @@ const FRAME_PIDS = [0x04, 0x05, 0x0c, 0x0d, 0x11] as const;
  * Reads what there is. What cannot be read is said in words and the rest is still read; when the adapter goes, what
  * was read until then is kept.
  */
-export async function readVehicle(reader: Reader, what: { readonly codes: boolean; readonly values: boolean }): Promise<AdapterReading> {
+export async function readVehicle(
+  reader: Reader,
+  what: { readonly codes: boolean; readonly values: boolean },
+): Promise<AdapterReading> {
   const problems: string[] = [];
-  const reading = { vin: '', stored: [] as string[], pending: [] as string[], frame: null as AdapterReading['frame'], values: [] as LiveValue[], codesRead: false };
+  const reading = {
+    vin: '',
+    stored: [] as string[],
+    pending: [] as string[],
+    frame: null as AdapterReading['frame'],
+    values: [] as LiveValue[],
+    codesRead: false,
+  };
   let gone = false;
   const attempt = async (step: () => Promise<void>): Promise<boolean> => {
     if (gone) return false;

@@ -10,7 +10,9 @@ export interface VehicleScript {
   /** Freeze frame of the first stored code: PID → value. */
   readonly frame: Readonly<Record<number, number>>;
   /** PID → value, with a swing of so much every so many seconds. */
-  readonly values: Readonly<Record<number, number | { readonly mean: number; readonly swing: number; readonly seconds: number }>>;
+  readonly values: Readonly<
+    Record<number, number | { readonly mean: number; readonly swing: number; readonly seconds: number }>
+  >;
   readonly faults: {
     /** Waits so long before every answer, ms. */
     readonly slowMs?: number;
@@ -63,7 +65,22 @@ export const SCRIPTS: readonly VehicleScript[] = [
     stored: ['P2111', 'P0507', 'P2101', 'P0121'],
     pending: [],
     frame: { 0x04: 22, 0x05: 71, 0x0c: 1910, 0x0d: 0, 0x11: 21.2 },
-    values: { ...warm, 0x04: 24, 0x06: 1.6, 0x07: 0, 0x0b: 48, 0x0c: 1840, 0x10: 4.9, 0x11: 21.6, 0x1f: 210, 0x45: 11, 0x47: 21.6, 0x49: 15.7, 0x4a: 7.8, 0x4c: 4 },
+    values: {
+      ...warm,
+      0x04: 24,
+      0x06: 1.6,
+      0x07: 0,
+      0x0b: 48,
+      0x0c: 1840,
+      0x10: 4.9,
+      0x11: 21.6,
+      0x1f: 210,
+      0x45: 11,
+      0x47: 21.6,
+      0x49: 15.7,
+      0x4a: 7.8,
+      0x4c: 4,
+    },
     faults: { garbled: [0x10] },
   },
   {
@@ -74,7 +91,16 @@ export const SCRIPTS: readonly VehicleScript[] = [
     stored: ['P0505'],
     pending: [],
     frame: { 0x04: 27, 0x05: 82, 0x0c: 610, 0x0d: 0, 0x11: 11.8 },
-    values: { ...warm, 0x04: 30, 0x06: 2.3, 0x07: 1.6, 0x0b: 38, 0x0c: { mean: 760, swing: 160, seconds: 4 }, 0x11: 11.8, 0x1f: 900 },
+    values: {
+      ...warm,
+      0x04: 30,
+      0x06: 2.3,
+      0x07: 1.6,
+      0x0b: 38,
+      0x0c: { mean: 760, swing: 160, seconds: 4 },
+      0x11: 11.8,
+      0x1f: 900,
+    },
     faults: { slowMs: 40 },
   },
   {

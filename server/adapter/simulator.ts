@@ -40,7 +40,13 @@ export class SimulatedVehicle {
    * @param drop is called when the connection goes
    * @param seconds a running clock, so that values can swing
    */
-  constructor(script: VehicleScript, emit: (line: string) => void, drop: () => void, wait: Wait, seconds: () => number) {
+  constructor(
+    script: VehicleScript,
+    emit: (line: string) => void,
+    drop: () => void,
+    wait: Wait,
+    seconds: () => number,
+  ) {
     this.script = script;
     this.#emit = emit;
     this.#drop = drop;
@@ -100,7 +106,8 @@ export class SimulatedVehicle {
         return value === null ? null : [mode + ANSWER, pid, ...encodePid(pid, value)];
       }
       case MODES.frame: {
-        if (pid === 0x02) return [mode + ANSWER, pid, 0, ...(this.#stored[0] === undefined ? [0, 0] : dtcToBytes(this.#stored[0]))];
+        if (pid === 0x02)
+          return [mode + ANSWER, pid, 0, ...(this.#stored[0] === undefined ? [0, 0] : dtcToBytes(this.#stored[0]))];
         const value = this.script.frame[pid];
         return value === undefined || this.#stored.length === 0
           ? null
@@ -116,7 +123,9 @@ export class SimulatedVehicle {
         this.#pending = [];
         return [mode + ANSWER];
       case MODES.vehicle:
-        return pid === 0x02 ? [mode + ANSWER, pid, 1, ...Array.from(vinOf(this.script), (letter) => letter.charCodeAt(0))] : null;
+        return pid === 0x02
+          ? [mode + ANSWER, pid, 1, ...Array.from(vinOf(this.script), (letter) => letter.charCodeAt(0))]
+          : null;
       default:
         return null;
     }
@@ -125,7 +134,9 @@ export class SimulatedVehicle {
   #now(pid: number): number | null {
     const value = this.script.values[pid];
     if (value === undefined) return null;
-    return typeof value === 'number' ? value : value.mean + value.swing * Math.sin((2 * Math.PI * this.#seconds()) / value.seconds);
+    return typeof value === 'number'
+      ? value
+      : value.mean + value.swing * Math.sin((2 * Math.PI * this.#seconds()) / value.seconds);
   }
 
   #send(frame: Frame): void {

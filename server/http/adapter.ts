@@ -40,13 +40,23 @@ export function adapterRoutes({ hub, jobs, now }: Services): Router {
     const outcome = await linked(link, async (reader) => {
       const codes = [...(await reader.codes(MODES.stored)), ...(await reader.codes(MODES.pending))];
       const head = { at, by };
-      const kept = jobs.take(jobId, { ...head, id: commandId, seen, type: 'clear-codes', data: { id: commandId, codes, from: link } }, now());
+      const kept = jobs.take(
+        jobId,
+        { ...head, id: commandId, seen, type: 'clear-codes', data: { id: commandId, codes, from: link } },
+        now(),
+      );
       if (kept.kind === 'refused') throw fromRefusal(kept.refusal);
       if (kept.reply.repeated) return kept.reply;
       const end = (result: 'cleared' | 'failed', words: string) =>
         jobs.take(
           jobId,
-          { ...head, id: `${commandId}.end`, seen, type: 'end-clearing', data: { id: commandId, outcome: result, words } },
+          {
+            ...head,
+            id: `${commandId}.end`,
+            seen,
+            type: 'end-clearing',
+            data: { id: commandId, outcome: result, words },
+          },
           now(),
         );
       try {

@@ -15,6 +15,7 @@ export const ERROR_STATUS = {
   'no-such-knowledge': 404,
   'no-such-family': 404,
   'no-such-unit': 404,
+  'no-estimate': 404,
   'knowledge-moved-on': 409,
   'not-possible': 409,
   'adapter-silent': 504,

@@ -38,7 +38,13 @@ export function listRoutes({ lists, jobs, knowledge, families, house, now, forge
     response.json({ ok: true });
   });
   router.get('/shop', (_request, response) => {
-    response.json({ settings: lists.settings(), people: lists.people(), wrenches: lists.wrenches(), rules: house.rules(), now: now() });
+    response.json({
+      settings: lists.settings(),
+      people: lists.people(),
+      wrenches: lists.wrenches(),
+      rules: house.rules(),
+      now: now(),
+    });
   });
   router.get('/stock', (_request, response) => {
     response.json({ rows: lists.stock(), next: null });

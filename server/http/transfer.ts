@@ -10,7 +10,7 @@ const query = z.strictObject({ by: id });
 
 /** A job as a file out and in, and as a printed sheet. */
 export function transferRoutes(services: Services): Router {
-  const { jobs, vehicles, pictures, now, people, sheet } = services;
+  const { jobs, vehicles, pictures, now, people, sheet, estimate } = services;
   const router = Router();
 
   router.get('/jobs/:id/file', (request, response) => {
@@ -24,6 +24,18 @@ export function transferRoutes(services: Services): Router {
     if (job === null) throw new HttpError('no-such-job', 'There is no such job.');
     const pdf = await sheet(job);
     response.type('application/pdf').set('content-disposition', `inline; filename="job-${job.number}.pdf"`).send(pdf);
+  });
+
+  router.get('/jobs/:id/estimate.pdf', async (request, response) => {
+    const job = jobs.job(parse(id, request.params.id));
+    if (job === null) throw new HttpError('no-such-job', 'There is no such job.');
+    const latest = job.estimates.at(-1);
+    if (latest === undefined) throw new HttpError('no-estimate', 'No estimate was made on this job yet.');
+    const pdf = await estimate(job, latest);
+    response
+      .type('application/pdf')
+      .set('content-disposition', `inline; filename="estimate-${job.number}.pdf"`)
+      .send(pdf);
   });
 
   router.post('/job-files', express.json({ limit: '200mb' }), async (request, response) => {

@@ -19,7 +19,11 @@ export function vehicleRoutes({ vehicles, units, families, lists, people, now }:
   router.get('/:id', (request, response) => {
     const vehicle = vehicles.get(parse(id, request.params.id));
     if (vehicle === null) throw new HttpError('no-such-vehicle', 'There is no such vehicle.');
-    response.json({ vehicle, family: families.get(vehicle.familyId ?? null), jobs: lists.jobs({ status: 'all', vehicleId: vehicle.id, limit: 100 }) });
+    response.json({
+      vehicle,
+      family: families.get(vehicle.familyId ?? null),
+      jobs: lists.jobs({ status: 'all', vehicleId: vehicle.id, limit: 100 }),
+    });
   });
 
   // One way to write: the client makes the id, so that sending twice changes nothing.

@@ -1,26 +1,10 @@
-import { createRequire } from 'node:module';
-import PDFDocument from 'pdfkit';
 import type { Settings } from '../../contract/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import type { PicturePair } from './picturePairs.ts';
+import { BOTTLE, type Doc, heading, INK, LEFT, LINE, newPage, rule, SOFT, WIDTH } from './page.ts';
 import { type SheetRow, type SheetSection, sheetOf, speaker } from '../../core/sheet/index.ts';
 
-const require = createRequire(import.meta.url);
-const font = (weight: 400 | 700): string =>
-  require.resolve(
-    `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`,
-  );
-
-// A4 in points, with room to hold the sheet and to punch it.
-const LEFT = 54;
-const WIDTH = 595.28 - LEFT - 42;
 const LABEL_WIDTH = 150;
-const INK = '#20292B';
-const SOFT = '#55605F';
-const LINE = '#D8CDB9';
-const BOTTLE = '#1F4B43';
-
-type Doc = InstanceType<typeof PDFDocument>;
 
 /** The record of a job as an A4 PDF with searchable text. */
 export function printSheet(
@@ -31,20 +15,8 @@ export function printSheet(
   pairs: readonly PicturePair[],
 ): Promise<Buffer> {
   const sheet = sheetOf(job, speaker(people, settings.currency, timeZone));
-  const doc = new PDFDocument({
-    size: 'A4',
-    margins: { top: 48, bottom: 56, left: LEFT, right: 42 },
-    bufferPages: true,
-    info: { Title: `Job ${job.number}, ${sheet.plate}`, Author: settings.shopName, CreationDate: new Date(job.lastAt) },
-  });
-  doc.registerFont('text', font(400)).registerFont('strong', font(700));
-  const chunks: Buffer[] = [];
-  const done = new Promise<Buffer>((resolve, reject) => {
-    doc.on('data', (chunk: Buffer) => chunks.push(chunk));
-    doc.on('end', () => resolve(Buffer.concat(chunks)));
-    doc.on('error', reject);
-  });
-  heading(doc, settings.shopName, sheet.plate, sheet.title, sheet.subtitle);
+  const { doc, done } = newPage(`Job ${job.number}, ${sheet.plate}`, settings.shopName, job.lastAt);
+  heading(doc, settings.shopName, `${sheet.plate}   ${sheet.title}`, sheet.subtitle);
   rows(doc, sheet.identity);
   for (const section of sheet.sections) printSection(doc, section);
   printPictures(doc, pairs);
@@ -54,23 +26,11 @@ export function printSheet(
   return done;
 }
 
-function heading(doc: Doc, shop: string, plate: string, title: string, subtitle: string): void {
-  doc.font('strong').fontSize(9).fillColor(BOTTLE).text(shop, LEFT, 48);
-  doc.font('strong').fontSize(20).fillColor(INK).text(`${plate}   ${title}`, LEFT, 64, { width: WIDTH });
-  doc.font('text').fontSize(10.5).fillColor(SOFT).text(subtitle, { width: WIDTH });
-  doc.moveDown(0.7);
-}
-
 function printSection(doc: Doc, { title, rows: lines, empty }: SheetSection): void {
   // A title never stands alone at the foot of a page.
   if (doc.y > doc.page.height - 130) doc.addPage();
   doc.moveDown(0.8);
-  doc
-    .moveTo(LEFT, doc.y)
-    .lineTo(LEFT + WIDTH, doc.y)
-    .lineWidth(0.7)
-    .strokeColor(LINE)
-    .stroke();
+  rule(doc);
   doc.moveDown(0.4).font('strong').fontSize(11.5).fillColor(BOTTLE).text(title, LEFT, doc.y, { width: WIDTH });
   doc.moveDown(0.25);
   if (lines.length === 0) doc.font('text').fontSize(9.5).fillColor(SOFT).text(empty, LEFT, doc.y, { width: WIDTH });

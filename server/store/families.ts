@@ -31,7 +31,9 @@ export class Families {
       .transaction(() => {
         const kind = this.get(id) === null ? 'family-created' : 'family-changed';
         this.#db
-          .prepare('INSERT INTO engine_family (id, name, body) VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET name = excluded.name, body = excluded.body')
+          .prepare(
+            'INSERT INTO engine_family (id, name, body) VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET name = excluded.name, body = excluded.body',
+          )
           .run(id, family.name, JSON.stringify(family));
         this.#db
           .prepare('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)')

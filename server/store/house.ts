@@ -10,7 +10,9 @@ export class House {
   }
 
   rules(): HouseRules {
-    const rows = this.#db.prepare<[], { question: string; answer: string }>('SELECT question, answer FROM house_rule').all();
+    const rows = this.#db
+      .prepare<[], { question: string; answer: string }>('SELECT question, answer FROM house_rule')
+      .all();
     return Object.fromEntries(rows.map(({ question, answer }) => [question, answer]));
   }
 
@@ -19,7 +21,8 @@ export class House {
     this.#db
       .transaction(() => {
         if (answer === null) this.#db.prepare('DELETE FROM house_rule WHERE question = ?').run(question);
-        else this.#db.prepare('INSERT OR REPLACE INTO house_rule (question, answer) VALUES (?, ?)').run(question, answer);
+        else
+          this.#db.prepare('INSERT OR REPLACE INTO house_rule (question, answer) VALUES (?, ?)').run(question, answer);
         this.#audit(at, by, 'house-rule', question, { answer });
       })
       .immediate();

@@ -1,6 +1,16 @@
 import type { Database } from 'better-sqlite3';
 import type { KnowledgeScore, KnowledgeVersion } from '../../contract/index.ts';
-import { type Case, editKnowledge, type EditResult, FIXED_ORDER, type Knowledge, type KnowledgeEdit, scoreByGain, scoreByList, summarise } from '../../core/diagnose/index.ts';
+import {
+  type Case,
+  editKnowledge,
+  type EditResult,
+  FIXED_ORDER,
+  type Knowledge,
+  type KnowledgeEdit,
+  scoreByGain,
+  scoreByList,
+  summarise,
+} from '../../core/diagnose/index.ts';
 import { SHIPPED_KNOWLEDGE } from '../../core/diagnose/knowledge/index.ts';
 
 /** What is known of causes and checks, by version. A version is never changed: jobs were judged by it. */
@@ -16,7 +26,9 @@ export class KnowledgeStore {
   get(version: number): Knowledge | null {
     const kept = this.#kept.get(version);
     if (kept !== undefined) return kept;
-    const row = this.#db.prepare<[number], { body: string }>('SELECT body FROM knowledge WHERE version = ?').get(version);
+    const row = this.#db
+      .prepare<[number], { body: string }>('SELECT body FROM knowledge WHERE version = ?')
+      .get(version);
     const found = row === undefined ? null : (JSON.parse(row.body) as Knowledge);
     if (found !== null) this.#kept.set(version, found);
     return found;
@@ -29,14 +41,18 @@ export class KnowledgeStore {
 
   versions(): KnowledgeVersion[] {
     return this.#db
-      .prepare<[], KnowledgeVersion>('SELECT version, at, person AS by, note, edits FROM knowledge ORDER BY version DESC')
+      .prepare<[], KnowledgeVersion>(
+        'SELECT version, at, person AS by, note, edits FROM knowledge ORDER BY version DESC',
+      )
       .all();
   }
 
   /** Stores what ships with the program as version 1, once. */
   ship(at: string): void {
     this.#db
-      .prepare("INSERT OR IGNORE INTO knowledge (version, at, person, note, edits, body) VALUES (1, ?, '', 'As shipped with the program', 0, ?)")
+      .prepare(
+        "INSERT OR IGNORE INTO knowledge (version, at, person, note, edits, body) VALUES (1, ?, '', 'As shipped with the program', 0, ?)",
+      )
       .run(at, JSON.stringify(SHIPPED_KNOWLEDGE));
   }
 

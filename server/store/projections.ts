@@ -274,10 +274,30 @@ export const PROJECTIONS: readonly Projection[] = [
     from: (job) => [job.values, job.frames],
     rows: (job) => [
       ...job.values.flatMap(({ id, when, values, at }) =>
-        values.map(({ pid, name, value, unit }) => ({ job_id: job.id, id, pid, code: null, phase: when, name, value, unit, at })),
+        values.map(({ pid, name, value, unit }) => ({
+          job_id: job.id,
+          id,
+          pid,
+          code: null,
+          phase: when,
+          name,
+          value,
+          unit,
+          at,
+        })),
       ),
       ...job.frames.flatMap(({ id, code, values, at }) =>
-        values.map(({ pid, name, value, unit }) => ({ job_id: job.id, id, pid, code, phase: 'frame', name, value, unit, at })),
+        values.map(({ pid, name, value, unit }) => ({
+          job_id: job.id,
+          id,
+          pid,
+          code,
+          phase: 'frame',
+          name,
+          value,
+          unit,
+          at,
+        })),
       ),
     ],
   },
@@ -299,7 +319,8 @@ export const PROJECTIONS: readonly Projection[] = [
     table: 'variant_compared',
     key: ['id'],
     from: (job) => [job.variants],
-    rows: (job) => job.variants.map(({ id, kind, place, verdict, words }) => ({ job_id: job.id, id, kind, place, verdict, words })),
+    rows: (job) =>
+      job.variants.map(({ id, kind, place, verdict, words }) => ({ job_id: job.id, id, kind, place, verdict, words })),
   },
   {
     table: 'option_terms',

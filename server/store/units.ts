@@ -1,6 +1,13 @@
 import type { Database, Statement } from 'better-sqlite3';
 import type { LifeInput, UnitFile, UnitInput, VehicleInput } from '../../contract/index.ts';
-import { type LifeEntry, lifeProblem, livedOn, UNKNOWN_VARIANT, type UnitObject, type VariantFeatures } from '../../core/vehicle/index.ts';
+import {
+  type LifeEntry,
+  lifeProblem,
+  livedOn,
+  UNKNOWN_VARIANT,
+  type UnitObject,
+  type VariantFeatures,
+} from '../../core/vehicle/index.ts';
 
 interface UnitRow {
   readonly id: string;
@@ -22,7 +29,8 @@ interface LifeRow {
 }
 
 /** How adding to a unit's life ended. */
-export type LifeOutcome = { readonly ok: true; readonly file: UnitFile } | { readonly ok: false; readonly message: string };
+export type LifeOutcome =
+  { readonly ok: true; readonly file: UnitFile } | { readonly ok: false; readonly message: string };
 
 /** Throttle bodies, valves and actuators as objects of their own. */
 export class Units {
@@ -54,21 +62,42 @@ export class Units {
     const unit = this.get(id);
     if (unit === null) return null;
     const life = this.#db
-      .prepare<[string], LifeRow>('SELECT at, person, kind, vehicle_id, place, price_minor, note FROM unit_life WHERE unit_id = ? ORDER BY id')
+      .prepare<[string], LifeRow>(
+        'SELECT at, person, kind, vehicle_id, place, price_minor, note FROM unit_life WHERE unit_id = ? ORDER BY id',
+      )
       .all(id)
-      .map(({ at, person, kind, vehicle_id, place, price_minor, note }): LifeEntry => ({ at, by: person, kind, vehicleId: vehicle_id, place, priceMinor: price_minor, note }));
+      .map(({ at, person, kind, vehicle_id, place, price_minor, note }): LifeEntry => ({
+        at,
+        by: person,
+        kind,
+        vehicleId: vehicle_id,
+        place,
+        priceMinor: price_minor,
+        note,
+      }));
     return { unit, life };
   }
 
   /** Units that are not on a vehicle, and those scrapped or sold, newest number last. */
   loose(): UnitObject[] {
-    return this.#db.prepare<[], UnitRow>('SELECT * FROM unit WHERE vehicle_id IS NULL ORDER BY state, id').all().map(toUnit);
+    return this.#db
+      .prepare<[], UnitRow>('SELECT * FROM unit WHERE vehicle_id IS NULL ORDER BY state, id')
+      .all()
+      .map(toUnit);
   }
 
   /** Notes or corrects what a unit is; a new one begins on the shelf, unbought. */
   describe(id: string, { kind, partNumber, features }: UnitInput): UnitObject {
     const known = this.get(id);
-    this.#write({ id, kind, partNumber, features, vehicleId: known?.vehicleId ?? null, place: known?.place ?? '', state: known?.state ?? 'on the shelf' });
+    this.#write({
+      id,
+      kind,
+      partNumber,
+      features,
+      vehicleId: known?.vehicleId ?? null,
+      place: known?.place ?? '',
+      state: known?.state ?? 'on the shelf',
+    });
     return this.get(id) ?? fail(id);
   }
 
@@ -98,7 +127,10 @@ export class Units {
 
   /** Makes these the units of a vehicle: new ones are fitted, missing ones taken off. Call inside a transaction. */
   fitAll(vehicleId: string, units: VehicleInput['units'], by: string, at: string): void {
-    const before = this.#db.prepare<[string], UnitRow>('SELECT * FROM unit WHERE vehicle_id = ?').all(vehicleId).map(toUnit);
+    const before = this.#db
+      .prepare<[string], UnitRow>('SELECT * FROM unit WHERE vehicle_id = ?')
+      .all(vehicleId)
+      .map(toUnit);
     for (const { id, kind, place, partNumber, variant, features } of units) {
       const known = before.find((unit) => unit.id === id);
       const own: VariantFeatures = { ...(features ?? known?.features ?? UNKNOWN_VARIANT), mark: variant };

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { computed, onMounted, reactive, ref } from 'vue';
+import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { VehicleFile, VehicleInput } from '../../contract/index.ts';
 import { parseNumber } from '../../core/quantity/index.ts';
-import { checkVin, type Figure } from '../../core/vehicle/index.ts';
+import { checkVin, type EngineFamily, type Figure, UNIT_KINDS, type UnitObjectKind } from '../../core/vehicle/index.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import TextField from '../parts/TextField.vue';
 import { api, ApiError } from '../stores/api.ts';
@@ -38,8 +38,11 @@ const kept = ref<Pick<VehicleInput, 'units' | 'figures'>>({
   units: [],
   figures: { idleRpm: null, valveDuty: null, closedVolts: null },
 });
+const families = shallowRef<readonly EngineFamily[]>([]);
+const familyId = ref('');
+const family = computed(() => families.value.find((each) => each.id === familyId.value) ?? null);
 const unit = reactive({
-  kind: 'throttle-body' as 'throttle-body' | 'idle-valve',
+  kind: 'throttle-body' as UnitObjectKind,
   place: '',
   partNumber: '',
   variant: '',
@@ -49,6 +52,10 @@ const vin = computed(() => (text.vin.trim() === '' ? null : checkVin(text.vin)))
 const said = (figure: Figure | null): string => (figure === null ? '' : `${figure.low} to ${figure.high}`);
 
 onMounted(async () => {
+  families.value = await api.get<{ rows: EngineFamily[] }>('/families').then(
+    ({ rows }) => rows,
+    () => [],
+  );
   if (existing.value === null) return;
   const { vehicle } = await api.get<VehicleFile>(`/vehicles/${existing.value}`).catch((error: unknown) => {
     general.value = error instanceof Error ? error.message : String(error);
@@ -69,6 +76,7 @@ onMounted(async () => {
   throttle.value = vehicle.throttle;
   idleValve.value = vehicle.idleValve;
   meterUnit.value = vehicle.meterUnit;
+  familyId.value = vehicle.familyId ?? '';
   kept.value = { units: [...vehicle.units], figures: vehicle.figures };
   Object.assign(bands, {
     idleRpm: said(vehicle.figures.idleRpm),
@@ -113,6 +121,7 @@ async function save(): Promise<void> {
       meterUnit: meterUnit.value,
       figures: found,
       units: kept.value.units,
+      familyId: familyId.value === '' ? null : familyId.value,
     };
     await api.put(`/vehicles/${id}`, { by: shop.personId, vehicle });
     await router.push(`/vehicles/${id}`);
@@ -126,6 +135,21 @@ async function save(): Promise<void> {
 function addUnit(): void {
   kept.value = { ...kept.value, units: [...kept.value.units, { id: freshId(), ...unit }] };
   Object.assign(unit, { place: '', partNumber: '', variant: '' });
+}
+/** A family says what kind of engine it is; what was typed already stays. */
+function takeFamily(): void {
+  if (family.value === null) return;
+  throttle.value = family.value.throttle;
+  idleValve.value = family.value.idleValve;
+  text.engine ||= family.value.engine;
+  if (family.value.use === 'outboard') meterUnit.value = 'h';
+}
+/** The units that the family takes, one for each place. */
+function unitsOfFamily(): void {
+  const fresh = (family.value?.unitTypes ?? []).flatMap(({ kind, places, partNumber, expected }) =>
+    places.map((place) => ({ id: freshId(), kind, place, partNumber, variant: expected.mark })),
+  );
+  kept.value = { ...kept.value, units: [...kept.value.units, ...fresh] };
 }
 const dropUnit = (unitId: string): void => {
   kept.value = { ...kept.value, units: kept.value.units.filter((each) => each.id !== unitId) };
@@ -176,7 +200,14 @@ const dropUnit = (unitId: string): void => {
         </p>
       </div>
     </div>
-    <div class="mt-5 grid max-w-4xl gap-4">
+    <label class="mt-5 block max-w-md">
+      <span class="mb-1 block text-sm font-semibold">Engine family</span>
+      <select v-model="familyId" class="input" @change="takeFamily">
+        <option value="">none of the list</option>
+        <option v-for="each in families" :key="each.id" :value="each.id">{{ each.name }}</option>
+      </select>
+    </label>
+    <div class="mt-4 grid max-w-4xl gap-4">
       <ChoiceRow
         v-model="throttle"
         label="Throttle"
@@ -233,20 +264,18 @@ const dropUnit = (unitId: string): void => {
     <ul v-if="kept.units.length > 0" class="rows max-w-4xl border-y border-line">
       <li v-for="each in kept.units" :key="each.id" class="flex items-center justify-between gap-4 py-2">
         <span
-          >{{ each.kind === 'throttle-body' ? 'Throttle body' : 'Idle air valve' }}, {{ each.place || 'only' }}
+          >{{ UNIT_KINDS[each.kind] }}, {{ each.place || 'only' }}
           <span class="code text-soft">{{ each.partNumber }} {{ each.variant }}</span></span
         ><button type="button" class="quiet text-sm" @click="dropUnit(each.id)">Take off the list</button>
       </li>
     </ul>
     <div class="mt-3 grid max-w-4xl items-end gap-3 sm:grid-cols-[auto_1fr_1fr_6rem_auto]">
-      <ChoiceRow
-        v-model="unit.kind"
-        label="Unit"
-        :options="[
-          { id: 'throttle-body', name: 'Body' },
-          { id: 'idle-valve', name: 'Valve' },
-        ]"
-      />
+      <label
+        ><span class="mb-1 block text-sm font-semibold">Unit</span
+        ><select v-model="unit.kind" class="input">
+          <option v-for="(words, kind) in UNIT_KINDS" :key="kind" :value="kind">{{ words }}</option>
+        </select></label
+      >
       <TextField v-model="unit.place" label="Where" placeholder="left bank" /><TextField
         v-model="unit.partNumber"
         label="Number"
@@ -254,6 +283,12 @@ const dropUnit = (unitId: string): void => {
       /><TextField v-model="unit.variant" label="Variant" placeholder="C" />
       <button type="button" class="quiet" @click="addUnit">Add</button>
     </div>
+    <button v-if="family && kept.units.length === 0" type="button" class="quiet mt-3" @click="unitsOfFamily">
+      Put in what the family takes
+    </button>
+    <p v-if="errors['vehicle.units']" class="mt-2 font-semibold text-alarm" role="alert">
+      {{ errors['vehicle.units'] }}
+    </p>
     <TextField
       v-model="text.notes"
       class="mt-5 max-w-4xl"

@@ -4,7 +4,20 @@ import { useRoute } from 'vue-router';
 import type { VehicleFile } from '../../contract/index.ts';
 import { STAGE_NAMES } from '../../core/job/index.ts';
 import { format } from '../../core/quantity/index.ts';
-import { checkVin, engineLine, sourceWords, vehicleName } from '../../core/vehicle/index.ts';
+import {
+  checkVin,
+  engineLine,
+  FAMILY_FIGURES,
+  figuresOf,
+  type FigureName,
+  type FittedUnit,
+  matchVariant,
+  sourceWords,
+  UNIT_KINDS,
+  unitTypeOf,
+  UNKNOWN_VARIANT,
+  vehicleName,
+} from '../../core/vehicle/index.ts';
 import FigureRow from '../parts/FigureRow.vue';
 import { api } from '../stores/api.ts';
 import { useShop } from '../stores/shop.ts';
@@ -29,11 +42,23 @@ watch(
 const vehicle = computed(() => file.value?.vehicle ?? null);
 const vin = computed(() => (vehicle.value === null || vehicle.value.vin === '' ? null : checkVin(vehicle.value.vin)));
 const openJob = computed(() => file.value?.jobs.find(({ status }) => status === 'open') ?? null);
-const figures = [
-  { key: 'idleRpm', name: 'Idle, warm', unit: 'rpm' },
-  { key: 'valveDuty', name: 'Valve duty', unit: '%' },
-  { key: 'closedVolts', name: 'Sensor, plate closed', unit: 'V' },
-] as const;
+const figures = computed(() => {
+  if (vehicle.value === null) return [];
+  const known = figuresOf(vehicle.value, file.value?.family ?? null);
+  return (Object.keys(FAMILY_FIGURES) as FigureName[]).flatMap((name) => {
+    const figure = known[name];
+    return figure === undefined
+      ? []
+      : [{ name, figure, unit: FAMILY_FIGURES[name].unit, label: FAMILY_FIGURES[name].name }];
+  });
+});
+/** Fitted against expected; what nobody measured is not judged. */
+const matchOf = (unit: FittedUnit) => {
+  const type = unitTypeOf(file.value?.family ?? null, unit.kind);
+  return type === null
+    ? null
+    : matchVariant(type.expected, unit.features ?? { ...UNKNOWN_VARIANT, mark: unit.variant });
+};
 </script>
 
 <template>
@@ -77,13 +102,27 @@ const figures = [
       </ul>
       <h2 class="mb-1 mt-8 text-sm font-bold">Units fitted</h2>
       <ul v-if="vehicle.units.length > 0" class="rows border-y border-line">
-        <li v-for="unit in vehicle.units" :key="unit.id" class="grid gap-x-5 py-2.5 md:grid-cols-[1fr_1fr_1fr_auto]">
-          <span class="font-semibold">{{
-            unit.kind === 'throttle-body' ? 'Throttle body' : 'Idle air valve'
-          }}</span><span class="text-soft">{{ unit.place }}</span
+        <li
+          v-for="unit in vehicle.units"
+          :key="unit.id"
+          class="grid gap-x-5 py-2.5 md:grid-cols-[10rem_8rem_9rem_1fr_auto]"
+        >
+          <RouterLink class="link" :to="`/units/${unit.id}`">{{ UNIT_KINDS[unit.kind] }}</RouterLink><span
+            class="font-semibold"
+            >{{ unit.place }}</span
           ><span class="code">{{ unit.partNumber }}</span
           ><span
-            >variant <span class="code font-bold">{{ unit.variant }}</span></span
+            class="text-[0.9375rem]"
+            :class="
+              matchOf(unit)?.verdict === 'fits'
+                ? 'text-moss'
+                : matchOf(unit) === null || matchOf(unit)?.verdict === 'not known'
+                  ? 'text-soft'
+                  : 'font-semibold text-oxide'
+            "
+            >{{ matchOf(unit)?.words ?? 'no family to compare with' }}</span
+          ><span
+            >mark <span class="code font-bold">{{ unit.variant }}</span></span
           >
         </li>
       </ul>
@@ -99,14 +138,20 @@ const figures = [
       </p>
       <dl class="rows mt-3 border-y border-line text-[0.9375rem]">
         <FigureRow label="Owner">{{ vehicle.owner || 'not noted' }}</FigureRow>
-        <template v-for="figure in figures" :key="figure.key">
-          <FigureRow v-if="vehicle.figures[figure.key]" :label="figure.name"
-            >{{ vehicle.figures[figure.key]?.low }}–{{ vehicle.figures[figure.key]?.high }} {{ figure.unit
-            }}<span class="block text-xs font-normal text-soft">{{
-              sourceWords(vehicle.figures[figure.key] ?? { source: null })
-            }}</span></FigureRow
-          >
-        </template>
+        <FigureRow label="Family"
+          ><RouterLink v-if="file.family" class="link" :to="`/families/${file.family.id}`">{{
+            file.family.name
+          }}</RouterLink
+          ><span v-else class="font-normal text-soft">none noted</span></FigureRow
+        >
+        <FigureRow v-for="each in figures" :key="each.name" :label="each.label"
+          >{{ each.figure.low }}–{{ each.figure.high }} {{ each.unit
+          }}<span
+            class="block text-xs font-normal"
+            :class="each.figure.source === null ? 'font-semibold! text-brass' : 'text-soft'"
+            >{{ sourceWords(each.figure) }}</span
+          ></FigureRow
+        >
       </dl>
       <div class="mt-4">
         <h2 class="text-sm font-bold">VIN</h2>

@@ -47,6 +47,7 @@ onMounted(() => look());
           autocomplete="off"
         />
       </div>
+      <RouterLink class="quiet" to="/families">Engine families</RouterLink>
       <RouterLink class="primary" to="/vehicles/new">New vehicle</RouterLink>
     </div>
     <p v-if="failed" class="mt-4 font-semibold text-alarm" role="alert">{{ failed }}</p>

@@ -15,7 +15,18 @@ const places = [
 ];
 const route = useRoute();
 const shop = useShop();
-const here = computed(() => places.find(({ path }) => route.path.startsWith(path))?.path ?? '/bay');
+/** Units and families belong to the vehicles; settings and knowledge stand at the foot. */
+const UNDER: Readonly<Record<string, string>> = {
+  '/units': '/vehicles',
+  '/families': '/vehicles',
+  '/settings': '',
+  '/knowledge': '',
+};
+const here = computed(() => {
+  const under = Object.keys(UNDER).find((path) => route.path.startsWith(path));
+  if (under !== undefined) return UNDER[under];
+  return places.find(({ path }) => route.path.startsWith(path))?.path ?? '/bay';
+});
 </script>
 
 <template>
@@ -59,6 +70,14 @@ const here = computed(() => places.find(({ path }) => route.path.startsWith(path
       <button type="button" class="min-h-9 px-1 text-sm text-soft hover:text-ink" title="Key ?" @click="$emit('keys')">
         Keys
       </button>
+      <RouterLink
+        to="/settings"
+        class="flex min-h-9 items-center px-1 text-sm hover:text-ink"
+        :class="
+          route.path.startsWith('/settings') || route.path.startsWith('/knowledge') ? 'font-bold text-ink' : 'text-soft'
+        "
+        >Settings</RouterLink
+      >
       <button
         type="button"
         class="min-h-9 whitespace-nowrap px-1 text-left text-sm text-soft hover:text-ink"

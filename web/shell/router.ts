@@ -68,6 +68,31 @@ export const router = createRouter({
     { path: '/stock', name: 'stock', component: () => import('../library/StockView.vue'), meta: { title: 'Stock' } },
     { path: '/tools', name: 'tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
     {
+      path: '/knowledge',
+      name: 'knowledge',
+      component: () => import('../knowledge/KnowledgeView.vue'),
+      meta: { title: 'Knowledge' },
+    },
+    {
+      path: '/settings',
+      name: 'settings',
+      component: () => import('../settings/SettingsView.vue'),
+      meta: { title: 'Settings' },
+    },
+    { path: '/units/:id', name: 'unit', component: () => import('../library/UnitView.vue'), meta: { title: 'Unit' } },
+    {
+      path: '/families',
+      name: 'families',
+      component: () => import('../library/FamiliesView.vue'),
+      meta: { title: 'Engine families' },
+    },
+    {
+      path: '/families/:id',
+      name: 'family',
+      component: () => import('../library/FamilyView.vue'),
+      meta: { title: 'Engine family' },
+    },
+    {
       path: '/jobs/:id',
       component: () => import('../stages/JobSheet.vue'),
       children: [

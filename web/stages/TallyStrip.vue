@@ -57,11 +57,31 @@ const lists = {
       text: `${needName(needId)}, expected ${expected === null ? 'some day' : shop.say.day(expected)}`,
     })),
   }),
+  findings: (): List => ({
+    title: 'Findings',
+    lines: [
+      ...props.job.told.map(({ text }) => ({ text: `“${text}”` })),
+      ...props.job.signs.filter(({ source }) => source === 'asked').map(({ words }) => ({ text: words })),
+      ...props.job.checks.map(({ name, result }) => ({ text: `${name}: ${result}` })),
+    ],
+  }),
+  codes: (): List => ({
+    title: 'Codes read before',
+    lines: props.job.codes
+      .filter(({ when }) => when === 'before')
+      .map(({ code, status }) => ({ text: `${code}, ${status}`, to: `/jobs/${props.job.id}/complaint` })),
+  }),
   holds: (): List => ({
     title: 'The engine is held',
     lines: start.value.may ? [] : start.value.holds.map(({ subject, words }) => item(subject, words)),
   }),
 };
+
+/** Before anything is off the count that matters is what was found. */
+const early = computed(() => props.job.items.every(({ state }) => state === 'on') && props.job.status === 'open');
+const found = computed(
+  () => props.job.signs.length + props.job.symptoms.length + props.job.checks.length + props.job.measurements.length,
+);
 
 const undo = computed(() => props.job.undo);
 function takeBack(): void {
@@ -87,6 +107,15 @@ const lastTime = computed(() =>
       :tone="tally.itemsOff.length > 0 ? 'oxide' : 'ink'"
       @open="shown = lists.off()"
     />
+    <template v-if="early">
+      <TallyFigure :value="String(found)" label="findings" tone="ink" @open="shown = lists.findings()" />
+      <TallyFigure
+        :value="String(job.codes.filter(({ when }) => when === 'before').length)"
+        label="codes"
+        tone="ink"
+        @open="shown = lists.codes()"
+      />
+    </template>
     <TallyFigure
       v-if="job.openings.length > 0"
       :value="`${tally.openingsOpen.length} / ${tally.openingsPlugged.length}`"

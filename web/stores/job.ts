@@ -16,6 +16,7 @@ import {
 import type { Procedure } from '../../core/procedure/index.ts';
 import { api } from './api.ts';
 import { nowIso } from './clock.ts';
+import { useKnowledge } from './knowledge.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
 
@@ -26,6 +27,7 @@ import { useShop } from './shop.ts';
 export const useJob = defineStore('job', () => {
   const outbox = useOutbox();
   const shop = useShop();
+  const known = useKnowledge();
   const id = ref('');
   const confirmed = shallowRef<Job | null>(null);
   const procedures = shallowRef<ReadonlyMap<string, Procedure>>(new Map());
@@ -36,9 +38,19 @@ export const useJob = defineStore('job', () => {
   /** Between the answer and the removal from the queue a command is in both. */
   const lastConfirmed = shallowRef<ReadonlySet<string>>(new Set());
 
+  /** What the job is judged by: null until it is loaded. */
+  const knowledge = computed(() => known.versions.get(confirmed.value?.knowledge ?? 1) ?? null);
+  const family = computed(() => known.families.get(confirmed.value?.vehicle.familyId ?? '') ?? null);
+
   const contextFor = (command: Pick<Command, 'type' | 'data'>): Context => ({
     ...NO_CONTEXT,
     wrenches: shop.wrenches,
+    rules: shop.rules,
+    family: family.value,
+    knowledge:
+      command.type === 'choose-knowledge'
+        ? (known.versions.get((command.data as CommandData['choose-knowledge']).version) ?? null)
+        : knowledge.value,
     procedure:
       command.type === 'pin-procedure'
         ? (procedures.value.get((command.data as CommandData['pin-procedure']).procedureId) ?? null)
@@ -61,20 +73,26 @@ export const useJob = defineStore('job', () => {
   }
 
   const job = computed(() => {
-    const known = confirmed.value;
+    const base = confirmed.value;
     return outbox
       .of(id.value)
       .reduce<Job | null>(
         (state, { command }) => (lastConfirmed.value.has(command.id) ? state : apply(state, command)),
-        known,
+        base,
       );
   });
 
   function take(reply: JobReply | CommandReply): void {
-    const known = confirmed.value?.version ?? 0;
-    const fresh = reply.events.filter(({ seq }) => seq > known);
+    const seen = confirmed.value?.version ?? 0;
+    const fresh = reply.events.filter(({ seq }) => seq > seen);
     lastConfirmed.value = new Set([...lastConfirmed.value, ...fresh.map(({ commandId }) => commandId)]);
     confirmed.value = replay(reply.jobId, fresh, confirmed.value);
+    if (confirmed.value !== null) void needJudgement(confirmed.value);
+  }
+
+  /** Fetches what the job is judged by; what is there already costs nothing. */
+  async function needJudgement({ knowledge: version, vehicle }: Job): Promise<void> {
+    await Promise.all([known.need(version), vehicle.familyId ? known.needFamily(vehicle.familyId) : null]);
   }
 
   outbox.onReply((jobId, reply) => {
@@ -100,8 +118,8 @@ export const useJob = defineStore('job', () => {
 
   /** Fetches a procedure so that pinning it shows at once. */
   async function needProcedure(procedureId: string): Promise<Procedure> {
-    const known = procedures.value.get(procedureId);
-    if (known !== undefined) return known;
+    const kept = procedures.value.get(procedureId);
+    if (kept !== undefined) return kept;
     const found = await api.get<Procedure>(`/procedures/${procedureId}`);
     procedures.value = new Map([...procedures.value, [procedureId, found]]);
     return found;
@@ -139,6 +157,9 @@ export const useJob = defineStore('job', () => {
     id,
     job,
     confirmed,
+    knowledge,
+    family,
+    take,
     fetching,
     problem,
     load,

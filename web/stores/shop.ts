@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { Person, Settings } from '../../contract/index.ts';
+import type { HouseRules } from '../../core/house/index.ts';
 import { type Speaker, speaker } from '../../core/sheet/index.ts';
 import type { Wrench } from '../../core/torque/index.ts';
 import { readPreference, writePreference } from '../shell/preferences.ts';
@@ -11,16 +12,30 @@ import { heardServerTime } from './clock.ts';
 export const useShop = defineStore('shop', () => {
   const people = shallowRef<readonly Person[]>([]);
   const wrenches = shallowRef<readonly Wrench[]>([]);
-  const settings = shallowRef<Settings>({ shopName: '', currency: 'cr', ratePerHourMinor: 0 });
+  const settings = shallowRef<Settings>({
+    shopName: '',
+    currency: 'cr',
+    ratePerHourMinor: 0,
+    dayPriceMinor: 0,
+    comebackMinor: 0,
+  });
+  const rules = shallowRef<HouseRules>({});
   const personId = ref(readPreference('person') ?? '');
   const loaded = ref(false);
 
   async function load(): Promise<void> {
-    const reply = await api.get<{ settings: Settings; people: Person[]; wrenches: Wrench[]; now: string }>('/shop');
+    const reply = await api.get<{
+      settings: Settings;
+      people: Person[];
+      wrenches: Wrench[];
+      rules: HouseRules;
+      now: string;
+    }>('/shop');
     heardServerTime(reply.now);
     people.value = reply.people;
     wrenches.value = reply.wrenches;
     settings.value = reply.settings;
+    rules.value = reply.rules;
     loaded.value = true;
   }
 
@@ -39,5 +54,5 @@ export const useShop = defineStore('shop', () => {
   );
   const firstName = (id: string): string => people.value.find((each) => each.id === id)?.name.split(' ')[0] ?? id;
 
-  return { people, wrenches, settings, person, personId, loaded, load, pick, say, firstName };
+  return { people, wrenches, settings, rules, person, personId, loaded, load, pick, say, firstName };
 });

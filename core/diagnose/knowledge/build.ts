@@ -67,7 +67,7 @@ export function shows(what: string, word: Word, why: string): Portrait {
   return { sign, outcome: found, word, why };
 }
 
-/** A cause. */
+/** A cause; `name` is `name|short name`. */
 export const cause = (
   id: string,
   name: string,
@@ -77,7 +77,8 @@ export const cause = (
   options: { readonly throttle?: boolean; readonly needsValve?: boolean } = {},
 ): Cause => ({
   id,
-  name,
+  name: name.split('|')[0] ?? name,
+  short: name.split('|')[1] ?? name,
   about,
   common,
   shows: rows,

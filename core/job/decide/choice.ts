@@ -19,13 +19,18 @@ export const choice: Handlers<'decide' | 'set-terms' | 'make-estimate' | 'answer
     const departs = departure(context.rules, taken);
     const known = job.departures.some(({ question }) => question === departs?.question.id);
     if (departs !== null && why.trim() === '' && !known)
-      return refuseField('departure', `House rule: ${departs.rule.name.toLowerCase()}. Say why this job departs from it.`);
+      return refuseField(
+        'departure',
+        `House rule: ${departs.rule.name.toLowerCase()}. Say why this job departs from it.`,
+      );
     return accept(
       event('decision-made', { choice: taken, reason }),
       ...beliefEvents(job, context, options),
       ...(departs === null || why.trim() === ''
         ? []
-        : [event('rule-departed', { question: departs.question.id, rule: departs.rule.id, taken, reason: why.trim() })]),
+        : [
+            event('rule-departed', { question: departs.question.id, rule: departs.rule.id, taken, reason: why.trim() }),
+          ]),
     );
   },
   'set-terms': (_, data) =>
@@ -35,7 +40,8 @@ export const choice: Handlers<'decide' | 'set-terms' | 'make-estimate' | 'answer
     within('life', data.life, 1, 2_000_000) ??
     accept(event('terms-set', data)),
   'make-estimate': (job, data) => {
-    if (job.decision === null) return refuse('not-decided', 'Nothing is decided yet.', 'Decide first; the estimate follows from it.');
+    if (job.decision === null)
+      return refuse('not-decided', 'Nothing is decided yet.', 'Decide first; the estimate follows from it.');
     if (data.lines.length === 0) return refuseField('lines', 'An estimate needs at least one line.');
     for (const { minor } of data.lines) {
       const wrong = within('lines', minor, 0, DEAREST);
@@ -57,7 +63,8 @@ export const choice: Handlers<'decide' | 'set-terms' | 'make-estimate' | 'answer
   'depart-from-rule': (_, { question, taken, reason }, { rules }) => {
     const asked = HOUSE_QUESTIONS.find(({ id }) => id === question);
     if (asked === undefined) return refuse('no-such-rule', 'There is no such house rule.');
-    if (!asked.schools.some(({ id }) => id === taken)) return refuseField('taken', `“${asked.question}” has no answer “${taken}”.`);
+    if (!asked.schools.some(({ id }) => id === taken))
+      return refuseField('taken', `“${asked.question}” has no answer “${taken}”.`);
     const rule = ruleFor(rules, question);
     if (rule === null || rule.id === taken) return refuse('no-departure', 'That is what the house rule says.');
     return (

@@ -1,15 +1,30 @@
 import { interpret, type Knowledge, restOf, type Sign, signsFor, understand } from '../../diagnose/index.ts';
-import { type EngineFamily, figuresOf, matchVariant, parseDtc, unitTypeOf, UNKNOWN_VARIANT } from '../../vehicle/index.ts';
+import {
+  type EngineFamily,
+  figuresOf,
+  matchVariant,
+  parseDtc,
+  unitTypeOf,
+  UNKNOWN_VARIANT,
+} from '../../vehicle/index.ts';
 import { accept, type Context, type Refusal, refuse, refuseField } from '../commands.ts';
 import { jobFindings, subjectOf } from '../diagnosis.ts';
 import { event } from '../events.ts';
 import type { Job } from '../types.ts';
 import { type Handlers, nonEmpty, plain, within } from './handlers.ts';
 
-const NO_KNOWLEDGE = refuse('no-knowledge', 'The knowledge of this job is not at hand yet.', 'Wait until it is loaded.');
+const NO_KNOWLEDGE = refuse(
+  'no-knowledge',
+  'The knowledge of this job is not at hand yet.',
+  'Wait until it is loaded.',
+);
 
 /** A sign that this vehicle can show, or why there is none. */
-function signOf(job: Job, { knowledge, family }: Context, id: string): { ok: true; sign: Sign; knowledge: Knowledge } | Refusal {
+function signOf(
+  job: Job,
+  { knowledge, family }: Context,
+  id: string,
+): { ok: true; sign: Sign; knowledge: Knowledge } | Refusal {
   if (knowledge === null) return NO_KNOWLEDGE;
   const sign = signsFor(knowledge, subjectOf(job, family)).find((each) => each.id === id);
   if (sign !== undefined) return { ok: true, sign, knowledge };
@@ -71,7 +86,11 @@ export const diagnosis: Handlers<
     if (sign.method === null) return refuse('not-a-check', `“${sign.name}” is asked, not checked.`);
     const before = missingBefore(job, knowledge, context.family, sign);
     if (before.length > 0)
-      return refuse('not-yet', `“${sign.name}” comes after ${before.map((name) => `“${name}”`).join(' and ')}.`, 'Do that first, and record it.');
+      return refuse(
+        'not-yet',
+        `“${sign.name}” comes after ${before.map((name) => `“${name}”`).join(' and ')}.`,
+        'Do that first, and record it.',
+      );
     const judged = typed.length === 0 ? null : interpret(sign, typed, figuresOf(job.vehicle, context.family));
     if (judged !== null && !judged.ok) return refuseField(`typed.${judged.field}`, judged.message);
     const chosen = sign.outcomes.find((each) => each.id === (judged?.outcome ?? outcome));
@@ -115,7 +134,11 @@ export const diagnosis: Handlers<
   'compare-variant': (_, { id, kind, place, found }, { family }) => {
     const type = unitTypeOf(family, kind);
     if (type === null)
-      return refuse('nothing-to-compare', 'The engine family says nothing of this unit.', 'Note port, gasket, pins and mark in the family first.');
+      return refuse(
+        'nothing-to-compare',
+        'The engine family says nothing of this unit.',
+        'Note port, gasket, pins and mark in the family first.',
+      );
     const wrong =
       (found.portMm === null ? null : within('portMm', found.portMm, 5, 200, 'mm')) ??
       (found.pins === null ? null : within('pins', found.pins, 0, 40));

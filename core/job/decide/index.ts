@@ -73,5 +73,7 @@ function open(data: CommandData['open-job'], { vehicle, nextNumber, knowledge }:
   if (missing) return missing;
   const { vehicleId: _, ...rest } = data;
   const opened = event('job-opened', { number: nextNumber, vehicle, ...rest });
-  return knowledge === null ? accept(opened) : accept(opened, event('knowledge-chosen', { version: knowledge.version }));
+  return knowledge === null
+    ? accept(opened)
+    : accept(opened, event('knowledge-chosen', { version: knowledge.version }));
 }

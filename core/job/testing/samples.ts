@@ -136,7 +136,10 @@ const back = (itemId: string): CommandBody => ({
   data: { itemId, renewed: false, fitted: '', countedBack: null, confirmed: false },
 });
 const run: CommandBody = { type: 'start-run', data: { id: 'r', recipeId: 'drive' } };
-const decided: CommandBody = { type: 'decide', data: { choice: 'relearn', reason: 'clean bore', departure: '', options: [] } };
+const decided: CommandBody = {
+  type: 'decide',
+  data: { choice: 'relearn', reason: 'clean bore', departure: '', options: [] },
+};
 const told: CommandBody = { type: 'tell-complaint', data: { id: 't', text: 'Hunts when cold.' } };
 const clearing: CommandBody = { type: 'clear-codes', data: { id: 'z', codes: ['P0505'], from: 'sim' } };
 const estimate = {
@@ -152,7 +155,13 @@ const handOver = { watch: 'idle', nextDue: null, labourMinutes: 30, ratePerHourM
 
 /** Every kind of command. One that is missing here does not compile. */
 export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
-  'open-job': { after: [], data: open.data, events: ['job-opened', 'knowledge-chosen'], shows: (job) => job.complaint, as: 'hunts' },
+  'open-job': {
+    after: [],
+    data: open.data,
+    events: ['job-opened', 'knowledge-chosen'],
+    shows: (job) => job.complaint,
+    as: 'hunts',
+  },
   'correct-reading': {
     after: [open],
     data: { reading: { value: 12, unit: 'km' }, reason: '' },
@@ -234,7 +243,12 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
     after: [open],
     data: { id: 'k', check: 'closed-volts', outcome: '', typed: ['0,71'], when: 'before' },
     events: ['check-recorded'],
-    shows: (job) => [job.checks[0]?.outcome, job.checks[0]?.result, job.checks[0]?.verdict, job.checks[0]?.band?.source],
+    shows: (job) => [
+      job.checks[0]?.outcome,
+      job.checks[0]?.result,
+      job.checks[0]?.verdict,
+      job.checks[0]?.band?.source,
+    ],
     as: ['high', '0.71 V: above 0.45 to 0.55 V', 'abnormal', 'sample'],
   },
   'pass-over-check': {
@@ -274,7 +288,12 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
   },
   'compare-variant': {
     after: [open],
-    data: { id: 'w', kind: 'throttle-body', place: 'only', found: { portMm: 44, gasket: 'oval', pins: 3, drive: 'cable', mark: 'A' } },
+    data: {
+      id: 'w',
+      kind: 'throttle-body',
+      place: 'only',
+      found: { portMm: 44, gasket: 'oval', pins: 3, drive: 'cable', mark: 'A' },
+    },
     events: ['variant-compared'],
     shows: (job) => job.variants[0]?.verdict,
     as: 'fits, but sets idle codes',

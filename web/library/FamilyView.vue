@@ -1,0 +1,214 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { type EngineFamily, FAMILY_FIGURES, UNIT_KINDS } from '../../core/vehicle/index.ts';
+import ChoiceRow from '../parts/ChoiceRow.vue';
+import TextField from '../parts/TextField.vue';
+import VariantFields from '../parts/VariantFields.vue';
+import { api, ApiError } from '../stores/api.ts';
+import { freshId } from '../stores/job.ts';
+import { useShop } from '../stores/shop.ts';
+import { emptyUnitType, familyText, FIGURE_NAMES, readFamily } from './familyText.ts';
+
+/** What engines of one kind take and show. Every figure has a source, or is a shop figure to be verified. */
+const route = useRoute();
+const router = useRouter();
+const shop = useShop();
+const text = ref(familyText(null));
+const loaded = ref(false);
+const failed = ref('');
+const errors = ref<Readonly<Record<string, string>>>({});
+const general = ref('');
+const busy = ref(false);
+const isNew = computed(() => route.query.new === '1');
+
+watch(
+  () => String(route.params.id),
+  async (id) => {
+    loaded.value = isNew.value;
+    if (isNew.value) return;
+    try {
+      text.value = familyText(await api.get<EngineFamily>(`/families/${id}`));
+      loaded.value = true;
+    } catch (error) {
+      failed.value = error instanceof Error ? error.message : String(error);
+    }
+  },
+  { immediate: true },
+);
+async function save(): Promise<void> {
+  const read = readFamily(text.value);
+  errors.value = read.ok ? {} : read.errors;
+  general.value = read.ok ? '' : 'Some fields cannot be read; see beside them.';
+  if (!read.ok) return;
+  busy.value = true;
+  try {
+    await api.put(`/families/${String(route.params.id)}`, { by: shop.personId, family: read.family });
+    await router.push('/families');
+  } catch (error) {
+    if (error instanceof ApiError)
+      errors.value = Object.fromEntries(
+        Object.entries(error.fields).map(([field, message]) => [field.replace(/^family\./, ''), message]),
+      );
+    general.value = error instanceof Error ? error.message : String(error);
+  } finally {
+    busy.value = false;
+  }
+}
+const variantErrors = (index: number): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(errors.value).flatMap(([field, message]) => {
+      const head = `unitTypes.${index}.expected.`;
+      return field.startsWith(head) ? [[field.slice(head.length), message]] : [];
+    }),
+  );
+</script>
+
+<template>
+  <p v-if="failed" class="p-8" role="alert">
+    {{ failed }} <RouterLink class="link" to="/families">To the families</RouterLink>
+  </p>
+  <form v-else-if="loaded" class="h-full overflow-y-auto px-4 py-6 md:px-7" novalidate @submit.prevent="save">
+    <h1 class="text-[1.75rem]">{{ text.name || 'A new engine family' }}</h1>
+    <div class="mt-5 grid max-w-4xl gap-4 sm:grid-cols-2">
+      <TextField v-model="text.name" label="Name" placeholder="Norrland 2.5 four" :error="errors.name" />
+      <TextField v-model="text.engine" label="Engine" placeholder="2.5 L four" :error="errors.engine" />
+    </div>
+    <div class="mt-4 grid max-w-4xl gap-4">
+      <ChoiceRow
+        v-model="text.throttle"
+        label="Throttle"
+        :options="[
+          { id: 'cable', name: 'Cable' },
+          { id: 'electronic', name: 'Electronic' },
+          { id: 'diesel-flap', name: 'Diesel flap' },
+        ]"
+      />
+      <ChoiceRow
+        v-model="text.idleValve"
+        label="Idle air valve"
+        :options="[
+          { id: 'none', name: 'None' },
+          { id: 'stepper', name: 'Stepper' },
+          { id: 'rotary', name: 'Rotary' },
+          { id: 'duty', name: 'Duty' },
+          { id: 'wax', name: 'Fast-idle wax' },
+        ]"
+      />
+      <ChoiceRow
+        v-model="text.use"
+        label="Used in"
+        :options="[
+          { id: 'road', name: 'Road vehicle' },
+          { id: 'motorcycle', name: 'Motorcycle' },
+          { id: 'outboard', name: 'Outboard' },
+        ]"
+      />
+      <ChoiceRow
+        v-model="text.layout"
+        label="Units"
+        :options="[
+          { id: 'single', name: 'One' },
+          { id: 'per-bank', name: 'One a bank' },
+          { id: 'per-cylinder', name: 'One a cylinder' },
+        ]"
+      />
+    </div>
+
+    <h2 class="mt-8 text-xl">What it should show</h2>
+    <p class="text-soft">
+      Two figures, such as 780 to 880, and where they come from. Without a source they are a shop figure, to be
+      verified.
+    </p>
+    <div class="mt-2 max-w-4xl border-y border-line">
+      <div
+        v-for="name in FIGURE_NAMES"
+        :key="name"
+        class="grid items-start gap-x-5 gap-y-1 border-b border-line py-2 last:border-b-0 sm:grid-cols-[1fr_11rem_1fr]"
+      >
+        <span class="pt-2 font-semibold">{{ FAMILY_FIGURES[name].name }}, {{ FAMILY_FIGURES[name].unit }}</span>
+        <TextField
+          v-model="text.figures[name].band"
+          :label="`Band, ${FAMILY_FIGURES[name].unit}`"
+          :error="errors[`figures.${name}`] ?? errors[`figures.${name}.high`]"
+        />
+        <TextField v-model="text.figures[name].source" label="Source" placeholder="shop figure, verify" />
+      </div>
+    </div>
+
+    <h2 class="mt-8 text-xl">Units it takes</h2>
+    <section
+      v-for="(type, index) in text.unitTypes"
+      :key="type.id"
+      class="mt-4 max-w-4xl border-t border-line pt-4"
+      :aria-label="type.name || 'Unit'"
+    >
+      <div class="grid gap-3 sm:grid-cols-3">
+        <label>
+          <span class="mb-1 block text-sm font-semibold">Kind</span>
+          <select v-model="type.kind" class="input">
+            <option v-for="(words, kind) in UNIT_KINDS" :key="kind" :value="kind">{{ words }}</option>
+          </select>
+        </label>
+        <TextField
+          v-model="type.name"
+          label="Name"
+          placeholder="Cable body"
+          :error="errors[`unitTypes.${index}.name`]"
+        />
+        <TextField v-model="type.partNumber" label="Part number" placeholder="NP-25-1100" />
+        <TextField
+          v-model="type.places"
+          label="Places, by comma"
+          placeholder="left bank, right bank"
+          hint="Look-alikes are told apart by this"
+          :error="errors[`unitTypes.${index}.places`]"
+        />
+        <TextField
+          v-model="type.days"
+          label="Days until a new one is here"
+          inputmode="numeric"
+          :error="errors[`unitTypes.${index}.daysToGet`]"
+        />
+        <TextField v-model="type.source" label="Source" placeholder="shop figure, verify" />
+        <TextField
+          v-model="type.new"
+          :label="`New, ${shop.settings.currency}`"
+          inputmode="decimal"
+          :error="errors[`unitTypes.${index}.prices.new`]"
+        />
+        <TextField
+          v-model="type.rebuilt"
+          :label="`Rebuilt, ${shop.settings.currency}`"
+          inputmode="decimal"
+          :error="errors[`unitTypes.${index}.prices.rebuilt`]"
+        />
+        <TextField
+          v-model="type.used"
+          :label="`Used, ${shop.settings.currency}`"
+          inputmode="decimal"
+          :error="errors[`unitTypes.${index}.prices.used`]"
+        />
+      </div>
+      <h3 class="mb-1 mt-4 text-sm font-bold">The variant that the computer expects</h3>
+      <VariantFields v-model="type.expected" :errors="variantErrors(index)" />
+      <button
+        type="button"
+        class="mt-2 min-h-9 text-sm text-soft underline underline-offset-2"
+        @click="text.unitTypes.splice(index, 1)"
+      >
+        Take this unit out
+      </button>
+    </section>
+    <button type="button" class="quiet mt-4" @click="text.unitTypes.push(emptyUnitType(freshId()))">
+      Another unit
+    </button>
+    <TextField v-model="text.notes" class="mt-5 max-w-4xl" label="Notes" :lines="2" />
+    <p v-if="general" class="mt-4 font-semibold text-alarm" role="alert">{{ general }}</p>
+    <div class="mt-5 flex gap-3">
+      <button type="submit" class="primary" :disabled="busy">Keep the family</button>
+      <RouterLink class="quiet" to="/families">Leave it</RouterLink>
+    </div>
+  </form>
+  <p v-else class="p-8 text-soft" aria-busy="true">Opening the engine family</p>
+</template>

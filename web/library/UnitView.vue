@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import type { Page, UnitFile, VehicleFile } from '../../contract/index.ts';
+import { parseNumber } from '../../core/quantity/index.ts';
+import {
+  FEATURES,
+  LIFE_KINDS,
+  type LifeKind,
+  matchVariant,
+  UNIT_KINDS,
+  unitTypeOf,
+  type Vehicle,
+} from '../../core/vehicle/index.ts';
+import TextField from '../parts/TextField.vue';
+import VariantFields from '../parts/VariantFields.vue';
+import { emptyVariant, readVariant, variantText } from '../parts/variantText.ts';
+import { api } from '../stores/api.ts';
+import { useShop } from '../stores/shop.ts';
+
+/** A unit with a life of its own: bought, fitted, moved, scrapped. */
+const route = useRoute();
+const shop = useShop();
+const file = shallowRef<UnitFile | null>(null);
+const vehicle = shallowRef<VehicleFile | null>(null);
+const vehicles = shallowRef<readonly Vehicle[]>([]);
+const failed = ref('');
+const problem = ref('');
+const text = ref(emptyVariant());
+
+async function load(id: string): Promise<void> {
+  try {
+    file.value = await api.get<UnitFile>(`/units/${id}`);
+    text.value = variantText(file.value.unit.features);
+    const { vehicleId } = file.value.unit;
+    vehicle.value = vehicleId === null ? null : await api.get<VehicleFile>(`/vehicles/${vehicleId}`);
+    vehicles.value = (await api.get<Page<Vehicle>>('/vehicles?limit=100')).rows;
+  } catch (error) {
+    failed.value = error instanceof Error ? error.message : String(error);
+  }
+}
+watch(() => String(route.params.id), load, { immediate: true });
+
+const unit = computed(() => file.value?.unit ?? null);
+const read = computed(() => readVariant(text.value));
+const expected = computed(() =>
+  unit.value === null ? null : (unitTypeOf(vehicle.value?.family ?? null, unit.value.kind)?.expected ?? null),
+);
+const match = computed(() =>
+  expected.value === null || !read.value.ok ? null : matchVariant(expected.value, read.value.features),
+);
+const plateOf = (id: string | null): string => vehicles.value.find((each) => each.id === id)?.plate ?? id ?? '';
+
+async function attempt(step: () => Promise<unknown>): Promise<void> {
+  problem.value = '';
+  try {
+    await step();
+    await load(String(route.params.id));
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error);
+  }
+}
+const keepFeatures = () =>
+  attempt(async () => {
+    if (unit.value === null || !read.value.ok) return;
+    const { id, kind, partNumber } = unit.value;
+    await api.put(`/units/${id}`, { by: shop.personId, unit: { kind, partNumber, features: read.value.features } });
+  });
+
+const kind = ref<LifeKind>('taken-off');
+const vehicleId = ref('');
+const place = ref('');
+const price = ref('');
+const note = ref('');
+const live = () =>
+  attempt(async () => {
+    const typed = price.value.trim() === '' ? null : parseNumber(price.value);
+    if (typed !== null && Number.isNaN(typed)) throw new Error(`Expected an amount, got “${price.value}”.`);
+    await api.post(`/units/${String(route.params.id)}/life`, {
+      by: shop.personId,
+      entry: {
+        kind: kind.value,
+        vehicleId: kind.value === 'fitted' && vehicleId.value !== '' ? vehicleId.value : null,
+        place: place.value,
+        priceMinor: typed === null ? null : Math.round(typed * 100),
+        note: note.value,
+      },
+    });
+    place.value = price.value = note.value = '';
+  });
+</script>
+
+<template>
+  <p v-if="failed" class="p-8" role="alert">{{ failed }}</p>
+  <div v-else-if="unit && file" class="h-full overflow-y-auto px-4 py-6 md:px-7">
+    <h1 class="text-[1.75rem]">
+      {{ UNIT_KINDS[unit.kind] }} <span class="code">{{ unit.partNumber }}</span>
+    </h1>
+    <p class="text-soft">
+      {{ unit.state
+      }}<template v-if="unit.vehicleId">
+        on <RouterLink class="link" :to="`/vehicles/${unit.vehicleId}`">{{ plateOf(unit.vehicleId) }}</RouterLink>,
+        {{ unit.place }}</template
+      >
+    </p>
+    <p
+      v-if="match"
+      class="mt-3 font-semibold"
+      :class="match.verdict === 'fits' ? 'text-moss' : match.verdict === 'not known' ? 'text-soft' : 'text-oxide'"
+    >
+      {{ match.words }}
+    </p>
+    <form class="mt-4 max-w-3xl" @submit.prevent="keepFeatures">
+      <h2 class="mb-2 text-lg">What it is</h2>
+      <VariantFields v-model="text" :errors="read.ok ? {} : read.errors" />
+      <p v-if="expected" class="mt-2 text-sm text-soft">
+        Expected:
+        <template v-for="(feature, id, index) in FEATURES" :key="id"
+          >{{ index > 0 ? ', ' : '' }}{{ feature.name.toLowerCase() }} {{ expected[id] || 'not known' }}</template
+        >
+      </p>
+      <button type="submit" class="quiet mt-3">Keep this</button>
+    </form>
+    <h2 class="mb-1 mt-8 text-lg">Its life</h2>
+    <ol v-if="file.life.length > 0" class="rows max-w-3xl border-y border-line">
+      <li v-for="(entry, index) in file.life" :key="index" class="grid gap-x-5 py-2 sm:grid-cols-[12rem_7rem_1fr]">
+        <span class="text-soft">{{ shop.say.time(entry.at).split(', ')[0] }}</span><span class="font-semibold">{{
+          LIFE_KINDS[entry.kind]
+        }}</span>
+        <span>{{
+          [
+            plateOf(entry.vehicleId),
+            entry.place,
+            entry.priceMinor === null ? '' : shop.say.money(entry.priceMinor),
+            entry.note,
+          ]
+            .filter(Boolean)
+            .join(', ')
+        }}</span>
+      </li>
+    </ol>
+    <p v-else class="text-soft">Nothing noted yet.</p>
+    <form class="mt-4 grid max-w-3xl items-end gap-3 sm:grid-cols-3" @submit.prevent="live">
+      <label
+        ><span class="mb-1 block text-sm font-semibold">What happened</span
+        ><select v-model="kind" class="input">
+          <option v-for="(words, id) in LIFE_KINDS" :key="id" :value="id">{{ words }}</option>
+        </select></label
+      >
+      <label v-if="kind === 'fitted'"
+        ><span class="mb-1 block text-sm font-semibold">To</span
+        ><select v-model="vehicleId" class="input">
+          <option value="">which vehicle?</option>
+          <option v-for="each in vehicles" :key="each.id" :value="each.id">{{ each.plate }}</option>
+        </select></label
+      >
+      <TextField v-model="place" label="Where" placeholder="left bank, shelf U2" />
+      <TextField v-model="price" :label="`Price, ${shop.settings.currency}`" inputmode="decimal" />
+      <TextField v-model="note" label="Note" placeholder="from the breaker, 90 000 km" />
+      <button type="submit" class="quiet">Note it</button>
+      <p v-if="problem" class="font-semibold text-alarm sm:col-span-3" role="alert">{{ problem }}</p>
+    </form>
+  </div>
+  <p v-else class="p-8 text-soft" aria-busy="true">Opening the unit</p>
+</template>

@@ -1,0 +1,156 @@
+import type { FamilyInput } from '../../contract/index.ts';
+import { parseNumber } from '../../core/quantity/index.ts';
+import {
+  type EngineFamily,
+  FAMILY_FIGURES,
+  type FigureName,
+  type UnitObjectKind,
+  type UnitType,
+} from '../../core/vehicle/index.ts';
+import { emptyVariant, readVariant, type VariantText, variantText } from '../parts/variantText.ts';
+
+/** A figure as typed: “780 to 880” and where it comes from. */
+export interface FigureText {
+  band: string;
+  source: string;
+}
+/** A unit type as typed. */
+export interface UnitTypeText {
+  id: string;
+  kind: UnitObjectKind;
+  name: string;
+  places: string;
+  partNumber: string;
+  expected: VariantText;
+  new: string;
+  rebuilt: string;
+  used: string;
+  days: string;
+  source: string;
+}
+/** A family as typed. */
+export interface FamilyText {
+  name: string;
+  engine: string;
+  notes: string;
+  throttle: EngineFamily['throttle'];
+  idleValve: EngineFamily['idleValve'];
+  use: EngineFamily['use'];
+  layout: EngineFamily['layout'];
+  figures: Record<FigureName, FigureText>;
+  unitTypes: UnitTypeText[];
+}
+
+export const FIGURE_NAMES = Object.keys(FAMILY_FIGURES) as FigureName[];
+const money = (minor: number | null): string => (minor === null ? '' : (minor / 100).toFixed(2));
+
+/** A unit type with nothing typed yet. */
+export const emptyUnitType = (id: string): UnitTypeText => ({
+  id,
+  kind: 'throttle-body',
+  name: '',
+  places: 'only',
+  partNumber: '',
+  expected: emptyVariant(),
+  new: '',
+  rebuilt: '',
+  used: '',
+  days: '',
+  source: '',
+});
+
+const typeText = (type: UnitType): UnitTypeText => ({
+  id: type.id,
+  kind: type.kind,
+  name: type.name,
+  places: type.places.join(', '),
+  partNumber: type.partNumber,
+  expected: variantText(type.expected),
+  new: money(type.prices.new),
+  rebuilt: money(type.prices.rebuilt),
+  used: money(type.prices.used),
+  days: type.daysToGet === null ? '' : String(type.daysToGet),
+  source: type.source ?? '',
+});
+
+/** A family as it would be typed; null for a new one. */
+export function familyText(family: EngineFamily | null): FamilyText {
+  const figures = Object.fromEntries(
+    FIGURE_NAMES.map((name) => {
+      const figure = family?.figures[name];
+      return [
+        name,
+        { band: figure === undefined ? '' : `${figure.low} to ${figure.high}`, source: figure?.source ?? '' },
+      ];
+    }),
+  ) as Record<FigureName, FigureText>;
+  return {
+    name: family?.name ?? '',
+    engine: family?.engine ?? '',
+    notes: family?.notes ?? '',
+    throttle: family?.throttle ?? 'cable',
+    idleValve: family?.idleValve ?? 'none',
+    use: family?.use ?? 'road',
+    layout: family?.layout ?? 'single',
+    figures,
+    unitTypes: (family?.unitTypes ?? []).map(typeText),
+  };
+}
+
+/** “780 to 880” as two numbers, or what is wrong with it; null when empty. */
+export function readBand(text: string): { readonly low: number; readonly high: number } | string | null {
+  const typed = text.trim();
+  if (typed === '') return null;
+  const [low = Number.NaN, high = Number.NaN] = typed.split(/\s*(?:to|–)\s*/).map(parseNumber);
+  if (Number.isNaN(low) || Number.isNaN(high)) return `Expected two figures, such as 780 to 880; got “${typed}”.`;
+  return high < low ? 'Expected the smaller figure first.' : { low, high };
+}
+
+type Read =
+  | { readonly ok: true; readonly family: FamilyInput }
+  | { readonly ok: false; readonly errors: Readonly<Record<string, string>> };
+
+/** What was typed as a family, or which fields cannot be read. An empty source is a shop figure, to be verified. */
+export function readFamily(text: FamilyText): Read {
+  const errors: Record<string, string> = {};
+  const figures: Record<string, { low: number; high: number; source: string | null }> = {};
+  for (const name of FIGURE_NAMES) {
+    const read = readBand(text.figures[name].band);
+    if (typeof read === 'string') errors[`figures.${name}`] = read;
+    else if (read !== null) figures[name] = { ...read, source: text.figures[name].source.trim() || null };
+  }
+  const amount = (typed: string, key: string): number | null => {
+    if (typed.trim() === '') return null;
+    const value = parseNumber(typed);
+    if (Number.isNaN(value) || value < 0) errors[key] = `Expected an amount, got “${typed.trim()}”.`;
+    return value;
+  };
+  const unitTypes = text.unitTypes.map((type, index) => {
+    const at = `unitTypes.${index}`;
+    const expected = readVariant(type.expected);
+    if (!expected.ok)
+      for (const [field, message] of Object.entries(expected.errors)) errors[`${at}.expected.${field}`] = message;
+    const price = (field: 'new' | 'rebuilt' | 'used'): number | null => {
+      const value = amount(type[field], `${at}.prices.${field}`);
+      return value === null ? null : Math.round(value * 100);
+    };
+    return {
+      id: type.id,
+      kind: type.kind,
+      name: type.name,
+      places: type.places
+        .split(',')
+        .map((place) => place.trim())
+        .filter((place) => place !== ''),
+      partNumber: type.partNumber.trim(),
+      expected: expected.ok ? expected.features : { portMm: null, gasket: '', pins: null, drive: '', mark: '' },
+      prices: { new: price('new'), rebuilt: price('rebuilt'), used: price('used') },
+      daysToGet: amount(type.days, `${at}.daysToGet`),
+      source: type.source.trim() || null,
+    };
+  });
+  const { name, engine, notes, throttle, idleValve, use, layout } = text;
+  return Object.keys(errors).length > 0
+    ? { ok: false, errors }
+    : { ok: true, family: { name, engine, notes, throttle, idleValve, use, layout, figures, unitTypes } };
+}

@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import TextField from './TextField.vue';
+import type { VariantText } from './variantText.ts';
+
+/** The five features that tell variants apart, as typed. */
+defineProps<{ errors?: Readonly<Record<string, string>> }>();
+const model = defineModel<VariantText>({ required: true });
+</script>
+
+<template>
+  <div class="grid gap-3 sm:grid-cols-3">
+    <TextField v-model="model.mark" label="Variant mark" placeholder="C" :error="errors?.mark" />
+    <TextField
+      v-model="model.portMm"
+      label="Port diameter, mm"
+      inputmode="decimal"
+      placeholder="52"
+      :error="errors?.portMm"
+    />
+    <TextField v-model="model.gasket" label="Gasket outline" placeholder="square, four holes" :error="errors?.gasket" />
+    <TextField v-model="model.pins" label="Connector pins" inputmode="numeric" placeholder="3" :error="errors?.pins" />
+    <TextField v-model="model.drive" label="Drive" placeholder="cable, motor, stepper, rotary" :error="errors?.drive" />
+  </div>
+</template>

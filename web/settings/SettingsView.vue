@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import { computed, reactive, ref, watch } from 'vue';
+import type { Settings } from '../../contract/index.ts';
+import { HOUSE_QUESTIONS, type HouseRules } from '../../core/house/index.ts';
+import { parseNumber } from '../../core/quantity/index.ts';
+import TextField from '../parts/TextField.vue';
+import { api, ApiError } from '../stores/api.ts';
+import { useShop } from '../stores/shop.ts';
+
+/** One plain question a row; the shop answers each once. And the figures that money is worked out with. */
+const shop = useShop();
+const mayEdit = computed(() => shop.person?.role === 'lead' || shop.person?.role === 'owner');
+const problem = ref('');
+const fields = ref<Readonly<Record<string, string>>>({});
+const kept = ref(false);
+
+async function answer(question: string, school: string | null): Promise<void> {
+  problem.value = '';
+  try {
+    const reply = await api.put<{ rules: HouseRules }>(`/house-rules/${question}`, {
+      by: shop.personId,
+      answer: school,
+    });
+    shop.rules = reply.rules;
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error);
+  }
+}
+
+const text = reactive({ shopName: '', currency: '', rate: '', day: '', comeback: '' });
+watch(
+  () => shop.settings,
+  ({ shopName, currency, ratePerHourMinor, dayPriceMinor, comebackMinor }) => {
+    const money = (minor: number): string => (minor / 100).toFixed(2);
+    Object.assign(text, {
+      shopName,
+      currency,
+      rate: money(ratePerHourMinor),
+      day: money(dayPriceMinor),
+      comeback: money(comebackMinor),
+    });
+  },
+  { immediate: true },
+);
+async function keep(): Promise<void> {
+  const amounts = { ratePerHourMinor: text.rate, dayPriceMinor: text.day, comebackMinor: text.comeback };
+  const read = Object.entries(amounts).map(([name, typed]) => [name, Math.round(parseNumber(typed) * 100)] as const);
+  fields.value = Object.fromEntries(
+    read
+      .filter(([, minor]) => Number.isNaN(minor) || minor < 0)
+      .map(([name]) => [`settings.${name}`, 'Expected an amount of money, zero or more.']),
+  );
+  problem.value = '';
+  kept.value = false;
+  if (Object.keys(fields.value).length > 0) return;
+  try {
+    const settings = { shopName: text.shopName, currency: text.currency, ...Object.fromEntries(read) };
+    shop.settings = await api.put<Settings>('/settings', { by: shop.personId, settings });
+    kept.value = true;
+  } catch (error) {
+    if (error instanceof ApiError) fields.value = error.fields;
+    problem.value = error instanceof Error ? error.message : String(error);
+  }
+}
+</script>
+
+<template>
+  <div class="h-full overflow-y-auto px-4 py-6 md:px-7">
+    <h1 class="text-[1.75rem]">House rules</h1>
+    <p class="mt-1 max-w-prose text-soft">
+      Good technicians differ on these. Say what this shop does; a job can depart from it with a reason, and nobody is
+      asked twice.<template v-if="!mayEdit"> A lead or the owner sets them.</template>
+    </p>
+    <p v-if="problem" class="mt-3 font-semibold text-alarm" role="alert">{{ problem }}</p>
+    <div class="mt-4 max-w-5xl border-y border-line">
+      <fieldset
+        v-for="asked in HOUSE_QUESTIONS"
+        :key="asked.id"
+        :disabled="!mayEdit"
+        class="grid gap-x-8 gap-y-1 border-b border-line py-4 last:border-b-0 md:grid-cols-[16rem_1fr]"
+      >
+        <legend class="contents">
+          <span class="text-lg font-bold leading-tight">{{ asked.question }}</span>
+        </legend>
+        <div>
+          <label
+            v-for="school in asked.schools"
+            :key="school.id"
+            class="flex min-h-9 cursor-pointer items-baseline gap-3 py-0.5"
+          >
+            <input
+              type="radio"
+              class="size-4.5 shrink-0 translate-y-0.5 accent-bottle"
+              :name="asked.id"
+              :value="school.id"
+              :checked="shop.rules[asked.id] === school.id"
+              @change="answer(asked.id, school.id)"
+            />
+            <span
+              ><span class="font-semibold" :class="shop.rules[asked.id] === school.id ? 'text-bottle' : ''">{{
+                school.name
+              }}</span
+              ><span class="text-[0.9375rem] text-soft"> — {{ school.costs }}</span></span
+            >
+          </label>
+          <button
+            v-if="shop.rules[asked.id] && mayEdit"
+            type="button"
+            class="min-h-8 text-sm text-soft underline underline-offset-2"
+            @click="answer(asked.id, null)"
+          >
+            No rule<span class="sr-only"> for: {{ asked.question }}</span>
+          </button>
+        </div>
+      </fieldset>
+    </div>
+    <h2 class="mb-2 mt-9 text-xl">The shop and its figures</h2>
+    <form class="grid max-w-3xl gap-4 sm:grid-cols-2" @submit.prevent="keep">
+      <TextField v-model="text.shopName" label="Shop" :error="fields['settings.shopName']" />
+      <TextField v-model="text.currency" label="Currency" :error="fields['settings.currency']" />
+      <TextField
+        v-model="text.rate"
+        label="Labour, an hour"
+        inputmode="decimal"
+        :error="fields['settings.ratePerHourMinor']"
+      />
+      <TextField
+        v-model="text.day"
+        label="A day without the vehicle costs its owner"
+        inputmode="decimal"
+        :error="fields['settings.dayPriceMinor']"
+      />
+      <TextField
+        v-model="text.comeback"
+        label="A comeback costs us, besides the work"
+        inputmode="decimal"
+        :error="fields['settings.comebackMinor']"
+      />
+      <div class="sm:col-span-2">
+        <button v-if="mayEdit" type="submit" class="quiet">Keep the figures</button>
+        <span v-if="kept" class="ml-3 text-soft" role="status">Kept.</span>
+      </div>
+    </form>
+    <p class="mt-8 text-[0.9375rem]">
+      <RouterLink class="link" to="/knowledge">Knowledge: causes, checks and likelihoods</RouterLink>
+      <span class="mx-2 text-soft">·</span>
+      <RouterLink class="link" to="/families">Engine families</RouterLink>
+    </p>
+  </div>
+</template>

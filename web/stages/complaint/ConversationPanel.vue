@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue';
+import { understand } from '../../../core/diagnose/index.ts';
+import TextField from '../../parts/TextField.vue';
+import { freshId } from '../../stores/job.ts';
+import { useDiagnosis } from '../diagnose/useDiagnosis.ts';
+import { useForm } from '../useForm.ts';
+
+/** People say what it does; the program says what it understood, and asks the one question that tells most. */
+const { store, diagnosis, signs, questions, says } = useDiagnosis();
+const form = useForm();
+const askForm = useForm();
+const words = ref('');
+const unsure = ref<readonly string[]>([]);
+const job = computed(() => store.job);
+const open = computed(() => job.value?.status === 'open');
+
+const heardIn = (id: string) => job.value?.signs.filter((sign) => sign.id.startsWith(`${id}-`)) ?? [];
+const answered = computed(() => job.value?.signs.filter(({ source }) => source === 'asked') ?? []);
+const notUnderstood = (text: string): readonly string[] => understand(text, signs.value).left;
+const signName = (id: string): string => signs.value.find((sign) => sign.id === id)?.name ?? id;
+
+const LEAST_BITS = 0.01;
+const question = computed(
+  () => questions.value.find(({ sign, gainBits }) => gainBits > LEAST_BITS && !unsure.value.includes(sign.id)) ?? null,
+);
+const noted = (sign: string) => job.value?.signs.find((each) => each.sign === sign && each.outcome === 'yes');
+/** Symptoms are ready to tap until there is something to go by. */
+const symptoms = computed(() => signs.value.filter(({ kind }) => kind === 'symptom'));
+const picking = ref(false);
+
+function tell(): void {
+  if (form.send('tell-complaint', { id: freshId(), text: words.value })) words.value = '';
+}
+function answer(sign: string, outcome: string): void {
+  askForm.send('answer-question', { id: freshId(), sign, outcome });
+  void nextTick(() => document.querySelector<HTMLElement>('[data-question] button')?.focus());
+}
+function toggle(sign: string): void {
+  const known = noted(sign);
+  if (known === undefined) askForm.send('answer-question', { id: freshId(), sign, outcome: 'yes' });
+  else askForm.send('strike-sign', { id: known.id });
+}
+const nothing = computed(() => job.value !== null && job.value.told.length === 0 && answered.value.length === 0);
+</script>
+
+<template>
+  <div v-if="job" class="max-w-3xl">
+    <ol class="grid gap-4">
+      <li v-for="each in job.told" :key="each.id">
+        <p class="text-lg">“{{ each.text }}”</p>
+        <p v-if="heardIn(each.id).length > 0" class="mt-1.5 flex flex-wrap items-center gap-2">
+          <span class="text-sm text-soft">Understood:</span>
+          <span
+            v-for="sign in heardIn(each.id)"
+            :key="sign.id"
+            class="inline-flex items-center gap-2 rounded-sm border-l-4 border-bottle bg-band py-1 pl-2.5 pr-1 font-semibold"
+            >{{ says(sign)
+            }}<button
+              v-if="open"
+              type="button"
+              class="min-h-8 px-2 text-sm font-normal text-soft underline underline-offset-2 hover:text-ink"
+              @click="form.send('strike-sign', { id: sign.id })"
+            >
+              strike<span class="sr-only"> out {{ says(sign) }}</span>
+            </button></span
+          >
+        </p>
+        <p v-else class="mt-1 text-sm text-brass">
+          Nothing that can be weighed was understood; the words are kept. Say it in other words, or pick below.
+        </p>
+        <p v-if="heardIn(each.id).length > 0 && notUnderstood(each.text).length > 0" class="mt-1 text-sm text-soft">
+          Kept, not weighed: {{ notUnderstood(each.text).join('; ') }}
+        </p>
+      </li>
+    </ol>
+    <p v-if="answered.length > 0" class="mt-4 flex flex-wrap items-center gap-2">
+      <span class="text-sm text-soft">Answered:</span>
+      <span
+        v-for="sign in answered"
+        :key="sign.id"
+        class="inline-flex items-center gap-2 rounded-sm border-l-4 border-line bg-band py-1 pl-2.5 pr-1 font-semibold"
+        >{{ says(sign)
+        }}<button
+          v-if="open"
+          type="button"
+          class="min-h-8 px-2 text-sm font-normal text-soft underline underline-offset-2 hover:text-ink"
+          @click="form.send('strike-sign', { id: sign.id })"
+        >
+          strike<span class="sr-only"> out {{ signName(sign.sign) }}</span>
+        </button></span
+      >
+    </p>
+
+    <form v-if="open" class="mt-4 flex items-start gap-2" @submit.prevent="tell">
+      <TextField
+        v-model="words"
+        class="flex-1"
+        :lines="2"
+        :label="nothing ? 'What does it do? As you would tell a colleague' : 'And what else?'"
+        placeholder="hunts at the quay when it is cold, since the battery was changed"
+        :error="form.error('text') ?? form.general('text')"
+        @keydown.enter.exact.prevent="tell"
+      />
+      <button type="submit" class="quiet mt-6 min-h-[68px]!">Tell</button>
+    </form>
+
+    <section v-if="open && question" data-question class="mt-5 border-l-4 border-brass pl-4" aria-live="polite">
+      <p class="text-sm text-soft">The question that tells most now</p>
+      <h3 class="mt-0.5 text-xl">{{ question.sign.ask }}</h3>
+      <div class="mt-2 flex flex-wrap gap-2">
+        <button
+          v-for="outcome in question.sign.outcomes"
+          :key="outcome.id"
+          type="button"
+          class="quiet min-h-12!"
+          @click="answer(question.sign.id, outcome.id)"
+        >
+          {{ outcome.name }}
+        </button>
+        <button
+          type="button"
+          class="min-h-12 px-3 text-soft underline underline-offset-2"
+          @click="unsure = [...unsure, question.sign.id]"
+        >
+          Not known
+        </button>
+      </div>
+      <p v-if="askForm.general()" class="mt-1 text-sm font-semibold text-alarm" role="alert">{{ askForm.general() }}</p>
+    </section>
+
+    <div v-if="open && diagnosis" class="mt-4">
+      <button v-if="!picking && !nothing" type="button" class="link min-h-9 text-[0.9375rem]" @click="picking = true">
+        Pick from the list instead
+      </button>
+      <div v-else class="flex flex-wrap gap-2" role="group" aria-label="What is noticed">
+        <button
+          v-for="sign in symptoms"
+          :key="sign.id"
+          type="button"
+          class="quiet text-[0.9375rem]"
+          :aria-pressed="Boolean(noted(sign.id))"
+          @click="toggle(sign.id)"
+        >
+          {{ sign.name }}
+        </button>
+      </div>
+    </div>
+  </div>
+</template>

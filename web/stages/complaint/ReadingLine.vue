@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import type { Job } from '../../../core/job/index.ts';
+import { format, parseQuantity } from '../../../core/quantity/index.ts';
+import type { MeterUnit } from '../../../core/vehicle/index.ts';
+import TextField from '../../parts/TextField.vue';
+import { useForm } from '../useForm.ts';
+
+/** Odometer or hours, as entered, and how to correct them. */
+const props = defineProps<{ job: Job }>();
+const form = useForm();
+const correcting = ref(false);
+const reading = ref('');
+const reason = ref('');
+const error = ref<string | null>(null);
+
+function correct(): void {
+  const { unit } = props.job.reading;
+  const parsed = parseQuantity(reading.value, unit === 'h' ? 'duration' : 'distance', unit);
+  error.value = parsed.ok ? null : parsed.message;
+  if (!parsed.ok) return;
+  const { value, unit: typed } = parsed.quantity;
+  if (form.send('correct-reading', { reading: { value, unit: typed as MeterUnit }, reason: reason.value }))
+    correcting.value = false;
+}
+</script>
+
+<template>
+  <div>
+    <h3 class="text-sm font-bold">{{ job.reading.unit === 'h' ? 'Running hours' : 'Odometer' }}</h3>
+    <p class="figure mt-1 text-[1.75rem]">{{ format(job.reading) }}</p>
+    <p v-if="job.vehicle.lastReading" class="mt-1 text-sm text-soft">
+      {{ format(job.vehicle.lastReading) }} at the last job
+    </p>
+    <p v-if="job.readingReason" class="mt-1 text-sm text-soft">{{ job.readingReason }}</p>
+    <form v-if="correcting" class="mt-3 grid gap-2" @submit.prevent="correct">
+      <TextField
+        v-model="reading"
+        label="Reading"
+        :placeholder="format(job.reading)"
+        :error="error ?? form.error('reading')"
+      />
+      <TextField v-model="reason" label="Why, if it runs backwards" placeholder="cluster replaced" />
+      <button type="submit" class="quiet">Correct it</button>
+    </form>
+    <button
+      v-else-if="job.status === 'open'"
+      type="button"
+      class="min-h-8 text-sm text-soft underline underline-offset-2"
+      @click="correcting = true"
+    >
+      Correct the reading
+    </button>
+  </div>
+</template>

@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { OPTIONS, type OptionTerms } from '../../../core/choose/index.ts';
+import { estimateLines, estimateRange, type Job } from '../../../core/job/index.ts';
+import { parseNumber } from '../../../core/quantity/index.ts';
+import { estimateMessage } from '../../../core/sheet/index.ts';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import TextField from '../../parts/TextField.vue';
+import { freshId } from '../../stores/job.ts';
+import { useShop } from '../../stores/shop.ts';
+import { useForm } from '../useForm.ts';
+
+/** The estimate for the owner: lines to be adjusted, a page, a message, and what the owner said. */
+const props = defineProps<{ job: Job; terms: readonly OptionTerms[] }>();
+const shop = useShop();
+const form = useForm();
+const answerForm = useForm();
+
+const lines = ref<{ words: string; amount: string }[]>([]);
+const note = ref('');
+const wrong = ref('');
+watch(
+  () => props.job.decision?.choice,
+  (choice) => {
+    const own = props.terms.find(({ id }) => id === choice);
+    lines.value =
+      own === undefined
+        ? []
+        : estimateLines(own, (id) => OPTIONS[id], shop.settings.ratePerHourMinor).map(({ words, minor }) => ({
+            words,
+            amount: (minor / 100).toFixed(2),
+          }));
+  },
+  { immediate: true },
+);
+const read = computed(() =>
+  lines.value.map(({ words, amount }) => ({ words, minor: Math.round(parseNumber(amount) * 100) })),
+);
+const range = computed(() => estimateRange(read.value.filter(({ minor }) => !Number.isNaN(minor))));
+const latest = computed(() => props.job.estimates.at(-1) ?? null);
+const closed = computed(() => props.job.status === 'closed');
+const message = computed(() =>
+  latest.value === null ? '' : estimateMessage(props.job, latest.value, shop.say, shop.settings.shopName),
+);
+
+function make(): void {
+  const bad = read.value.find(({ minor }) => Number.isNaN(minor));
+  wrong.value = bad === undefined ? '' : `“${bad.words}”: expected an amount of money.`;
+  if (bad !== undefined || props.job.decision === null) return;
+  form.send('make-estimate', {
+    id: freshId(),
+    choice: props.job.decision.choice,
+    lines: read.value.filter(({ words }) => words.trim() !== ''),
+    ...range.value,
+    currency: shop.settings.currency,
+    note: note.value,
+  });
+}
+
+const answer = ref<'approved' | 'declined' | 'up to' | null>('approved');
+const who = ref(props.job.vehicle.owner);
+const how = ref('');
+const limit = ref('');
+function keepAnswer(): void {
+  if (latest.value === null || answer.value === null) return;
+  const typed = parseNumber(limit.value);
+  answerForm.send('answer-estimate', {
+    id: latest.value.id,
+    answer: answer.value,
+    limitMinor: answer.value === 'up to' && !Number.isNaN(typed) ? Math.round(typed * 100) : null,
+    who: who.value,
+    how: how.value,
+    note: '',
+  });
+}
+const copied = ref(false);
+async function copy(): Promise<void> {
+  await navigator.clipboard.writeText(message.value).then(
+    () => (copied.value = true),
+    () => (copied.value = false),
+  );
+}
+</script>
+
+<template>
+  <section class="max-w-3xl" aria-label="Estimate for the owner">
+    <h3 class="text-lg">Estimate for the owner</h3>
+    <template v-if="latest">
+      <ul class="rows mt-2 border-y border-line">
+        <li v-for="line in latest.lines" :key="line.words" class="flex justify-between gap-4 py-1.5">
+          <span>{{ line.words }}</span><span class="whitespace-nowrap font-bold">{{ shop.say.money(line.minor) }}</span>
+        </li>
+        <li class="flex justify-between gap-4 py-2">
+          <span class="font-bold">Between</span
+          ><span class="figure text-xl"
+            >{{ shop.say.money(latest.lowMinor) }} – {{ shop.say.money(latest.highMinor) }}</span
+          >
+        </li>
+      </ul>
+      <div class="mt-2 flex flex-wrap gap-3">
+        <a class="quiet" :href="`/api/jobs/${job.id}/estimate.pdf`" target="_blank" rel="noopener">A4 page</a>
+        <button type="button" class="quiet" @click="copy">{{ copied ? 'Copied' : 'Copy as a message' }}</button>
+      </div>
+      <details class="mt-2">
+        <summary class="min-h-9 py-1.5 text-sm font-semibold text-soft">The message</summary>
+        <pre class="whitespace-pre-wrap border-l-2 border-line pl-3 font-sans text-[0.9375rem]">{{ message }}</pre>
+      </details>
+      <p
+        v-if="latest.answer"
+        class="mt-3 font-semibold"
+        :class="latest.answer.answer === 'declined' ? 'text-oxide' : 'text-moss'"
+      >
+        {{
+          latest.answer.answer === 'declined'
+            ? 'Declined'
+            : latest.answer.answer === 'up to'
+              ? `Approved up to ${shop.say.money(latest.answer.limitMinor ?? 0)}`
+              : 'Approved'
+        }}
+        by {{ latest.answer.who }}<template v-if="latest.answer.how">, {{ latest.answer.how }}</template
+        >, {{ shop.say.time(latest.answer.at) }}
+      </p>
+      <form v-else-if="!closed" class="mt-4 grid gap-3" @submit.prevent="keepAnswer">
+        <ChoiceRow
+          v-model="answer"
+          label="The owner says"
+          :options="[
+            { id: 'approved', name: 'Go ahead' },
+            { id: 'up to', name: 'Up to an amount' },
+            { id: 'declined', name: 'No' },
+          ]"
+        />
+        <div class="grid gap-3 sm:grid-cols-3">
+          <TextField v-model="who" label="Who" :error="answerForm.error('who')" />
+          <TextField v-model="how" label="How" placeholder="telephone, 14:10" />
+          <TextField
+            v-if="answer === 'up to'"
+            v-model="limit"
+            :label="`Up to, ${shop.settings.currency}`"
+            inputmode="decimal"
+            :error="answerForm.error('limitMinor')"
+          />
+        </div>
+        <p v-if="answerForm.general('who', 'limitMinor')" class="text-sm font-semibold text-alarm" role="alert">
+          {{ answerForm.general('who', 'limitMinor') }}
+        </p>
+        <button type="submit" class="primary justify-self-start">Keep the answer</button>
+      </form>
+    </template>
+    <form
+      v-if="!closed && (latest === null || latest.answer?.answer === 'declined')"
+      class="mt-3 grid gap-2"
+      @submit.prevent="make"
+    >
+      <div v-for="(line, index) in lines" :key="index" class="grid grid-cols-[1fr_8rem] gap-3">
+        <input v-model="line.words" class="input" :aria-label="`Line ${index + 1}`" />
+        <input
+          v-model="line.amount"
+          class="input text-right"
+          inputmode="decimal"
+          :aria-label="`Amount of line ${index + 1}, ${shop.settings.currency}`"
+        />
+      </div>
+      <button
+        type="button"
+        class="link min-h-9 justify-self-start text-[0.9375rem]"
+        @click="lines.push({ words: '', amount: '0.00' })"
+      >
+        Another line
+      </button>
+      <TextField v-model="note" label="A word to the owner" placeholder="ready on Friday if the gasket comes" />
+      <p v-if="wrong || form.general()" class="text-sm font-semibold text-alarm" role="alert">
+        {{ wrong || form.general() }}
+      </p>
+      <p>
+        Between <span class="font-bold">{{ shop.say.money(range.lowMinor) }}</span> and
+        <span class="font-bold">{{ shop.say.money(range.highMinor) }}</span>
+      </p>
+      <button type="submit" class="quiet justify-self-start">Make the estimate</button>
+    </form>
+  </section>
+</template>

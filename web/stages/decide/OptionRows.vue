@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { type ComparedOption, OPTIONS, type OptionId } from '../../../core/choose/index.ts';
+
+/** Options side by side: the chance to cure with its spread, money now and for the distance, days off the road. */
+defineProps<{
+  options: readonly ComparedOption[];
+  first: OptionId | null;
+  per: string;
+  money: (minor: number) => string;
+  disabled: boolean;
+}>();
+const choice = defineModel<OptionId>({ required: true });
+const percent = (share: number): string => `${(share * 100).toFixed(1)}%`;
+const life = (value: number, per: string): string =>
+  `${value.toLocaleString('en-GB').replaceAll(',', '\u202f')} ${per.includes('km') ? 'km' : 'h'}`;
+</script>
+
+<template>
+  <fieldset :disabled="disabled">
+    <legend class="sr-only">What will be done</legend>
+    <div
+      class="grid grid-cols-[1fr_6.5rem_6.5rem] gap-x-4 pb-1 text-sm text-soft md:grid-cols-[15rem_1fr_6.5rem_6.5rem_5rem]"
+      aria-hidden="true"
+    >
+      <span>What</span><span class="max-md:hidden">Chance to cure</span><span class="text-right">Now</span
+      ><span class="text-right">{{ per }}</span
+      ><span class="text-right max-md:hidden">Off the road</span>
+    </div>
+    <div class="rows border-y border-line">
+      <label
+        v-for="option in options"
+        :key="option.terms.id"
+        class="grid min-h-12 cursor-pointer grid-cols-[1fr_6.5rem_6.5rem] items-center gap-x-4 py-1 has-checked:bg-band md:grid-cols-[15rem_1fr_6.5rem_6.5rem_5rem]"
+      >
+        <span class="flex items-center gap-3">
+          <input
+            v-model="choice"
+            type="radio"
+            name="choice"
+            :value="option.terms.id"
+            class="ml-2 size-5 shrink-0 accent-bottle"
+          />
+          <span class="leading-tight"
+            ><span class="block" :class="option.terms.id === first ? 'font-bold text-bottle' : 'font-semibold'">{{
+              OPTIONS[option.terms.id]
+            }}</span
+            ><span class="block text-sm text-soft">{{
+              option.terms.id === first ? 'least for the distance' : `lasts about ${life(option.terms.life, per)}`
+            }}</span></span
+          >
+        </span>
+        <span class="flex items-center gap-3 max-md:col-span-3 max-md:pl-10">
+          <svg class="min-w-0 flex-1" width="100%" height="18" aria-hidden="true">
+            <line x1="0" x2="100%" y1="9" y2="9" class="stroke-line" stroke-width="1" />
+            <rect
+              :x="percent(option.chance.low)"
+              :width="percent(Math.max(0.005, option.chance.high - option.chance.low))"
+              y="5"
+              height="8"
+              class="fill-bottle"
+              fill-opacity="0.3"
+            />
+            <line
+              :x1="percent(option.chance.mean)"
+              :x2="percent(option.chance.mean)"
+              y1="1"
+              y2="17"
+              class="stroke-bottle"
+              stroke-width="3"
+            />
+          </svg>
+          <span class="w-12 text-right"
+            ><span class="sr-only">chance to cure </span
+            ><span class="figure">{{ Math.round(option.chance.mean * 100) }} %</span></span
+          >
+        </span>
+        <span class="text-right"
+          ><span class="sr-only">now </span>{{ option.nowMinor === null ? 'no price' : money(option.nowMinor) }}</span
+        >
+        <span class="text-right" :class="option.terms.id === first ? 'font-bold' : ''"
+          ><span class="sr-only">{{ per }} </span
+          >{{ option.perUseMinor === null ? '—' : money(option.perUseMinor) }}</span
+        >
+        <span class="text-right text-soft max-md:hidden">{{
+          option.terms.daysOff === 0 ? 'same day' : `${option.terms.daysOff} days`
+        }}</span>
+      </label>
+    </div>
+  </fieldset>
+</template>

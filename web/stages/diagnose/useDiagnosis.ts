@@ -1,0 +1,66 @@
+import { computed } from 'vue';
+import {
+  type Access,
+  causesFor,
+  findingWords,
+  nextCheck,
+  type Proposal,
+  signsFor,
+  whatWouldChange,
+} from '../../../core/diagnose/index.ts';
+import { diagnoseJob } from '../../../core/job/index.ts';
+import { useJob } from '../../stores/job.ts';
+import { useShop } from '../../stores/shop.ts';
+
+/** What a minute costs when the shop has set no rate: checks are then ranked by time alone. */
+const NOMINAL_RATE = 6000;
+
+/** The ranking of the job on the screen and what to find out next; null until the knowledge is loaded. */
+export function useDiagnosis() {
+  const store = useJob();
+  const shop = useShop();
+
+  const diagnosis = computed(() =>
+    store.job === null || store.knowledge === null ? null : diagnoseJob(store.job, store.knowledge, store.family),
+  );
+  const signs = computed(() =>
+    store.knowledge === null || diagnosis.value === null ? [] : signsFor(store.knowledge, diagnosis.value.subject),
+  );
+  const causes = computed(() => new Map((store.knowledge?.causes ?? []).map((cause) => [cause.id, cause])));
+  const models = computed(() =>
+    store.knowledge === null || diagnosis.value === null ? [] : causesFor(store.knowledge, diagnosis.value.subject),
+  );
+  /** What the checks so far have left behind: the duct off, the engine warm. */
+  const reached = computed((): Access[] => {
+    const done = new Set(store.job?.checks.map(({ check }) => check));
+    return [...new Set(signs.value.filter(({ id }) => done.has(id)).flatMap(({ method }) => method?.leaves ?? []))];
+  });
+  const options = computed(() => ({
+    minutePrice: (shop.settings.ratePerHourMinor || NOMINAL_RATE) / 60,
+    reached: reached.value,
+    passedOver: store.job?.passedOver.map(({ check }) => check) ?? [],
+  }));
+  const proposalsOf = (kinds: readonly string[]): Proposal[] =>
+    diagnosis.value === null
+      ? []
+      : nextCheck(
+          models.value,
+          diagnosis.value.findings,
+          signs.value.filter(({ kind }) => kinds.includes(kind)),
+          options.value,
+        );
+  const checks = computed(() => proposalsOf(['check']));
+  const questions = computed(() => proposalsOf(['symptom', 'circumstance', 'history']));
+
+  const leader = computed(() => diagnosis.value?.ranking.causes[0] ?? null);
+  const turns = computed(() => (leader.value === null ? [] : whatWouldChange(leader.value.id, checks.value)));
+  const nameOf = (cause: string): string => causes.value.get(cause)?.name ?? cause;
+  const shortOf = (cause: string): string => causes.value.get(cause)?.short ?? cause;
+  const says = (finding: { readonly sign: string; readonly outcome: string }): string =>
+    findingWords(signs.value, finding);
+  return { store, shop, diagnosis, signs, causes, models, checks, questions, leader, turns, nameOf, shortOf, says };
+}
+
+/** A share as people read it: “< 1 %”. */
+export const shareWords = (share: number): string =>
+  share < 0.005 ? '<\u00a01\u00a0%' : share > 0.995 ? '>\u00a099\u00a0%' : `${Math.round(share * 100)}\u00a0%`;

@@ -1,0 +1,35 @@
+import { defineStore } from 'pinia';
+import { shallowRef } from 'vue';
+import type { Knowledge } from '../../core/diagnose/index.ts';
+import type { EngineFamily } from '../../core/vehicle/index.ts';
+import { api } from './api.ts';
+
+/** Versions of the knowledge and engine families, fetched once each: a version never changes. */
+export const useKnowledge = defineStore('knowledge', () => {
+  const versions = shallowRef<ReadonlyMap<number, Knowledge>>(new Map());
+  const families = shallowRef<ReadonlyMap<string, EngineFamily>>(new Map());
+  const problem = shallowRef('');
+
+  async function need(version: number): Promise<void> {
+    if (versions.value.has(version)) return;
+    try {
+      const found = await api.get<Knowledge>(`/knowledge/${version}`);
+      versions.value = new Map([...versions.value, [version, found]]);
+      problem.value = '';
+    } catch (error) {
+      problem.value = error instanceof Error ? error.message : String(error);
+    }
+  }
+
+  async function needFamily(id: string): Promise<void> {
+    if (families.value.has(id)) return;
+    try {
+      const found = await api.get<EngineFamily>(`/families/${id}`);
+      families.value = new Map([...families.value, [id, found]]);
+    } catch (error) {
+      problem.value = error instanceof Error ? error.message : String(error);
+    }
+  }
+
+  return { versions, families, problem, need, needFamily };
+});
