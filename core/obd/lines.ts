@@ -44,7 +44,7 @@ const REASONS: Readonly<Record<number, string>> = {
   0x11: 'the vehicle does not know this mode',
   0x12: 'the vehicle does not have this value',
   0x21: 'the vehicle is busy',
-  0x22: 'not possible now: key on, engine off?',
+  0x22: 'not possible now, try key on, engine off',
   0x31: 'the vehicle does not have this value',
   0x78: 'the vehicle asks for more time',
 };

@@ -47,7 +47,7 @@ export function estimateMessage(job: Job, estimate: Estimate, say: Speaker, shop
     `${shop}: ${sheet.title}`,
     sheet.finding,
     ...sheet.lines.map(({ words, money }) => `- ${words}: ${money}`),
-    `Between ${sheet.range}.`,
+    `Between ${sheet.range.replace(' to ', ' and ')}.`,
     ...(sheet.note === '' ? [] : [sheet.note]),
     'We do nothing beyond the higher figure without asking. May we go ahead?',
   ].join('\n');

@@ -1,6 +1,7 @@
 import { CAUTION_CLOSE, CHOICES, type Job, MEASURES, type MeasureKind, PROOFS, type When } from '../job/index.ts';
+import { HOUSE_QUESTIONS } from '../house/index.ts';
 import { format, formatMinutes } from '../quantity/index.ts';
-import { DTC_MEANINGS, engineLine, type Figure, sourceWords, vehicleName } from '../vehicle/index.ts';
+import { DTC_MEANINGS, engineLine, type Figure, sourceWords, UNIT_KINDS, vehicleName } from '../vehicle/index.ts';
 import { costOf } from './cost.ts';
 import type { Sheet, SheetRow, SheetSection, Speaker } from './types.ts';
 import { coolantSection, findingsSection, itemsSection, openSection, torqueSection, usedSection } from './work.ts';
@@ -50,10 +51,35 @@ function complaint(job: Job): SheetSection {
   );
   const rows = [
     row('Owner says', job.complaint),
+    ...job.told.map(({ text }) => row('Told', text)),
+    ...(job.signs.some(({ source }) => source === 'asked')
+      ? [
+          row(
+            'Asked',
+            job.signs
+              .filter(({ source }) => source === 'asked')
+              .map(({ words }) => words)
+              .join(', '),
+          ),
+        ]
+      : []),
     ...(job.symptoms.length > 0 ? [row('Noticed', job.symptoms.map(({ text }) => text).join(', '))] : []),
     ...(job.since === '' ? [] : [row('Since', job.since)]),
     ...(job.doneBefore === '' ? [] : [row('Done before', job.doneBefore)]),
     ...codes,
+    ...job.frames.map(({ code, values }) =>
+      row(
+        `Freeze frame of ${code}`,
+        values.map(({ name, value, unit }) => `${name.toLowerCase()} ${value} ${unit}`).join(', '),
+      ),
+    ),
+    ...job.clearings.map(({ codes: cleared, ended }) =>
+      row(
+        'Cleared',
+        cleared.join(', ') || 'nothing stored',
+        ended === null ? 'how it ended is not known' : ended.outcome === 'cleared' ? 'done' : `failed: ${ended.words}`,
+      ),
+    ),
   ];
   return { title: 'Complaint', rows, empty: '' };
 }
@@ -72,21 +98,46 @@ function units(job: Job): SheetSection {
             : item.state === 'left-off'
               ? 'left off'
               : 'off and refitted';
-    return row(
-      `${unit.kind === 'throttle-body' ? 'Throttle body' : 'Idle air valve'}, ${unit.place}`,
-      `${unit.partNumber}, variant ${unit.variant}`,
-      fate,
-    );
+    return row(`${UNIT_KINDS[unit.kind]}, ${unit.place}`, `${unit.partNumber}, variant ${unit.variant}`, fate);
   });
   return { title: 'Units', rows, empty: 'No unit is noted in the vehicle file.' };
 }
 
 function decided(job: Job, say: Speaker): SheetSection {
-  const checks = job.checks.map(({ name, result, verdict }) => row(name, result, verdict));
+  const checks = job.checks.map(({ name, result, verdict, when }) =>
+    row(name, result, when === 'after' ? `${verdict}, after the work` : verdict),
+  );
+  const variants = job.variants.map(({ place, words }) => row(`Variant, ${place}`, words));
   const choice =
     job.decision === null
       ? []
       : [row('Decided', CHOICES[job.decision.choice], `${job.decision.reason} (${say.person(job.decision.by)})`)];
+  const belief =
+    job.belief === null
+      ? []
+      : [
+          row(
+            'Believed then',
+            job.belief.causes
+              .slice(0, 3)
+              .map(({ name, share }) => `${name} ${Math.round(share * 100)} %`)
+              .join(', '),
+            `knowledge ${job.belief.knowledge}; our judgement, not a proof`,
+          ),
+        ];
+  const departures = job.departures.map(({ question, taken, reason }) => {
+    const asked = HOUSE_QUESTIONS.find(({ id }) => id === question);
+    return row('Departs from the house rule', asked?.schools.find(({ id }) => id === taken)?.name ?? taken, reason);
+  });
+  const estimates = job.estimates.map(({ lowMinor, highMinor, answer }) =>
+    row(
+      'Estimate',
+      `${say.money(lowMinor)} to ${say.money(highMinor)}`,
+      answer === null
+        ? 'not answered'
+        : `${answer.answer === 'up to' ? `approved up to ${say.money(answer.limitMinor ?? 0)}` : answer.answer} by ${answer.who}`,
+    ),
+  );
   const by =
     job.procedure === null
       ? []
@@ -97,7 +148,11 @@ function decided(job: Job, say: Speaker): SheetSection {
             `version ${job.procedure.version}; source: ${sourceWords(job.procedure)}`,
           ),
         ];
-  return { title: 'Checked and decided', rows: [...checks, ...choice, ...by], empty: 'Nothing was checked.' };
+  return {
+    title: 'Checked and decided',
+    rows: [...checks, ...variants, ...choice, ...belief, ...departures, ...estimates, ...by],
+    empty: 'Nothing was checked.',
+  };
 }
 
 function runs(job: Job, say: Speaker): SheetSection {

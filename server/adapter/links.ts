@@ -114,6 +114,8 @@ export function openTcp(port: number): Promise<Link> {
         new AdapterError('adapter-gone', `Nothing answers on port ${port} of this machine. Is the stand-in running?`),
       );
     };
+    // Lines are short and each waits for the other: nothing is gained by holding them back.
+    socket.setNoDelay(true);
     socket.setTimeout(CONNECT_MS, fail);
     socket.once('error', fail);
     socket.connect(port, '127.0.0.1', () => {
@@ -137,7 +139,7 @@ export function serveTcp(
   script: VehicleScript,
   port: number,
 ): Promise<{ readonly port: number; readonly close: () => void }> {
-  const server: Server = createServer((socket) => {
+  const server: Server = createServer({ noDelay: true }, (socket) => {
     const vehicle = new SimulatedVehicle(
       script,
       (line) => void (socket.writable && socket.write(`${line}\n`)),

@@ -22,6 +22,8 @@ export interface VehicleScript {
     readonly garbled?: readonly number[];
     /** PIDs that are answered with an empty line. */
     readonly empty?: readonly number[];
+    /** Refuses to clear codes while the engine runs. */
+    readonly keepsCodes?: boolean;
     /** Requests after which the connection goes. */
     readonly goneAfter?: number;
   };
@@ -112,7 +114,7 @@ export const SCRIPTS: readonly VehicleScript[] = [
     pending: [],
     frame: {},
     values: { ...warm, 0x04: 26, 0x06: 14.1, 0x07: 9.4, 0x0b: 46, 0x0c: 930, 0x11: 12.5, 0x1f: 300 },
-    faults: { silent: [0x0f], empty: [0x42] },
+    faults: { silent: [0x0f], empty: [0x42], keepsCodes: true },
   },
   {
     id: 'gone',

@@ -89,6 +89,7 @@ export class SimulatedVehicle {
         return this.#emit('0Z 41 ??');
       }
     }
+    if (mode === MODES.clear && this.script.faults.keepsCodes) return this.#send([3, NEGATIVE, mode, 0x22]);
     const message = this.#message(request);
     if (message === null) return this.#send([3, NEGATIVE, mode, 0x12]);
     const [first, ...rest] = splitMessage(message);

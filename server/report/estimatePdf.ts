@@ -39,7 +39,7 @@ export function printEstimate(
     .font('strong')
     .fontSize(15)
     .fillColor(INK)
-    .text(`Between ${sheet.range}`, LEFT, doc.y, { width: WIDTH, align: 'right' });
+    .text(`Between ${sheet.range.replace(' to ', ' and ')}`, LEFT, doc.y, { width: WIDTH, align: 'right' });
   if (sheet.note !== '') doc.moveDown(0.6).font('text').fontSize(11).text(sheet.note, LEFT, doc.y, { width: WIDTH });
   doc.moveDown(0.8).font('strong').fontSize(11).text(sheet.answer, LEFT, doc.y, { width: WIDTH });
   doc.moveDown(0.8).font('text').fontSize(9).fillColor(SOFT).text(sheet.terms, LEFT, doc.y, { width: WIDTH });

@@ -1,5 +1,5 @@
 import { findingWords } from '../../diagnose/index.ts';
-import { departure, HOUSE_QUESTIONS, ruleFor } from '../../house/index.ts';
+import { departure, HOUSE_QUESTIONS, ruleFor, schoolOfChoice } from '../../house/index.ts';
 import { accept, type Context, refuse, refuseField } from '../commands.ts';
 import { diagnoseJob, isOrdinary } from '../diagnosis.ts';
 import { event, type EventData, type JobEvent } from '../events.ts';
@@ -29,7 +29,12 @@ export const choice: Handlers<'decide' | 'set-terms' | 'make-estimate' | 'answer
       ...(departs === null || why.trim() === ''
         ? []
         : [
-            event('rule-departed', { question: departs.question.id, rule: departs.rule.id, taken, reason: why.trim() }),
+            event('rule-departed', {
+              question: departs.question.id,
+              rule: departs.rule.id,
+              taken: schoolOfChoice(taken)?.school ?? taken,
+              reason: why.trim(),
+            }),
           ]),
     );
   },
