@@ -45,9 +45,11 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
   const rows = <T>(sql: string): T[] => workshop.rows<T>(sql, jobId);
 
   await test.step('complaint', async () => {
-    await button(page, 'hunting idle').click();
-    await page.getByLabel('In other words').fill('whistles on the hill');
-    await button(page, 'Note it').click();
+    await page.getByLabel('What does it do?').fill('Hunts at the quay, and whistles on the hill.');
+    await button(page, 'Tell').click();
+    await expect(page.getByText('idle hunts').first()).toBeVisible();
+    await button(page, 'strike out whistle or hiss').click();
+    await button(page, 'Type a code').click();
     await page.getByLabel('Code', { exact: true }).fill('P05');
     await button(page, 'Add the code').click();
     await expect(page.getByText('Expected a code such as P0505')).toBeVisible();
@@ -58,18 +60,23 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
     await button(page, /^Done, on to diagnose/).click();
   });
   await test.step('diagnose and decide', async () => {
-    await button(page, /Duct off, look at the plate/).click();
-    await page.getByLabel('What was found').fill('lacquer at the edge');
-    await page.getByRole('radio', { name: 'not as it should be' }).click();
-    await button(page, 'Record the check').click();
+    await button(page, 'All checks').click();
+    await page
+      .getByRole('dialog')
+      .getByRole('button', { name: /Duct off, look at the plate/ })
+      .click();
+    await readAll(page);
+    await button(page, /^Dark ring or crust at the edge/).click();
+    await expect(page.getByText('ring of deposit at the plate edge').first()).toBeVisible();
     await page.getByLabel('Idle speed, warm, rpm').fill('610');
     await page.getByLabel('Idle speed, warm, rpm').blur();
     await expect(page.getByText('below the band')).toBeVisible();
     await button(page, /^Done, on to decide/).click();
-    await button(page, 'Decide').click();
+    await page.getByRole('radio', { name: /Clean on the bench/ }).check();
+    await button(page, 'Decide: clean on the bench').click();
     await expect(page.getByText('Say why, in a few words')).toBeVisible();
     await page.getByLabel('Because').fill('deposit at the edge, valve stiff');
-    await button(page, 'Decide').click();
+    await button(page, 'Decide: clean on the bench').click();
     await button(page, /^Done, on to prepare/).click();
   });
   await test.step('prepare', async () => {

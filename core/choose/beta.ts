@@ -46,10 +46,10 @@ function fraction(x: number, a: number, b: number): number {
   return result;
 }
 
-/** The point below which a share `p` of a Beta(a, b) lies, by bisection to 1e-9. */
+/** The point below which a share `p` of a Beta(a, b) lies, by bisection to 1e-12. */
 export function betaQuantile(p: number, a: number, b: number): number {
   let [low, high] = [0, 1];
-  while (high - low > 1e-9) {
+  while (high - low > 1e-12) {
     const middle = (low + high) / 2;
     if (betaCdf(middle, a, b) < p) low = middle;
     else high = middle;

@@ -72,20 +72,20 @@ describe('the Beta distribution', () => {
 
 describe('the chance to cure', () => {
   it('is the ranked causes times how well the option treats each', () => {
-    // Deposit nearly always (0.9), worn gears never (0.02).
-    expect(chanceOf('clean-bench', INPUT).fromCauses).toBeCloseTo(0.8 * 0.9 + 0.2 * 0.02, 12);
-    expect(chanceOf('clean-bench', INPUT).mean).toBeCloseTo(0.724, 12);
+    // Deposit nearly always (0.9), worn gears never.
+    expect(chanceOf('clean-bench', INPUT).fromCauses).toBeCloseTo(0.8 * 0.9, 12);
+    expect(chanceOf('clean-bench', INPUT).mean).toBeCloseTo(0.72, 12);
   });
   it('moves with the shop’s own results: ten jobs weigh as much as the causes', () => {
     const seen = chanceOf('clean-bench', { ...INPUT, results: [{ option: 'clean-bench', cured: 2, cameBack: 8 }] });
-    expect(seen.mean).toBeCloseTo((7.24 + 2) / 20, 12);
+    expect(seen.mean).toBeCloseTo((7.2 + 2) / 20, 12);
     expect(seen.low).toBeLessThan(seen.mean);
     expect(seen.high).toBeGreaterThan(seen.mean);
     expect(chanceOf('clean-bench', { ...INPUT, belief: [] })).toMatchObject({ mean: 0, low: 0 });
   });
   it('treats causes elsewhere by looking elsewhere, and every treated cause exists', () => {
     expect(cures('elsewhere', 'intake-leak')).toBe(0.9);
-    expect(cures('replace', 'intake-leak')).toBe(0.02);
+    expect(cures('replace', 'intake-leak')).toBe(0);
     for (const cause of Object.keys(TREATS)) expect(SHIPPED_KNOWLEDGE.causes.map(({ id }) => id)).toContain(cause);
     for (const { id, throttle } of SHIPPED_KNOWLEDGE.causes) if (throttle) expect(TREATS[id], id).toBeDefined();
   });
@@ -99,8 +99,8 @@ describe('compareOptions', () => {
     expect(clean.nowMinor).toBe(700 + 12_000);
     expect(replace.nowMinor).toBe(46_000 + 6000 + 3 * 4500);
     // When cleaning fails: diagnose again, then the new unit.
-    expect(clean.expectedMinor).toBe(Math.round(12_700 + (1 - 0.724) * (9000 + 65_500)));
-    const life = 0.724 * 70_000 + 0.276 * 180_000;
+    expect(clean.expectedMinor).toBe(Math.round(12_700 + (1 - 0.72) * (9000 + 65_500 + (1 - 0.9) * 9000)));
+    const life = 0.72 * 70_000 + 0.28 * 180_000;
     expect(clean.perUseMinor).toBe(Math.round(((clean.expectedMinor ?? 0) / life) * 10_000));
     expect(first).toBe('clean-bench');
   });

@@ -49,7 +49,7 @@ const now = (terms: OptionTerms, { ratePerHourMinor, dayPriceMinor }: ChooseInpu
 
 /**
  * Puts options side by side. When one does not cure, the vehicle comes back: it is diagnosed again and the surest of
- * the other options is done. Money is rounded to whole minor units.
+ * the other options is done; that one may fail too, and then the next is done. Money is rounded to whole minor units.
  * @throws RangeError when no option is given or a life is not above 0
  */
 export function compareOptions(input: ChooseInput): Comparison {
@@ -59,10 +59,8 @@ export function compareOptions(input: ChooseInput): Comparison {
   const base = input.terms.map((terms) => ({ terms, chance: chanceOf(terms.id, input), nowMinor: now(terms, input) }));
   const options = base
     .map(({ terms, chance, nowMinor }): ComparedOption => {
-      const fallback = base
-        .filter((other) => other.terms.id !== terms.id && other.nowMinor !== null)
-        .sort((a, b) => b.chance.mean - a.chance.mean || (a.nowMinor ?? 0) - (b.nowMinor ?? 0))[0];
-      const comeback = input.comebackMinor + (fallback?.nowMinor ?? 0);
+      const fallback = surest(base, [terms.id]);
+      const comeback = comebackCost(base, [terms.id], input.comebackMinor);
       const expectedMinor = nowMinor === null ? null : Math.round(nowMinor + (1 - chance.mean) * comeback);
       const life = chance.mean * terms.life + (1 - chance.mean) * (fallback?.terms.life ?? terms.life);
       const perUseMinor = expectedMinor === null ? null : Math.round((expectedMinor / life) * PER[input.per]);
@@ -71,6 +69,22 @@ export function compareOptions(input: ChooseInput): Comparison {
     .sort(byCost);
   const first = options[0]?.perUseMinor === null ? null : (options[0]?.terms.id ?? null);
   return { options, first, sentence: first === null ? 'No option has a price yet.' : sentenceFor(options) };
+}
+
+type Base = { readonly terms: OptionTerms; readonly chance: Chance; readonly nowMinor: number | null };
+
+/** The surest option that was not tried yet; of equals the cheapest. */
+const surest = (base: readonly Base[], tried: readonly OptionId[]): Base | undefined =>
+  base
+    .filter(({ terms, nowMinor }) => !tried.includes(terms.id) && nowMinor !== null)
+    .sort((a, b) => b.chance.mean - a.chance.mean || (a.nowMinor ?? 0) - (b.nowMinor ?? 0))[0];
+
+/** What it costs when an option did not cure: the surest other one, which may fail in its turn. Then it is left. */
+function comebackCost(base: readonly Base[], tried: readonly OptionId[], comebackMinor: number, further = 1): number {
+  const next = surest(base, tried);
+  if (next === undefined) return comebackMinor;
+  const again = further === 0 ? 0 : comebackCost(base, [...tried, next.terms.id], comebackMinor, further - 1);
+  return comebackMinor + (next.nowMinor ?? 0) + (1 - next.chance.mean) * again;
 }
 
 const byCost = (a: ComparedOption, b: ComparedOption): number =>

@@ -43,6 +43,8 @@ export const TREATS: Readonly<Record<string, Treats>> = {
 /** Causes that no work on the throttle cures: looking elsewhere does. */
 const ELSEWHERE: Treats = { elsewhere: 'nearly always' };
 
-/** The chance that an option cures a cause, 0 to 1. */
-export const cures = (option: OptionId, cause: string): number =>
-  CHANCE[(TREATS[cause] ?? ELSEWHERE)[option] ?? 'never'];
+/** The chance that an option cures a cause, 0 to 1. Here never means never: no amount of relearning flattens a body. */
+export function cures(option: OptionId, cause: string): number {
+  const word = (TREATS[cause] ?? ELSEWHERE)[option];
+  return word === undefined || word === 'never' ? 0 : CHANCE[word];
+}

@@ -366,7 +366,8 @@ describe('undo', () => {
 });
 
 describe('handing over', () => {
-  const ready = (): Shop => opened().do('decide', { choice: 'relearn', reason: 'battery was off' });
+  const ready = (): Shop =>
+    opened().do('decide', { departure: '', options: [], choice: 'relearn', reason: 'battery was off' });
   const handOver: CommandData['hand-over'] = {
     watch: '',
     nextDue: null,
@@ -395,9 +396,13 @@ describe('handing over', () => {
     expect(refusal(ready().try('hand-over', { ...handOver, ...change }))).toBe(expected);
   });
   it('is refused while anything is off or nothing was decided', () => {
-    expect(refusal(stripped().do('decide', { choice: 'relearn', reason: 'x' }).try('hand-over', handOver))).toBe(
-      'engine-held',
-    );
+    expect(
+      refusal(
+        stripped()
+          .do('decide', { departure: '', options: [], choice: 'relearn', reason: 'x' })
+          .try('hand-over', handOver),
+      ),
+    ).toBe('engine-held');
     expect(refusal(opened().try('hand-over', handOver))).toBe('not-decided');
   });
 });

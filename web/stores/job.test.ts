@@ -71,7 +71,9 @@ describe('the job on the screen', () => {
     const store = useJob();
     await store.load('j');
     expect(store.send('remove-item', off('ghost'))).toMatchObject({ code: 'no-such-item' });
-    expect(store.send('decide', { choice: 'relearn', reason: ' ' })).toMatchObject({ field: 'reason' });
+    expect(store.send('decide', { choice: 'relearn', reason: ' ', departure: '', options: [] })).toMatchObject({
+      field: 'reason',
+    });
     await vi.runAllTimersAsync();
     expect(posted).toEqual([]);
   });
