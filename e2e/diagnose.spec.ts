@@ -126,7 +126,9 @@ test('a foreign object: read the vehicle, look, clean in place against the house
     await expect(page.getByText('May we go ahead?')).toBeVisible();
     await page.getByLabel('How', { exact: true }).fill('telephone');
     await button(page, 'Keep the answer').click();
-    await expect(page.getByRole('region', { name: 'Estimate for the owner' })).toContainText('by Island post, telephone');
+    await expect(page.getByRole('region', { name: 'Estimate for the owner' })).toContainText(
+      'by Island post, telephone',
+    );
     await expect
       .poll(() => rows('SELECT answer, who FROM estimate WHERE job_id = ?'))
       .toEqual([{ answer: 'approved', who: 'Island post' }]);

@@ -49,6 +49,7 @@ export class KnowledgeStore {
 
   /** Stores what ships with the program as version 1, once. */
   ship(at: string): void {
+    if (this.#db.prepare('SELECT 1 FROM knowledge WHERE version = 1').get() !== undefined) return;
     this.#db
       .prepare(
         "INSERT OR IGNORE INTO knowledge (version, at, person, note, edits, body) VALUES (1, ?, '', 'As shipped with the program', 0, ?)",

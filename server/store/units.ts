@@ -1,6 +1,7 @@
 import type { Database, Statement } from 'better-sqlite3';
 import type { LifeInput, UnitFile, UnitInput, VehicleInput } from '../../contract/index.ts';
 import {
+  type FittedUnit,
   type LifeEntry,
   lifeProblem,
   livedOn,
@@ -76,6 +77,23 @@ export class Units {
         note,
       }));
     return { unit, life };
+  }
+
+  /** Units by the vehicle they sit on, bodies before valves. */
+  on(vehicleIds: readonly string[]): ReadonlyMap<string, readonly FittedUnit[]> {
+    const rows = this.#db
+      .prepare<[string], UnitRow>(
+        'SELECT * FROM unit WHERE vehicle_id IN (SELECT value FROM json_each(?)) ORDER BY kind DESC, id',
+      )
+      .all(JSON.stringify(vehicleIds));
+    const byVehicle = new Map<string, FittedUnit[]>();
+    for (const { id, kind, place, part_number, features: text, vehicle_id } of rows) {
+      const features = JSON.parse(text) as VariantFeatures;
+      const known = byVehicle.get(vehicle_id ?? '') ?? [];
+      known.push({ id, kind, place, partNumber: part_number, features, variant: features.mark });
+      byVehicle.set(vehicle_id ?? '', known);
+    }
+    return byVehicle;
   }
 
   /** Units that are not on a vehicle, and those scrapped or sold, newest number last. */

@@ -1,6 +1,6 @@
 import type { Database, Statement } from 'better-sqlite3';
 import type { Page, VehicleInput } from '../../contract/index.ts';
-import type { FittedUnit, MeterUnit, VariantFeatures, Vehicle } from '../../core/vehicle/index.ts';
+import type { FittedUnit, MeterUnit, Vehicle } from '../../core/vehicle/index.ts';
 import type { Units } from './units.ts';
 
 interface VehicleRow {
@@ -17,7 +17,6 @@ interface VehicleRow {
   readonly owner: string;
   readonly meter_unit: string;
   readonly figures: string;
-  readonly units: string;
   readonly family_id: string | null;
   readonly notes: string;
   readonly last_value: number | null;
@@ -25,10 +24,7 @@ interface VehicleRow {
 }
 
 /** The last reading is whatever the latest job on the vehicle holds, so that it cannot drift from the log. */
-const SELECT = `SELECT v.*, r.value AS last_value, r.unit AS last_unit,
-    (SELECT json_group_array(json_object('id', u.id, 'kind', u.kind, 'place', u.place, 'partNumber', u.part_number, 'features', json(u.features)))
-       FROM (SELECT * FROM unit WHERE vehicle_id = v.id ORDER BY kind DESC, id) u) AS units
-  FROM vehicle v
+const SELECT = `SELECT v.*, r.value AS last_value, r.unit AS last_unit FROM vehicle v
   LEFT JOIN vehicle_reading r ON r.job_id = (SELECT job_id FROM vehicle_reading WHERE vehicle_id = v.id ORDER BY at DESC, value DESC LIMIT 1)`;
 
 /** The list of vehicles. */
@@ -54,7 +50,7 @@ export class Vehicles {
 
   get(id: string): Vehicle | null {
     const row = this.#get.get(id);
-    return row === undefined ? null : toVehicle(row);
+    return row === undefined ? null : (this.#whole([row])[0] ?? null);
   }
 
   /** Creates or changes a vehicle, with its audit row. */
@@ -125,7 +121,7 @@ export class Vehicles {
     const page = rows.slice(0, limit);
     const last = page.at(-1);
     return {
-      rows: page.map(toVehicle),
+      rows: this.#whole(page),
       next: rows.length > limit && last !== undefined ? `${last.plate}\u001f${last.id}` : null,
     };
   }
@@ -137,7 +133,13 @@ export class Vehicles {
         `${SELECT} WHERE upper(replace(v.plate, ' ', '')) = upper(replace(?, ' ', '')) AND v.id <> ?`,
       )
       .get(plate, otherThan);
-    return row === undefined ? null : toVehicle(row);
+    return row === undefined ? null : (this.#whole([row])[0] ?? null);
+  }
+
+  /** Rows with the units that sit on them, fetched together. */
+  #whole(rows: readonly VehicleRow[]): Vehicle[] {
+    const fitted = this.#units.on(rows.map(({ id }) => id));
+    return rows.map((row) => toVehicle(row, fitted.get(row.id) ?? []));
   }
 }
 
@@ -146,8 +148,8 @@ const fail = (id: string): never => {
 };
 
 // Written only through the contract, so the enumerations and JSON are known to be good.
-function toVehicle(row: VehicleRow): Vehicle {
-  const { idle_valve, meter_unit, figures, units, last_value, last_unit, throttle } = row;
+function toVehicle(row: VehicleRow, units: readonly FittedUnit[]): Vehicle {
+  const { idle_valve, meter_unit, figures, last_value, last_unit, throttle } = row;
   return {
     id: row.id,
     plate: row.plate,
@@ -163,10 +165,7 @@ function toVehicle(row: VehicleRow): Vehicle {
     meterUnit: meter_unit as MeterUnit,
     lastReading: last_value === null ? null : { value: last_value, unit: last_unit as MeterUnit },
     figures: JSON.parse(figures) as Vehicle['figures'],
-    units: (JSON.parse(units) as (Omit<FittedUnit, 'variant'> & { features: VariantFeatures })[]).map((unit) => ({
-      ...unit,
-      variant: unit.features.mark,
-    })),
+    units,
     notes: row.notes,
     familyId: row.family_id,
   };

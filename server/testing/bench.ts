@@ -14,6 +14,7 @@ import { vehicles } from '../../demo/vehicles.ts';
 import { createApp } from '../app.ts';
 import { createServices, type Services } from '../services.ts';
 import { openStore } from '../store/open.ts';
+import { diagnosing } from './benchDiagnose.ts';
 
 /** A line of the table. */
 export interface Measured {
@@ -39,6 +40,7 @@ const time = (work: () => void, times: number): number[] =>
 export async function measure(folder: string, dist: string): Promise<Measured[]> {
   return [
     ...planning(),
+    ...diagnosing(),
     ...(await commands(folder)),
     opening(folder),
     search(folder),
@@ -210,8 +212,11 @@ function opening(folder: string): Measured {
 function search(folder: string): Measured {
   const { services, db } = fresh(folder, 'search.sqlite');
   const put =
-    db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, units, notes, search)
-    VALUES (?, ?, '', 'Norrland', 'Parcel', '', 2000, '2.5 L four', 'cable', 'rotary', ?, 'km', '{"idleRpm":null,"valveDuty":null,"closedVolts":null}', '[]', '', ?)`);
+    db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, notes, search)
+    VALUES (?, ?, '', 'Norrland', 'Parcel', '', 2000, '2.5 L four', 'cable', 'rotary', ?, 'km', '{"idleRpm":null,"valveDuty":null,"closedVolts":null}', '', ?)`);
+  const unit = db.prepare(
+    "INSERT INTO unit VALUES (?, 'throttle-body', 'NP-25-1100', '{\"mark\":\"C\"}', ?, 'only', 'fitted')",
+  );
   db.transaction(() => {
     for (let index = 0; index < 20_000; index += 1) {
       const plate = `${String.fromCharCode(65 + (index % 26))}${String.fromCharCode(65 + (Math.floor(index / 26) % 26))} ${index}`;
@@ -221,6 +226,7 @@ function search(folder: string): Measured {
         `Owner ${index % 997}`,
         `${plate} norrland parcel owner ${index % 997} 2.5 l four`.toLowerCase(),
       );
+      unit.run(`u${index}`, `v${index}`);
     }
   })();
   const queries = ['qz 19', 'parcel', 'owner 996', 'nothing like it', 'norrland four 777', 'a', '19999'];
