@@ -24,18 +24,18 @@ const { values, positionals } = parseArgs({
 /** name → where, theme, size. Both themes are shown among them. */
 const VIEWS = {
   bay: { path: '/bay' },
-  vehicles: { path: '/vehicles', theme: 'dark' },
+  knowledge: { path: '/knowledge', theme: 'dark', person: 'isla' },
+  settings: { path: '/settings', person: 'isla' },
   vehicle: { path: '/vehicles/farm' },
   complaint: { path: '/jobs/job-233/complaint' },
   diagnose: { path: '/jobs/job-233/diagnose', theme: 'dark' },
-  decide: { path: '/jobs/job-230/decide' },
+  decide: { path: '/jobs/job-233/decide' },
   prepare: { path: '/jobs/job-231/prepare' },
   strip: { path: '/jobs/job-231/strip', theme: 'dark' },
   inspect: { path: '/jobs/job-230/inspect' },
   clean: { path: '/jobs/job-230/clean', theme: 'dark' },
   rebuild: { path: '/jobs/job-230/rebuild' },
   refit: { path: '/jobs/job-230/refit' },
-  'refit-tablet': { path: '/jobs/job-230/refit', size: '834x1112', theme: 'dark' },
   'hands-busy': { path: '/jobs/job-230/hands/refit', theme: 'dark' },
   coolant: { path: '/jobs/job-229/coolant' },
   prove: { path: '/jobs/job-229/prove' },
@@ -45,17 +45,17 @@ const VIEWS = {
 };
 /** Looked at, but not kept. */
 const MORE = {
+  'refit-tablet': { path: '/jobs/job-230/refit', size: '834x1112', theme: 'dark' },
+  vehicles: { path: '/vehicles', theme: 'dark' },
+  'decide-bus': { path: '/jobs/job-230/decide' },
   relearn: { path: '/jobs/job-229/relearn' },
   stock: { path: '/stock' },
   procedures: { path: '/procedures' },
   'vehicle-new': { path: '/vehicles/new' },
   'job-new': { path: '/vehicles/bus/new-job' },
-  knowledge: { path: '/knowledge' },
-  settings: { path: '/settings' },
   family: { path: '/families/norrland-25' },
   families: { path: '/families' },
   unit: { path: '/units/bus-tb' },
-  'decide-van': { path: '/jobs/job-233/decide' },
   'complaint-bus': { path: '/jobs/job-230/complaint' },
   'hands-strip': { path: '/jobs/job-231/hands/strip' },
 };
@@ -83,11 +83,11 @@ try {
       reducedMotion: 'reduce',
     });
     await context.addInitScript(
-      ([chosen]) => {
-        localStorage.setItem('unhurried-wrench.person', 'tomas');
+      ([chosen, person]) => {
+        localStorage.setItem('unhurried-wrench.person', person);
         localStorage.setItem('unhurried-wrench.theme', chosen);
       },
-      [theme],
+      [theme, view.person ?? 'tomas'],
     );
     const page = await context.newPage();
     page.on('console', (message) => message.type() === 'error' && say(`  ${name}: ${message.text()}`));

@@ -15,7 +15,7 @@ const { values } = parseArgs({
     clock: { type: 'string' },
     quiet: { type: 'boolean', default: false },
     /** Ports of this machine at which a stand-in for the diagnostic adapter is expected. */
-    adapter: { type: 'string', multiple: true, default: [] },
+    adapter: { type: 'string', multiple: true, default: ['4217'] },
   },
 });
 const log = pino({ level: values.quiet ? 'error' : 'warn' });

@@ -93,7 +93,13 @@ const changed = (id: string): number =>
   >
     <nav aria-label="Causes" class="border-line py-5 lg:overflow-y-auto lg:border-r">
       <h1 class="px-4 text-xl md:px-7 lg:px-5">Knowledge {{ knowledge.version }}</h1>
-      <ul class="mt-2 max-lg:flex max-lg:flex-wrap max-lg:px-4">
+      <label class="mt-3 block px-4 md:px-7 lg:hidden"
+        ><span class="mb-1 block text-sm font-semibold">Cause</span
+        ><select v-model="chosen" class="input">
+          <option v-for="each in knowledge.causes" :key="each.id" :value="each.id">{{ each.name }}</option>
+        </select></label
+      >
+      <ul class="mt-2 hidden lg:block">
         <li v-for="each in knowledge.causes" :key="each.id">
           <button
             type="button"

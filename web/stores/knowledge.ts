@@ -21,6 +21,19 @@ export const useKnowledge = defineStore('knowledge', () => {
     }
   }
 
+  /** The newest version, or null with the problem said. */
+  async function needNewest(): Promise<Knowledge | null> {
+    try {
+      const found = await api.get<Knowledge>('/knowledge/newest');
+      versions.value = new Map([...versions.value, [found.version, found]]);
+      problem.value = '';
+      return found;
+    } catch (error) {
+      problem.value = error instanceof Error ? error.message : String(error);
+      return null;
+    }
+  }
+
   async function needFamily(id: string): Promise<void> {
     if (families.value.has(id)) return;
     try {
@@ -31,5 +44,5 @@ export const useKnowledge = defineStore('knowledge', () => {
     }
   }
 
-  return { versions, families, problem, need, needFamily };
+  return { versions, families, problem, need, needNewest, needFamily };
 });

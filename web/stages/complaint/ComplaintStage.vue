@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import TextField from '../../parts/TextField.vue';
 import { shareWords, useDiagnosis } from '../diagnose/useDiagnosis.ts';
+import KnowledgeMissing from '../diagnose/KnowledgeMissing.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
 import CodesEntry from './CodesEntry.vue';
@@ -20,6 +21,7 @@ const began = computed(() => (diagnosis.value?.findings.length ?? 0) > 0);
 
 <template>
   <StageFrame v-if="job" stage="complaint" title="Complaint" :lead="`The owner said: “${job.complaint}”`">
+    <KnowledgeMissing />
     <ConversationPanel class="mt-5" />
     <p v-if="job.symptoms.length > 0" class="mt-3 text-soft">
       Noted: {{ job.symptoms.map(({ text }) => text).join(', ') }}

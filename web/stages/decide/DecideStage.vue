@@ -7,6 +7,7 @@ import { parseNumber } from '../../../core/quantity/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
 import TextField from '../../parts/TextField.vue';
 import { shareWords } from '../diagnose/useDiagnosis.ts';
+import KnowledgeMissing from '../diagnose/KnowledgeMissing.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
 import EstimateBlock from './EstimateBlock.vue';
@@ -112,6 +113,7 @@ const belief = computed(() => diagnosis.value?.ranking.causes.slice(0, 4) ?? [])
     <template #head>
       <h2 class="text-[1.375rem]">{{ comparison?.sentence ?? 'Decide' }}</h2>
     </template>
+    <KnowledgeMissing />
     <OptionRows
       v-if="comparison"
       v-model="choice"

@@ -19,7 +19,7 @@ const life = (value: number, per: string): string =>
   <fieldset :disabled="disabled">
     <legend class="sr-only">What will be done</legend>
     <div
-      class="grid grid-cols-[1fr_6.5rem_6.5rem] gap-x-4 pb-1 text-sm text-soft md:grid-cols-[15rem_1fr_6.5rem_6.5rem_5rem]"
+      class="hidden gap-x-4 pb-1 text-sm text-soft md:grid md:grid-cols-[15rem_1fr_6.5rem_6.5rem_5rem]"
       aria-hidden="true"
     >
       <span>What</span><span class="max-md:hidden">Chance to cure</span><span class="text-right">Now</span
@@ -30,9 +30,9 @@ const life = (value: number, per: string): string =>
       <label
         v-for="option in options"
         :key="option.terms.id"
-        class="grid min-h-12 cursor-pointer grid-cols-[1fr_6.5rem_6.5rem] items-center gap-x-4 py-1 has-checked:bg-band md:grid-cols-[15rem_1fr_6.5rem_6.5rem_5rem]"
+        class="grid min-h-12 cursor-pointer grid-cols-2 items-center gap-x-4 py-1 has-checked:bg-band md:grid-cols-[15rem_1fr_6.5rem_6.5rem_5rem]"
       >
-        <span class="flex items-center gap-3">
+        <span class="flex items-center gap-3 max-md:col-span-2">
           <input
             v-model="choice"
             type="radio"
@@ -49,7 +49,7 @@ const life = (value: number, per: string): string =>
             }}</span></span
           >
         </span>
-        <span class="flex items-center gap-3 max-md:col-span-3 max-md:pl-10">
+        <span class="flex items-center gap-3 max-md:col-span-2 max-md:pl-10">
           <svg class="min-w-0 flex-1" width="100%" height="18" aria-hidden="true">
             <line x1="0" x2="100%" y1="9" y2="9" class="stroke-line" stroke-width="1" />
             <rect
@@ -75,10 +75,11 @@ const life = (value: number, per: string): string =>
           >
         </span>
         <span class="text-right"
-          ><span class="sr-only">now </span>{{ option.nowMinor === null ? 'no price' : money(option.nowMinor) }}</span
+          ><span class="text-sm text-soft md:sr-only">now </span
+          >{{ option.nowMinor === null ? 'no price' : money(option.nowMinor) }}</span
         >
         <span class="text-right" :class="option.terms.id === first ? 'font-bold' : ''"
-          ><span class="sr-only">{{ per }} </span
+          ><span class="text-sm font-normal text-soft md:sr-only">{{ per }} </span
           >{{ option.perUseMinor === null ? '—' : money(option.perUseMinor) }}</span
         >
         <span class="text-right text-soft max-md:hidden">{{

@@ -58,7 +58,7 @@ const rows = computed(() =>
             <span class="block" :class="strong ? 'font-bold' : 'font-semibold text-soft'">{{ name(cause.id) }}</span>
             <span v-if="speaks" class="block text-sm text-soft">{{ speaks }}</span>
           </span>
-          <svg class="min-w-0 flex-1 overflow-visible" :height="height" width="100%" aria-hidden="true">
+          <svg class="min-w-0 flex-1 basis-40 overflow-visible" :height="height" width="100%" aria-hidden="true">
             <line :x1="`${EVEN}%`" :x2="`${EVEN}%`" y1="-2" :y2="height + 2" class="stroke-line" stroke-width="1.5" />
             <line x1="0" x2="100%" :y1="height - 6" :y2="height - 6" class="stroke-line" stroke-width="1" />
             <line

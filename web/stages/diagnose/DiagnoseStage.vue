@@ -4,6 +4,7 @@ import type { Sign } from '../../../core/diagnose/index.ts';
 import { isOrdinary } from '../../../core/job/index.ts';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import MeasureEntry from '../MeasureEntry.vue';
+import KnowledgeMissing from './KnowledgeMissing.vue';
 import StageFrame from '../StageFrame.vue';
 import AdapterPanel from '../AdapterPanel.vue';
 import BeliefChart from './BeliefChart.vue';
@@ -50,7 +51,11 @@ function pick(id: string): void {
     <template #head>
       <ExplainLine v-if="diagnosis" :diagnosis="diagnosis" :name="nameOf" :says="says" />
       <h2 v-else class="text-[1.375rem]">Diagnose before touching</h2>
+      <a v-if="current && !closed" href="#next-check" class="primary mt-3 lg:hidden!"
+        >Next: {{ current.sign.name }}<span aria-hidden="true">↓</span></a
+      >
     </template>
+    <KnowledgeMissing />
     <div v-if="diagnosis" class="mt-3">
       <BeliefChart
         v-model:chosen="chosen"
@@ -85,7 +90,7 @@ function pick(id: string): void {
     <OwnCheck v-if="!closed" class="mt-6" />
 
     <template #why>
-      <section v-if="!closed && current" aria-label="Do this next" class="-mx-1 px-1">
+      <section v-if="!closed && current" id="next-check" aria-label="Do this next" class="scroll-mt-2">
         <p class="text-sm text-soft">{{ picked === null ? 'Do this next' : 'Your choice' }}</p>
         <CheckPanel
           class="mt-0.5"

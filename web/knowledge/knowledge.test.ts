@@ -1,0 +1,117 @@
+import { flushPromises, mount } from '@vue/test-utils';
+import { createPinia, setActivePinia } from 'pinia';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { SHIPPED_KNOWLEDGE } from '../../core/diagnose/knowledge/index.ts';
+import { HOUSE_QUESTIONS } from '../../core/house/index.ts';
+import SettingsView from '../settings/SettingsView.vue';
+import { useShop } from '../stores/shop.ts';
+import PortraitRows from './PortraitRows.vue';
+import ScoreBlock from './ScoreBlock.vue';
+
+beforeEach(() => setActivePinia(createPinia()));
+afterEach(() => vi.unstubAllGlobals());
+
+const [deposit] = SHIPPED_KNOWLEDGE.causes;
+const rows = (more: object = {}) =>
+  mount(PortraitRows, {
+    props: { cause: deposit!, signs: SHIPPED_KNOWLEDGE.signs, edits: [], mayEdit: true, errors: {}, ...more },
+  });
+
+describe('what a cause shows', () => {
+  it('is read by all, and changed by those who may', async () => {
+    expect(rows({ mayEdit: false }).findAll('select')).toHaveLength(0);
+    const view = rows();
+    await view.find('select[aria-label="How often: stalls coming to rest"]').setValue('nearly always');
+    await view.find('input[aria-label="Why: stalls coming to rest"]').setValue('seen it');
+    expect(view.emitted('change')?.map(([edit]) => edit)).toMatchObject([
+      {
+        kind: 'likelihood',
+        cause: 'deposit',
+        sign: 'stalls',
+        word: 'nearly always',
+        why: 'the last of the closing leaves too little air',
+      },
+      { sign: 'stalls', word: 'often', why: 'seen it' },
+    ]);
+  });
+  it('takes a row for a sign it said nothing of, and shows what is wrong beside it', async () => {
+    const view = rows({ errors: { 'deposit/duct-off-look': 'adds up to 120 %' } });
+    expect(view.findAll('[role="alert"]')[0]?.text()).toBe('adds up to 120 %');
+    await view.findAll('select').at(-1)!.setValue('whistle=yes');
+    expect(view.find('select[aria-label="How often: whistle or hiss"]').exists()).toBe(true);
+  });
+});
+
+describe('the score', () => {
+  it('says what was measured, and what it does not prove', async () => {
+    const score = { cases: 2, top1Told: 0.5, top3Told: 0.5, top1: 1, top3: 1, meanChecks: 2, meanMinutes: 15, led: 1 };
+    const view = mount(ScoreBlock, {
+      props: {
+        causes: SHIPPED_KNOWLEDGE.causes,
+        score: {
+          guided: score,
+          list: { ...score, meanMinutes: 60, meanChecks: 9 },
+          cases: [
+            {
+              id: 'a',
+              title: 'Bus hunts',
+              truth: 'deposit',
+              placeTold: 2,
+              placeEnd: 1,
+              checks: 3,
+              minutes: 12,
+              listMinutes: 40,
+            },
+          ],
+        },
+      },
+    });
+    expect(view.text()).toContain('75 % fewer minutes');
+    expect(view.text()).toContain('not how good we are on yours');
+    await view.find('button').trigger('click');
+    expect(view.text().replace(/\s+/g, ' ')).toContain('place 2 when told, 1 at the end; 3 checks, 12 min (list 40)');
+  });
+});
+
+describe('house rules', () => {
+  const setUp = (role: 'lead' | 'technician') => {
+    const shop = useShop();
+    shop.people = [{ id: 'p', name: 'P', role, bay: '' }];
+    shop.personId = 'p';
+    shop.rules = { where: 'off' };
+    return shop;
+  };
+  const put: { url: string; body: unknown }[] = [];
+  beforeEach(() => {
+    put.length = 0;
+    vi.stubGlobal('fetch', async (url: string, init: { body: string }) => {
+      put.push({ url, body: JSON.parse(init.body) });
+      return new Response(JSON.stringify({ rules: { where: 'in-place' } }));
+    });
+  });
+  const stubs = { global: { stubs: { RouterLink: true } } };
+  it('are one plain question a row, answered by a lead', async () => {
+    const shop = setUp('lead');
+    const view = mount(SettingsView, stubs);
+    expect(view.findAll('fieldset')).toHaveLength(HOUSE_QUESTIONS.length);
+    await view.find('input[name="where"][value="in-place"]').setValue(true);
+    await flushPromises();
+    expect(put).toEqual([{ url: '/api/house-rules/where', body: { by: 'p', answer: 'in-place' } }]);
+    expect(shop.rules).toEqual({ where: 'in-place' });
+  });
+  it('cannot be changed by others', () => {
+    setUp('technician');
+    const view = mount(SettingsView, stubs);
+    expect(view.findAll('fieldset').every((each) => each.attributes('disabled') !== undefined)).toBe(true);
+    expect(view.text()).toContain('A lead or the owner sets them.');
+  });
+  it('figures that are none are refused beside the field', async () => {
+    setUp('lead');
+    const view = mount(SettingsView, stubs);
+    const label = view.findAll('label').find((each) => each.text() === 'Labour, an hour')!;
+    await view.find(`#${label.attributes('for')}`).setValue('much');
+    await view.find('form').trigger('submit');
+    expect(view.find('[role="alert"]').text()).toBe('Expected an amount of money, zero or more.');
+    expect(put).toEqual([]);
+  });
+});

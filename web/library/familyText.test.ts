@@ -1,0 +1,52 @@
+import { describe, expect, it } from 'vitest';
+import { SAMPLE_FAMILY } from '../../core/job/testing/samples.ts';
+import { readVariant, variantText } from '../parts/variantText.ts';
+import { emptyUnitType, familyText, readBand, readFamily } from './familyText.ts';
+
+describe('a family as typed', () => {
+  it('comes back as it was', () => {
+    const read = readFamily(familyText(SAMPLE_FAMILY));
+    const { id: _, ...input } = SAMPLE_FAMILY;
+    expect(read).toEqual({ ok: true, family: input });
+  });
+  it('leaves empty what is empty, and marks what has no source', () => {
+    const text = familyText(null);
+    text.figures.idleRpm.band = '780 – 880';
+    text.unitTypes.push(emptyUnitType('x'));
+    const read = readFamily(text);
+    expect(read).toMatchObject({
+      ok: true,
+      family: {
+        figures: { idleRpm: { low: 780, high: 880, source: null } },
+        unitTypes: [{ places: ['only'], prices: { new: null }, daysToGet: null, source: null }],
+      },
+    });
+    expect(read.ok && Object.keys(read.family.figures)).toEqual(['idleRpm']);
+  });
+  it('says beside each field what cannot be read', () => {
+    const text = familyText(SAMPLE_FAMILY);
+    text.figures.coilOhms.band = 'about 50';
+    text.figures.idleRpm.band = '900 to 800';
+    text.unitTypes[0]!.new = 'dear';
+    text.unitTypes[0]!.expected.pins = 'many';
+    const read = readFamily(text);
+    expect(read.ok || read.errors).toEqual({
+      'figures.coilOhms': 'Expected two figures, such as 780 to 880; got “about 50”.',
+      'figures.idleRpm': 'Expected the smaller figure first.',
+      'unitTypes.0.prices.new': 'Expected an amount, got “dear”.',
+      'unitTypes.0.expected.pins': 'Expected a number of pins, got “many”.',
+    });
+  });
+  it.each([
+    ['', null],
+    ['0,45 to 0,55', { low: 0.45, high: 0.55 }],
+    ['5', 'Expected two figures, such as 780 to 880; got “5”.'],
+  ])('reads the band “%s”', (text, expected) => {
+    expect(readBand(text)).toEqual(expected);
+  });
+  it('reads features, half a pin not among them', () => {
+    const features = { portMm: 46.5, gasket: 'oval', pins: 4, drive: 'motor', mark: 'E4' };
+    expect(readVariant(variantText(features))).toEqual({ ok: true, features });
+    expect(readVariant({ ...variantText(features), pins: '4.5' }).ok).toBe(false);
+  });
+});
