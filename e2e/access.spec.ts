@@ -19,6 +19,7 @@ const VIEWS = [
   '/families',
   '/families/norrland-25',
   '/families/fresh?new=1',
+  '/units',
   '/units/bus-tb',
   '/jobs/job-233/complaint',
   '/jobs/job-233/diagnose',

@@ -61,6 +61,16 @@ describe('findings of a job', () => {
       'leak-by-ear=none checked',
     ]);
   });
+  it('what was done before is heard too, and what was said since counts more', () => {
+    const history: CommandBody = {
+      type: 'tell-history',
+      data: { since: 'all at once last week', doneBefore: 'battery changed' },
+    };
+    expect(found(jobOf(history))).toEqual(['onset=sudden noted', 'battery=yes noted']);
+    const denied = jobOf(history, { type: 'answer-question', data: { id: 'a', sign: 'battery', outcome: 'no' } });
+    const { ranking } = diagnoseJob(denied, SHIPPED_KNOWLEDGE, SAMPLE_FAMILY);
+    expect(ranking.causes[0]?.evidence.map(({ finding }) => finding.outcome)).toContain('no');
+  });
   it('values read cold, moving or with the engine off say nothing', () => {
     for (const values of [
       [

@@ -77,6 +77,16 @@ export function jobFindings(job: Job, knowledge: Knowledge, family: EngineFamily
         detail: text,
       })),
     ),
+    ...understand(
+      `${job.since}. ${job.doneBefore}`,
+      signs.filter(({ kind }) => kind === 'history' || kind === 'circumstance'),
+    ).heard.map((one) => ({
+      ...pick(one),
+      id: `history-${one.sign}`,
+      source: 'noted' as const,
+      at: job.opened.at,
+      detail: one.phrase,
+    })),
     ...codeFindings(job, signs),
     ...job.measurements
       .filter(({ when }) => when === 'before')

@@ -48,6 +48,7 @@ onMounted(() => look());
         />
       </div>
       <RouterLink class="quiet" to="/families">Engine families</RouterLink>
+      <RouterLink class="quiet" to="/units">Units on the shelf</RouterLink>
       <RouterLink class="primary" to="/vehicles/new">New vehicle</RouterLink>
     </div>
     <p v-if="failed" class="mt-4 font-semibold text-alarm" role="alert">{{ failed }}</p>

@@ -79,6 +79,12 @@ export const router = createRouter({
       component: () => import('../settings/SettingsView.vue'),
       meta: { title: 'Settings' },
     },
+    {
+      path: '/units',
+      name: 'units',
+      component: () => import('../library/UnitsView.vue'),
+      meta: { title: 'Units' },
+    },
     { path: '/units/:id', name: 'unit', component: () => import('../library/UnitView.vue'), meta: { title: 'Unit' } },
     {
       path: '/families',

@@ -6,6 +6,8 @@ import TextField from '../../parts/TextField.vue';
 import { api } from '../../stores/api.ts';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
+import SheetDialog from '../../parts/SheetDialog.vue';
+import VariantForm from '../diagnose/VariantForm.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
 
@@ -20,6 +22,8 @@ const why = ref('');
 const extra = ref('');
 const partId = ref('');
 const quantity = ref('1');
+const comparing = ref(false);
+const compared = computed(() => job.value?.variants ?? []);
 
 onMounted(async () => {
   stock.value = (await api.get<{ rows: StockItem[] }>('/stock').catch(() => ({ rows: [] }))).rows;
@@ -173,6 +177,17 @@ function fit(): void {
       />
       <button type="submit" class="quiet mt-6" :disabled="partId === ''">Fitted</button>
     </form>
+    <h3 class="mb-1 mt-8 text-sm font-bold">The unit that goes on</h3>
+    <p
+      v-for="each in compared"
+      :key="each.id"
+      :class="each.verdict === 'fits' ? 'text-moss' : 'font-semibold text-oxide'"
+    >
+      {{ each.place }}: {{ each.words }}
+    </p>
+    <button v-if="job.status === 'open'" type="button" class="quiet mt-2" @click="comparing = true">
+      Compare it with what the computer expects
+    </button>
     <template #why>
       <p>
         A gasket that is proud and unmarked may serve again; one that is flat will leak air, and leaked air looks like
@@ -185,4 +200,7 @@ function fit(): void {
       </ul>
     </template>
   </StageFrame>
+  <SheetDialog v-if="comparing" title="Compare the unit with what the computer expects" wide @close="comparing = false">
+    <VariantForm @done="comparing = false" />
+  </SheetDialog>
 </template>
