@@ -8,6 +8,15 @@ const vin = (pattern: string): string => pattern.replace('.', vinCheckDigit(patt
 const band = (low: number, high: number) => ({ low, high, source: DEMO_SOURCE });
 const cable = { idleRpm: band(780, 880), valveDuty: band(28, 40), closedVolts: band(0.45, 0.55) };
 
+/** What was measured of units that were on the bench. */
+const measured = {
+  busBody: { portMm: 52, gasket: 'square, four holes', pins: 3, drive: 'cable', mark: 'C' },
+  busValve: { portMm: 14, gasket: 'oval, two holes', pins: 3, drive: 'rotary', mark: '2' },
+  vanBody: { portMm: 46, gasket: 'round, three holes', pins: 6, drive: 'motor', mark: 'E4' },
+  throttleActuator: { portMm: 62, gasket: 'square, four holes', pins: 6, drive: 'motor', mark: 'L' },
+  idleActuator: { portMm: 16, gasket: 'oval, two holes', pins: 5, drive: 'motor', mark: 'K' },
+};
+
 /** Vehicles of the island, by id. */
 export const vehicles: Readonly<Record<string, VehicleInput>> = {
   bus: {
@@ -26,8 +35,22 @@ export const vehicles: Readonly<Record<string, VehicleInput>> = {
     figures: cable,
     notes: 'Stands a lot. Short trips.',
     units: [
-      { id: 'bus-tb', kind: 'throttle-body', place: 'only', partNumber: 'NP-25-1100', variant: 'C' },
-      { id: 'bus-iv', kind: 'idle-valve', place: 'under the body', partNumber: 'NP-25-1120', variant: '2' },
+      {
+        id: 'bus-tb',
+        kind: 'throttle-body',
+        place: 'only',
+        partNumber: 'NP-25-1100',
+        variant: 'C',
+        features: measured.busBody,
+      },
+      {
+        id: 'bus-iv',
+        kind: 'idle-valve',
+        place: 'under the body',
+        partNumber: 'NP-25-1120',
+        variant: '2',
+        features: measured.busValve,
+      },
     ],
   },
   van3: {
@@ -45,7 +68,16 @@ export const vehicles: Readonly<Record<string, VehicleInput>> = {
     meterUnit: 'km',
     notes: '',
     figures: { idleRpm: band(680, 760), valveDuty: null, closedVolts: band(0.6, 0.9) },
-    units: [{ id: 'van3-tb', kind: 'throttle-body', place: 'only', partNumber: 'CW-14-0200', variant: 'E4' }],
+    units: [
+      {
+        id: 'van3-tb',
+        kind: 'throttle-body',
+        place: 'only',
+        partNumber: 'CW-14-0200',
+        variant: 'E4',
+        features: measured.vanBody,
+      },
+    ],
   },
   van2: {
     familyId: 'calder-14',
@@ -62,7 +94,16 @@ export const vehicles: Readonly<Record<string, VehicleInput>> = {
     meterUnit: 'km',
     notes: '',
     figures: { idleRpm: null, valveDuty: null, closedVolts: null },
-    units: [{ id: 'van2-tb', kind: 'throttle-body', place: 'only', partNumber: 'CW-14-0200', variant: 'E4' }],
+    units: [
+      {
+        id: 'van2-tb',
+        kind: 'throttle-body',
+        place: 'only',
+        partNumber: 'CW-14-0200',
+        variant: 'E4',
+        features: measured.vanBody,
+      },
+    ],
   },
   van1: {
     familyId: 'calder-14',
@@ -79,7 +120,16 @@ export const vehicles: Readonly<Record<string, VehicleInput>> = {
     meterUnit: 'km',
     notes: '',
     figures: { idleRpm: band(680, 760), valveDuty: null, closedVolts: band(0.6, 0.9) },
-    units: [{ id: 'van1-tb', kind: 'throttle-body', place: 'only', partNumber: 'CW-14-0200', variant: 'E4' }],
+    units: [
+      {
+        id: 'van1-tb',
+        kind: 'throttle-body',
+        place: 'only',
+        partNumber: 'CW-14-0200',
+        variant: 'E4',
+        features: measured.vanBody,
+      },
+    ],
   },
   farm: {
     familyId: 'ostrea-20',
@@ -131,10 +181,38 @@ export const vehicles: Readonly<Record<string, VehicleInput>> = {
     notes: 'Two throttle and two idle actuators. Left and right look alike.',
     figures: { idleRpm: null, valveDuty: null, closedVolts: null },
     units: [
-      { id: 'saloon-ta-l', kind: 'throttle-actuator', place: 'left bank', partNumber: 'VR-48-2200', variant: 'L' },
-      { id: 'saloon-ta-r', kind: 'throttle-actuator', place: 'right bank', partNumber: 'VR-48-2200', variant: 'L' },
-      { id: 'saloon-ia-l', kind: 'idle-actuator', place: 'left bank', partNumber: 'VR-48-2260', variant: 'K' },
-      { id: 'saloon-ia-r', kind: 'idle-actuator', place: 'right bank', partNumber: 'VR-48-2260', variant: 'K' },
+      {
+        id: 'saloon-ta-l',
+        kind: 'throttle-actuator',
+        place: 'left bank',
+        partNumber: 'VR-48-2200',
+        variant: 'L',
+        features: measured.throttleActuator,
+      },
+      {
+        id: 'saloon-ta-r',
+        kind: 'throttle-actuator',
+        place: 'right bank',
+        partNumber: 'VR-48-2200',
+        variant: 'L',
+        features: measured.throttleActuator,
+      },
+      {
+        id: 'saloon-ia-l',
+        kind: 'idle-actuator',
+        place: 'left bank',
+        partNumber: 'VR-48-2260',
+        variant: 'K',
+        features: measured.idleActuator,
+      },
+      {
+        id: 'saloon-ia-r',
+        kind: 'idle-actuator',
+        place: 'right bank',
+        partNumber: 'VR-48-2260',
+        variant: 'K',
+        features: measured.idleActuator,
+      },
     ],
   },
   minibus: {

@@ -56,6 +56,8 @@ const MORE = {
   family: { path: '/families/norrland-25' },
   families: { path: '/families' },
   unit: { path: '/units/bus-tb' },
+  units: { path: '/units' },
+  'vehicle-saloon': { path: '/vehicles/saloon' },
   'complaint-bus': { path: '/jobs/job-230/complaint' },
   'hands-strip': { path: '/jobs/job-231/hands/strip' },
 };

@@ -82,7 +82,7 @@ const matchOf = (unit: FittedUnit) => {
       <h2 class="mb-2 mt-8 text-sm font-bold">Jobs along the {{ vehicle.meterUnit === 'h' ? 'hours' : 'distance' }}</h2>
       <DistanceLine v-if="file.jobs.length > 0" :jobs="file.jobs" />
       <p v-else class="text-soft">No job yet on this vehicle.</p>
-      <ul class="rows mt-4 border-y border-line">
+      <ul v-if="file.jobs.length > 0" class="rows mt-4 border-y border-line">
         <li v-for="job in file.jobs" :key="job.id">
           <RouterLink
             :to="`/jobs/${job.id}`"
