@@ -261,6 +261,13 @@ describe('families, units and their lives', () => {
       .send({ by: 'tomas', entry: { kind: 'noted', vehicleId: null, place: '', priceMinor: null, note: 'x' } })
       .expect(404);
   });
+  it('a vehicle that comes with a job file takes no unit from where it sits', () => {
+    const bus = server.services.vehicles.get('bus')!;
+    const { id: _, lastReading: __, ...input } = bus;
+    server.services.vehicles.put('copy', { ...input, plate: 'TQ 999', units: [...input.units] } as never, 'isla', NOW);
+    expect(server.services.vehicles.get('copy')?.units).toEqual([]);
+    expect(server.services.vehicles.get('bus')?.units).toEqual(bus.units);
+  });
   it('a vehicle cannot claim a unit that sits on another; one left out is taken off and lives on', async () => {
     const { vehicle } = (await server.http.get('/api/vehicles/saloon')).body;
     const { id: _, lastReading: __, ...input } = vehicle;

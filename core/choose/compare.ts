@@ -56,7 +56,18 @@ export function compareOptions(input: ChooseInput): Comparison {
   if (input.terms.length === 0) throw new RangeError('Expected at least one option.');
   for (const { id, life } of input.terms)
     if (!(life > 0)) throw new RangeError(`Expected a life above 0 for ${id}, got ${life}.`);
-  const base = input.terms.map((terms) => ({ terms, chance: chanceOf(terms.id, input), nowMinor: now(terms, input) }));
+  return compared(input, chancesOf(input));
+}
+
+/** Chances do not depend on prices: they are worked out once, however often a price is tried. */
+const chancesOf = (input: ChooseInput): ReadonlyMap<OptionId, Chance> =>
+  new Map(input.terms.map(({ id }) => [id, chanceOf(id, input)]));
+
+function compared(input: ChooseInput, chances: ReadonlyMap<OptionId, Chance>): Comparison {
+  const base = input.terms.flatMap((terms) => {
+    const chance = chances.get(terms.id);
+    return chance === undefined ? [] : [{ terms, chance, nowMinor: now(terms, input) }];
+  });
   const options = base
     .map(({ terms, chance, nowMinor }): ComparedOption => {
       const fallback = surest(base, [terms.id]);
@@ -124,11 +135,12 @@ export interface Flip {
  * and a hundred thousand crowns changes anything.
  */
 export function flipPrice(input: ChooseInput, option: OptionId): Flip | null {
+  const chances = chancesOf(input);
   const firstAt = (partsMinor: number): OptionId | null =>
-    compareOptions({
-      ...input,
-      terms: input.terms.map((terms) => (terms.id === option ? { ...terms, partsMinor } : terms)),
-    }).first;
+    compared(
+      { ...input, terms: input.terms.map((terms) => (terms.id === option ? { ...terms, partsMinor } : terms)) },
+      chances,
+    ).first;
   let [low, high] = [0, HIGHEST_PRICE];
   if (firstAt(low) !== option || firstAt(high) === option) return null;
   while (high - low > 1) {

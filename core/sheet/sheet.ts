@@ -1,12 +1,11 @@
-import { CAUTION_CLOSE, CHOICES, type Job, MEASURES, type MeasureKind, PROOFS, type When } from '../job/index.ts';
-import { HOUSE_QUESTIONS } from '../house/index.ts';
+import { CAUTION_CLOSE, type Job, MEASURES, type MeasureKind, PROOFS, type When } from '../job/index.ts';
 import { format, formatMinutes } from '../quantity/index.ts';
-import { DTC_MEANINGS, engineLine, type Figure, sourceWords, UNIT_KINDS, vehicleName } from '../vehicle/index.ts';
+import { engineLine, type Figure, sourceWords, UNIT_KINDS, vehicleName } from '../vehicle/index.ts';
 import { costOf } from './cost.ts';
-import type { Sheet, SheetRow, SheetSection, Speaker } from './types.ts';
+import type { Sheet, SheetSection, Speaker } from './types.ts';
+import { complaint, decided } from './intake.ts';
 import { coolantSection, findingsSection, itemsSection, openSection, torqueSection, usedSection } from './work.ts';
-
-const row = (label: string, value: string, note = ''): SheetRow => ({ label, value, note });
+import { row } from './row.ts';
 
 /** The record of a job as a sheet of words. The same model is shown, printed as PDF and kept in the job's file. */
 export function sheetOf(job: Job, say: Speaker): Sheet {
@@ -45,45 +44,6 @@ export function sheetOf(job: Job, say: Speaker): Sheet {
   };
 }
 
-function complaint(job: Job): SheetSection {
-  const codes = job.codes.map(({ code, when, status }) =>
-    row(`${code}, ${when}`, DTC_MEANINGS.get(code) ?? 'unknown here', status),
-  );
-  const rows = [
-    row('Owner says', job.complaint),
-    ...job.told.map(({ text }) => row('Told', text)),
-    ...(job.signs.some(({ source }) => source === 'asked')
-      ? [
-          row(
-            'Asked',
-            job.signs
-              .filter(({ source }) => source === 'asked')
-              .map(({ words }) => words)
-              .join(', '),
-          ),
-        ]
-      : []),
-    ...(job.symptoms.length > 0 ? [row('Noticed', job.symptoms.map(({ text }) => text).join(', '))] : []),
-    ...(job.since === '' ? [] : [row('Since', job.since)]),
-    ...(job.doneBefore === '' ? [] : [row('Done before', job.doneBefore)]),
-    ...codes,
-    ...job.frames.map(({ code, values }) =>
-      row(
-        `Freeze frame of ${code}`,
-        values.map(({ name, value, unit }) => `${name.toLowerCase()} ${value} ${unit}`).join(', '),
-      ),
-    ),
-    ...job.clearings.map(({ codes: cleared, ended }) =>
-      row(
-        'Cleared',
-        cleared.join(', ') || 'nothing stored',
-        ended === null ? 'how it ended is not known' : ended.outcome === 'cleared' ? 'done' : `failed: ${ended.words}`,
-      ),
-    ),
-  ];
-  return { title: 'Complaint', rows, empty: '' };
-}
-
 /** The units of this engine with their numbers, and what became of each. */
 function units(job: Job): SheetSection {
   const rows = job.vehicle.units.map((unit) => {
@@ -101,58 +61,6 @@ function units(job: Job): SheetSection {
     return row(`${UNIT_KINDS[unit.kind]}, ${unit.place}`, `${unit.partNumber}, variant ${unit.variant}`, fate);
   });
   return { title: 'Units', rows, empty: 'No unit is noted in the vehicle file.' };
-}
-
-function decided(job: Job, say: Speaker): SheetSection {
-  const checks = job.checks.map(({ name, result, verdict, when }) =>
-    row(name, result, when === 'after' ? `${verdict}, after the work` : verdict),
-  );
-  const variants = job.variants.map(({ place, words }) => row(`Variant, ${place}`, words));
-  const choice =
-    job.decision === null
-      ? []
-      : [row('Decided', CHOICES[job.decision.choice], `${job.decision.reason} (${say.person(job.decision.by)})`)];
-  const belief =
-    job.belief === null
-      ? []
-      : [
-          row(
-            'Believed then',
-            job.belief.causes
-              .slice(0, 3)
-              .map(({ name, share }) => `${name} ${Math.round(share * 100)} %`)
-              .join(', '),
-            `knowledge ${job.belief.knowledge}; our judgement, not a proof`,
-          ),
-        ];
-  const departures = job.departures.map(({ question, taken, reason }) => {
-    const asked = HOUSE_QUESTIONS.find(({ id }) => id === question);
-    return row('Departs from the house rule', asked?.schools.find(({ id }) => id === taken)?.name ?? taken, reason);
-  });
-  const estimates = job.estimates.map(({ lowMinor, highMinor, answer }) =>
-    row(
-      'Estimate',
-      `${say.money(lowMinor)} to ${say.money(highMinor)}`,
-      answer === null
-        ? 'not answered'
-        : `${answer.answer === 'up to' ? `approved up to ${say.money(answer.limitMinor ?? 0)}` : answer.answer} by ${answer.who}`,
-    ),
-  );
-  const by =
-    job.procedure === null
-      ? []
-      : [
-          row(
-            'Procedure',
-            job.procedure.name,
-            `version ${job.procedure.version}; source: ${sourceWords(job.procedure)}`,
-          ),
-        ];
-  return {
-    title: 'Checked and decided',
-    rows: [...checks, ...variants, ...choice, ...belief, ...departures, ...estimates, ...by],
-    empty: 'Nothing was checked.',
-  };
 }
 
 function runs(job: Job, say: Speaker): SheetSection {

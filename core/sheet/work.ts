@@ -13,8 +13,7 @@ import {
 import { format } from '../quantity/index.ts';
 import { sourceWords } from '../vehicle/index.ts';
 import type { SheetRow, SheetSection, Speaker } from './types.ts';
-
-const row = (label: string, value: string, note = ''): SheetRow => ({ label, value, note });
+import { row } from './row.ts';
 
 /** What came off and went back, with what was left over. */
 export function itemsSection(job: Job, say: Speaker): SheetSection {

@@ -150,6 +150,9 @@ export class Units {
       .all(vehicleId)
       .map(toUnit);
     for (const { id, kind, place, partNumber, variant, features } of units) {
+      // A vehicle that comes with a job file does not take a unit from where it sits here.
+      const sits = this.get(id)?.vehicleId ?? null;
+      if (sits !== null && sits !== vehicleId) continue;
       const known = before.find((unit) => unit.id === id);
       const own: VariantFeatures = { ...(features ?? known?.features ?? UNKNOWN_VARIANT), mark: variant };
       this.#write({ id, kind, partNumber, features: own, vehicleId, place, state: 'fitted' });

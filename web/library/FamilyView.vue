@@ -8,6 +8,7 @@ import VariantFields from '../parts/VariantFields.vue';
 import { api, ApiError } from '../stores/api.ts';
 import { freshId } from '../stores/job.ts';
 import { useShop } from '../stores/shop.ts';
+import { IDLE_VALVES, LAYOUTS, THROTTLES, USES } from './engineChoices.ts';
 import { emptyUnitType, familyText, FIGURE_NAMES, readFamily } from './familyText.ts';
 
 /** What engines of one kind take and show. Every figure has a source, or is a shop figure to be verified. */
@@ -75,44 +76,10 @@ const variantErrors = (index: number): Record<string, string> =>
       <TextField v-model="text.engine" label="Engine" placeholder="2.5 L four" :error="errors.engine" />
     </div>
     <div class="mt-4 grid max-w-4xl gap-4">
-      <ChoiceRow
-        v-model="text.throttle"
-        label="Throttle"
-        :options="[
-          { id: 'cable', name: 'Cable' },
-          { id: 'electronic', name: 'Electronic' },
-          { id: 'diesel-flap', name: 'Diesel flap' },
-        ]"
-      />
-      <ChoiceRow
-        v-model="text.idleValve"
-        label="Idle air valve"
-        :options="[
-          { id: 'none', name: 'None' },
-          { id: 'stepper', name: 'Stepper' },
-          { id: 'rotary', name: 'Rotary' },
-          { id: 'duty', name: 'Duty' },
-          { id: 'wax', name: 'Fast-idle wax' },
-        ]"
-      />
-      <ChoiceRow
-        v-model="text.use"
-        label="Used in"
-        :options="[
-          { id: 'road', name: 'Road vehicle' },
-          { id: 'motorcycle', name: 'Motorcycle' },
-          { id: 'outboard', name: 'Outboard' },
-        ]"
-      />
-      <ChoiceRow
-        v-model="text.layout"
-        label="Units"
-        :options="[
-          { id: 'single', name: 'One' },
-          { id: 'per-bank', name: 'One a bank' },
-          { id: 'per-cylinder', name: 'One a cylinder' },
-        ]"
-      />
+      <ChoiceRow v-model="text.throttle" label="Throttle" :options="THROTTLES" />
+      <ChoiceRow v-model="text.idleValve" label="Idle air valve" :options="IDLE_VALVES" />
+      <ChoiceRow v-model="text.use" label="Used in" :options="USES" />
+      <ChoiceRow v-model="text.layout" label="Units" :options="LAYOUTS" />
     </div>
 
     <h2 class="mt-8 text-xl">What it should show</h2>

@@ -9,6 +9,7 @@ import TextField from '../parts/TextField.vue';
 import { api, ApiError } from '../stores/api.ts';
 import { freshId } from '../stores/job.ts';
 import { useShop } from '../stores/shop.ts';
+import { IDLE_VALVES, THROTTLES } from './engineChoices.ts';
 
 const route = useRoute();
 const router = useRouter();
@@ -208,26 +209,8 @@ const dropUnit = (unitId: string): void => {
       </select>
     </label>
     <div class="mt-4 grid max-w-4xl gap-4">
-      <ChoiceRow
-        v-model="throttle"
-        label="Throttle"
-        :options="[
-          { id: 'cable', name: 'Cable' },
-          { id: 'electronic', name: 'Electronic' },
-          { id: 'diesel-flap', name: 'Diesel flap' },
-        ]"
-      />
-      <ChoiceRow
-        v-model="idleValve"
-        label="Idle air valve"
-        :options="[
-          { id: 'none', name: 'None' },
-          { id: 'stepper', name: 'Stepper' },
-          { id: 'rotary', name: 'Rotary' },
-          { id: 'duty', name: 'Duty' },
-          { id: 'wax', name: 'Fast-idle wax' },
-        ]"
-      />
+      <ChoiceRow v-model="throttle" label="Throttle" :options="THROTTLES" />
+      <ChoiceRow v-model="idleValve" label="Idle air valve" :options="IDLE_VALVES" />
       <ChoiceRow
         v-model="meterUnit"
         label="It counts"

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { type OptionId, type OptionTerms, USUAL } from '../../../core/choose/index.ts';
+import type { OptionId, OptionTerms } from '../../../core/choose/index.ts';
 import { departure } from '../../../core/house/index.ts';
 import { type Choice, CHOICES } from '../../../core/job/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
 import TextField from '../../parts/TextField.vue';
 import { shareWords } from '../diagnose/useDiagnosis.ts';
@@ -13,6 +12,7 @@ import { useForm } from '../useForm.ts';
 import EstimateBlock from './EstimateBlock.vue';
 import FlipLine from './FlipLine.vue';
 import OptionRows from './OptionRows.vue';
+import TermsForm from './TermsForm.vue';
 import { useOptions } from './useOptions.ts';
 
 const { store, shop, diagnosis, input, comparison, dragged, flipOf, money, per, optionName, nameOf } = useOptions();
@@ -84,27 +84,6 @@ function decideNow(): void {
   }));
   form.send('decide', { choice: choice.value as Choice, reason: reason.value, departure: why.value, options });
 }
-const typed = ref({ parts: '', minutes: '', days: '' });
-const fieldError = ref<Record<string, string>>({});
-function keepTyped(field: 'parts' | 'minutes' | 'days'): void {
-  const text = typed.value[field].trim();
-  if (text === '') return;
-  const value = parseNumber(text);
-  if (Number.isNaN(value)) {
-    fieldError.value = { [field]: `Expected a number, got “${text}”.` };
-    return;
-  }
-  fieldError.value = {};
-  setTerms(
-    terms.value,
-    field === 'parts'
-      ? { partsMinor: Math.round(value * 100) }
-      : field === 'minutes'
-        ? { minutes: value }
-        : { daysOff: value },
-  );
-  typed.value[field] = '';
-}
 const belief = computed(() => diagnosis.value?.ranking.causes.slice(0, 4) ?? []);
 </script>
 
@@ -136,43 +115,18 @@ const belief = computed(() => diagnosis.value?.ranking.causes.slice(0, 4) ?? [])
         :name-of="optionName"
         @settle="setTerms(lineTerms, { partsMinor: price })"
       />
-      <form class="grid grid-cols-3 items-start gap-3 self-start" @submit.prevent>
-        <TextField
-          v-if="priced"
-          v-model="typed.parts"
-          :label="`Parts, ${shop.settings.currency}`"
-          inputmode="decimal"
-          :placeholder="terms.partsMinor === null ? 'not known' : String(terms.partsMinor / 100)"
-          :error="fieldError.parts ?? termsForm.error('partsMinor')"
-          @change="keepTyped('parts')"
-        />
-        <TextField
-          v-model="typed.minutes"
-          label="Labour, min"
-          inputmode="numeric"
-          :placeholder="String(terms.minutes)"
-          :error="fieldError.minutes ?? termsForm.error('minutes')"
-          @change="keepTyped('minutes')"
-        />
-        <TextField
-          v-model="typed.days"
-          label="Days to wait"
-          inputmode="numeric"
-          :placeholder="String(terms.daysOff)"
-          :error="fieldError.days ?? termsForm.error('daysOff')"
-          @change="keepTyped('days')"
-        />
-        <p
-          class="col-span-3 text-sm"
-          :class="terms.minutes === USUAL[choice].minutes ? 'font-semibold text-brass' : 'text-soft'"
-        >
-          {{
-            terms.minutes === USUAL[choice].minutes
-              ? 'Minutes and life are shop figures, verify.'
-              : 'Minutes set for this job.'
-          }}
-        </p>
-      </form>
+      <TermsForm
+        :key="terms.id"
+        :terms="terms"
+        :priced="priced"
+        :currency="shop.settings.currency"
+        :errors="{
+          partsMinor: termsForm.error('partsMinor'),
+          minutes: termsForm.error('minutes'),
+          daysOff: termsForm.error('daysOff'),
+        }"
+        @set="setTerms(terms, $event)"
+      />
     </div>
 
     <EstimateBlock v-if="job.decision && input" class="mt-8" :job="job" :terms="input.terms" />

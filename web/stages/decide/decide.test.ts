@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { compareOptions, type OptionTerms } from '../../../core/choose/index.ts';
 import FlipLine from './FlipLine.vue';
 import OptionRows from './OptionRows.vue';
+import TermsForm from './TermsForm.vue';
 
 const money = (minor: number): string => `${minor / 100} cr`;
 const terms = (id: OptionTerms['id'], partsMinor: number | null): OptionTerms => ({
@@ -47,6 +48,32 @@ describe('options side by side', () => {
       props: { options: comparison.options, first: null, per: '', money, disabled: true, modelValue: 'replace' },
     });
     expect(rows.find('fieldset').attributes('disabled')).toBeDefined();
+  });
+});
+
+describe('figures of an option', () => {
+  const form = (more: object = {}) =>
+    mount(TermsForm, { props: { terms: terms('replace', null), priced: true, currency: 'cr', errors: {}, ...more } });
+  it('are typed over what is usual, money in crowns', async () => {
+    const view = form();
+    const [parts, minutes] = view.findAll('input');
+    expect(parts?.attributes('placeholder')).toBe('not known');
+    await parts?.setValue('440,50');
+    await parts?.trigger('change');
+    await minutes?.setValue('90');
+    await minutes?.trigger('change');
+    expect(view.emitted('set')?.map(([change]) => change)).toContainEqual({ partsMinor: 44_050 });
+    expect(view.emitted('set')?.map(([change]) => change)).toContainEqual({ minutes: 90 });
+  });
+  it('keep what cannot be read, and say so beside it', async () => {
+    const view = form();
+    const [parts] = view.findAll('input');
+    await parts?.setValue('dear');
+    await parts?.trigger('change');
+    expect(view.find('[role="alert"]').text()).toBe('Expected a number, got “dear”.');
+    expect(parts?.element.value).toBe('dear');
+    expect(form({ errors: { minutes: 'Expected 1 to 6000 minutes, got 0.' } }).text()).toContain('1 to 6000');
+    expect(form({ priced: false }).findAll('input')).toHaveLength(2);
   });
 });
 
