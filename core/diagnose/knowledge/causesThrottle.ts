@@ -77,6 +77,7 @@ export const THROTTLE_CAUSES: readonly Cause[] = [
       shows('comes-and-goes', 'sometimes', 'it moves about'),
       shows('stuck-code', 'often', 'the plate does not reach its place'),
       shows('motor-code', 'sometimes', 'the motor works against it'),
+      shows('position-code', 'sometimes', 'the reading does not fit where the plate should be'),
       shows('closed-code', 'sometimes', 'closed is not where it was'),
       shows('idle-code=high', 'sometimes', 'more air than asked'),
       shows('duct-off-look=object', 'nearly always', 'it can be seen'),
