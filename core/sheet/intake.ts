@@ -11,7 +11,7 @@ export function complaint(job: Job): SheetSection {
   );
   const rows = [
     row('Owner says', job.complaint),
-    ...job.told.map(({ text }) => row('Told', text)),
+    ...job.told.filter(({ text }) => text !== job.complaint).map(({ text }) => row('Told', text)),
     ...(job.signs.some(({ source }) => source === 'asked')
       ? [
           row(

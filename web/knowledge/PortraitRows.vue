@@ -98,7 +98,7 @@ const wrong = (row: Row): string | undefined => props.errors[row.key] ?? props.e
           <li
             v-for="row in group.rows"
             :key="row.key"
-            class="grid items-center gap-x-4 py-1 sm:grid-cols-[1fr_9.5rem_1.4fr]"
+            class="grid items-center gap-x-4 py-1 sm:grid-cols-[10.5rem_9rem_1fr]"
           >
             <span class="font-semibold" :class="row.changed ? 'text-brass' : ''">{{ row.found }}</span>
             <select

@@ -6,7 +6,7 @@ import type { Cause } from '../../core/diagnose/index.ts';
 /** How the written cases come out with this version, against a fixed list of checks. */
 const props = defineProps<{ score: KnowledgeScore; causes: readonly Cause[] }>();
 const open = ref(false);
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
+const percent = (share: number): string => `${Math.round(share * 100)}\u00a0%`;
 const saved = computed(() => 1 - props.score.guided.meanMinutes / Math.max(1, props.score.list.meanMinutes));
 const nameOf = (id: string): string => props.causes.find((cause) => cause.id === id)?.name ?? id;
 </script>
