@@ -47,6 +47,17 @@ test('a foreign object: read the vehicle, look, clean in place against the house
   );
   const rows = <T>(sql: string): T[] => workshop.rows<T>(sql, jobId);
 
+  await test.step('the question that tells most is asked, and answered', async () => {
+    const asked = page.locator('[data-question]');
+    const before = await asked.getByRole('heading').textContent();
+    await asked.getByRole('button').first().click();
+    await expect(asked.getByRole('heading')).not.toHaveText(before!);
+    await expect
+      .poll(
+        () => rows<{ n: number }>("SELECT count(*) AS n FROM sign_noted WHERE job_id = ? AND source = 'asked'")[0]?.n,
+      )
+      .toBe(1);
+  });
   await test.step('the codes come from the vehicle, and a wrong adapter is noticed', async () => {
     await button(page, 'Read the vehicle').click();
     const sheet = page.getByRole('dialog');
@@ -63,17 +74,6 @@ test('a foreign object: read the vehicle, look, clean in place against the house
       .poll(() => rows('SELECT code FROM code WHERE job_id = ? ORDER BY code'))
       .toEqual(['P0121', 'P0507', 'P2101', 'P2111'].map((code) => ({ code })));
     await expect(page.locator('p').filter({ hasText: 'P2111 was set' })).toContainText('engine speed 1910 rpm');
-  });
-  await test.step('the question that tells most is asked, and answered', async () => {
-    const asked = page.locator('[data-question]');
-    const before = await asked.getByRole('heading').textContent();
-    await asked.getByRole('button').first().click();
-    await expect(asked.getByRole('heading')).not.toHaveText(before!);
-    await expect
-      .poll(
-        () => rows<{ n: number }>("SELECT count(*) AS n FROM sign_noted WHERE job_id = ? AND source = 'asked'")[0]?.n,
-      )
-      .toBe(1);
   });
   await test.step('a look with the duct off finds it', async () => {
     await page.getByRole('link', { name: /^Diagnose/ }).click();

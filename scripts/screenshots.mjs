@@ -94,7 +94,15 @@ try {
     const page = await context.newPage();
     page.on('console', (message) => message.type() === 'error' && say(`  ${name}: ${message.text()}`));
     page.on('pageerror', (error) => say(`  ${name}: ${error.message}`));
-    await page.goto(server.address + view.path, { waitUntil: 'networkidle' });
+    await page.goto(server.address + view.path);
+    await page
+      .locator('main')
+      .getByRole('heading')
+      .or(page.locator('main').getByText(/goes back|comes off/))
+      .first()
+      .waitFor();
+    await page.waitForFunction(() => document.querySelector('[aria-busy="true"]') === null);
+    await page.waitForTimeout(300);
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: join(out, `${name}.png`) });
     await context.close();

@@ -7,6 +7,8 @@ import { parse } from './parse.ts';
 
 /** A command may come from a device whose clock is a little fast, but not from tomorrow. */
 const CLOCK_SLACK_MS = 10 * 60_000;
+/** A quiet connection is kept open by a word now and then. */
+const HEARTBEAT_MS = 20_000;
 
 /** Jobs: lists, logs and the one way to change them. */
 export function jobRoutes({ jobs, lists, now, people }: Services): Router {
@@ -35,6 +37,26 @@ export function jobRoutes({ jobs, lists, now, people }: Services): Router {
     const reply = jobs.read(parse(id, request.params.id), parse(sinceQuery, request.query).since);
     if (reply === null) throw new HttpError('no-such-job', 'There is no such job.');
     response.json(reply);
+  });
+
+  // Server-sent events: the version of the job, now and whenever it changes. What changed is asked for by the reader.
+  router.get('/:id/changes', (request, response) => {
+    const jobId = parse(id, request.params.id);
+    const job = jobs.job(jobId);
+    if (job === null) throw new HttpError('no-such-job', 'There is no such job.');
+    // no-transform keeps compression from holding back what must go at once.
+    response.set({ 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform' });
+    const tell = (version: number): void => void response.write(`data: ${version}\n\n`);
+    tell(job.version);
+    const stop = jobs.onChange((changed, version) => {
+      if (changed === jobId) tell(version);
+    });
+    const beat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT_MS);
+    beat.unref();
+    request.on('close', () => {
+      clearInterval(beat);
+      stop();
+    });
   });
 
   router.get('/:id/verify', (request, response) => {

@@ -48,6 +48,7 @@ export class Jobs {
   readonly #projector: Projector;
   readonly #sources: Sources;
   readonly #folded = new Map<string, Job>();
+  readonly #listeners = new Set<(jobId: string, version: number) => void>();
 
   constructor(db: Database, sources: Sources) {
     this.#db = db;
@@ -72,6 +73,12 @@ export class Jobs {
     this.#folded.set(job.id, job);
     const oldest = this.#folded.keys().next().value;
     if (this.#folded.size > KEPT && oldest !== undefined) this.#folded.delete(oldest);
+  }
+
+  /** Calls back after each change that is on disk. @returns how to stop */
+  onChange(listener: (jobId: string, version: number) => void): () => void {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
   }
 
   /** A job's log from a version on, or null when there is no such job. */
@@ -114,7 +121,10 @@ export class Jobs {
         if (after !== null) this.#projector.write(current, after);
       })
       .immediate();
-    if (after !== null) this.#keep(after);
+    if (after !== null) {
+      this.#keep(after);
+      for (const listener of this.#listeners) listener(jobId, after.version);
+    }
     return this.#done(jobId, command, false);
   }
 

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, watch } from 'vue';
+import { computed, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { nextStage, previousStage, type Stage } from '../../core/job/index.ts';
 import { useKeys } from '../shell/keys.ts';
 import { useJob } from '../stores/job.ts';
+import { useLiveJob } from '../stores/liveJob.ts';
 import IdentityLine from './IdentityLine.vue';
 import RouteLine from './RouteLine.vue';
 import TallyStrip from './TallyStrip.vue';
@@ -15,12 +16,7 @@ const jobId = computed(() => String(route.params.id));
 const stage = computed(() => (route.meta.stage ?? 'complaint') as Stage);
 
 watch(jobId, (id) => void store.load(id), { immediate: true });
-// Another bench may have worked on it meanwhile.
-const refresh = (): void => {
-  if (document.visibilityState === 'visible') void store.load(jobId.value);
-};
-onMounted(() => document.addEventListener('visibilitychange', refresh));
-onBeforeUnmount(() => document.removeEventListener('visibilitychange', refresh));
+useLiveJob(() => jobId.value);
 
 /** Where the last key press leads; a second press may come before the first stage is on the screen. */
 let aimed = stage.value;

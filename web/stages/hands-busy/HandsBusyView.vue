@@ -5,6 +5,7 @@ import { caution, type JobItem, jobPlan } from '../../../core/job/index.ts';
 import { useKeys } from '../../shell/keys.ts';
 import { readPreference } from '../../shell/preferences.ts';
 import { useJob } from '../../stores/job.ts';
+import { useLiveJob } from '../../stores/liveJob.ts';
 import { useShop } from '../../stores/shop.ts';
 import { actionFor, standsAt } from '../there-and-back/actions.ts';
 import type { Way } from '../there-and-back/layout.ts';
@@ -23,6 +24,7 @@ watch(
   (id) => void store.load(id),
   { immediate: true },
 );
+useLiveJob(() => String(route.params.id));
 
 const job = computed(() => store.job);
 const queue = computed((): JobItem[] => {
