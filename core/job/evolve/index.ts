@@ -36,17 +36,17 @@ export function evolve(job: Job | null, recorded: RecordedEvent, jobId = job?.id
   // The table pairs each type with its own data; TypeScript cannot follow the pair through a union.
   const apply = APPLY[recorded.type] as (job: Job, data: unknown, stamp: Stamp) => Partial<Job>;
   const words = eventWords(recorded, job);
-  const changed: Job = {
+  const quiet = QUIET.has(recorded.type);
+  // One copy an event: a job has many fields, and a log many events.
+  return {
     ...job,
     ...apply(job, recorded.data, stamp),
     version: recorded.seq,
     lastAt: recorded.at,
     time: timeAfter(job, recorded.at),
-    last: { ...stamp, words },
+    last: quiet ? job.last : { ...stamp, words },
+    undo: quiet ? job.undo : NOT_UNDOABLE.has(recorded.type) ? null : undoAfter(job, recorded, words, stamp),
   };
-  if (QUIET.has(recorded.type)) return { ...changed, last: job.last };
-  if (NOT_UNDOABLE.has(recorded.type)) return { ...changed, undo: null };
-  return { ...changed, undo: undoAfter(job, recorded, words, stamp) };
 }
 
 /** Applies a whole log. */
@@ -79,9 +79,9 @@ function undone(job: Job, recorded: RecordedEvent & { type: 'undone' }, stamp: S
 function timeAfter(job: Job, at: string): Job['time'] {
   const gap = (Date.parse(at) - Date.parse(job.lastAt)) / 1000;
   if (!(gap > 0)) return job.time;
+  if (gap <= HANDS_ON_GAP_S) return { ...job.time, handsOnS: job.time.handsOnS + gap };
   const ends = runningTimers(job).map((timer) => Date.parse(timerEnd(timer)));
   const covered = Math.min(gap, Math.max(0, (Math.max(0, ...ends) - Date.parse(job.lastAt)) / 1000));
-  if (gap <= HANDS_ON_GAP_S) return { ...job.time, handsOnS: job.time.handsOnS + gap };
   return { ...job.time, waitingS: job.time.waitingS + covered };
 }
 
