@@ -289,6 +289,24 @@ describe('families, units and their lives', () => {
   });
 });
 
+describe('a job', () => {
+  it('is judged by the family’s figures where its vehicle has none, as they were when it was opened', async () => {
+    await openJob(server, 'figures', { vehicleId: 'van2', reading: { value: 88_000, unit: 'km' } }).expect(201);
+    const { id: _, ...family } = (await server.http.get('/api/families/calder-14')).body;
+    const figures = { ...family.figures, idleRpm: { low: 1, high: 2, source: null } };
+    await server.http
+      .put('/api/families/calder-14')
+      .send({ by: 'isla', family: { ...family, figures } })
+      .expect(200);
+    expect(server.services.jobs.job('figures')?.vehicle.figures).toMatchObject({
+      idleRpm: { low: 680, high: 760 },
+      valveDuty: null,
+      closedVolts: { low: 0.6, high: 0.9 },
+    });
+    await server.http.put('/api/families/calder-14').send({ by: 'isla', family }).expect(200);
+  });
+});
+
 describe('house rules, figures and results', () => {
   it('a lead sets and drops a rule; others are told whom to ask', async () => {
     await server.http.put('/api/house-rules/hoses').send({ by: 'isla', answer: 'clamp' }).expect(200);

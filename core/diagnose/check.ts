@@ -1,4 +1,4 @@
-import { causesOf, chancesOf, LEAST_REST, restOf, signFits } from './model.ts';
+import { causesOf, chancesOf, LEAST_REST, restOf } from './model.ts';
 import { CHANCE, COMMONNESS, GROUPS, type Group, type Knowledge, type Portrait, type Sign } from './types.ts';
 
 /** What is wrong with a piece of knowledge, and where. */
@@ -102,10 +102,3 @@ function sumProblem(cause: string, name: string, sign: Sign, rest: number): Know
         },
       ];
 }
-
-/** Whether any cause of a group ever shows the sign differently from the others: else asking it is idle. */
-export const tellsSomething = (knowledge: Knowledge, sign: Sign, group: Group): boolean =>
-  signFits(sign, { group, hasValve: true }) &&
-  knowledge.causes.some(
-    ({ common, shows }) => common[group] !== undefined && shows.some((row) => row.sign === sign.id),
-  );

@@ -1,4 +1,4 @@
-export { checkKnowledge, tellsSomething } from './check.ts';
+export { checkKnowledge } from './check.ts';
 export type { KnowledgeProblem } from './check.ts';
 export { editKnowledge } from './edit.ts';
 export type { EditResult, KnowledgeEdit } from './edit.ts';

@@ -5,7 +5,7 @@ export type { Command, CommandBody, CommandData, CommandType, Context, Decision,
 export { decide } from './decide/index.ts';
 export type { EventData, EventType, JobEvent, RecordedEvent, RunInputData } from './events.ts';
 export { evolve, HANDS_ON_GAP_S, replay } from './evolve/index.ts';
-export { CHOICES, GRADES, INSPECTION_POINTS, MEASURES, PROOFS, SYMPTOMS } from './lists.ts';
+export { CHOICES, GRADES, INSPECTION_POINTS, MEASURES, PROOFS } from './lists.ts';
 export type { Choice, MeasureKind, ProofKind } from './lists.ts';
 export { diagnoseJob, isOrdinary, jobFindings, subjectOf } from './diagnosis.ts';
 export type { FindingSource, JobDiagnosis, JobFinding } from './diagnosis.ts';

@@ -1,32 +1,11 @@
+import { type OptionId, OPTIONS } from '../choose/index.ts';
 import type { UnitKind } from '../procedure/index.ts';
 import type { Unit } from '../quantity/index.ts';
 
-/** Symptoms that can be picked; own words are always possible. */
-export const SYMPTOMS = [
-  'hunting idle',
-  'stalls when coming to rest',
-  'idle too high',
-  'idle too low',
-  'rough at lights',
-  'poor response',
-  'limp mode',
-  'clicking from the valve, key on',
-  'trolling speed up',
-] as const;
-
-/** The choices of the decide stage. */
-export const CHOICES = {
-  relearn: 'Relearn only',
-  'clean-in-place': 'Clean on the vehicle',
-  'clean-bench': 'Clean on the bench',
-  rebuild: 'Rebuild: seals, screws, gears',
-  replace: 'Replace the unit',
-  'replace-rebuilt': 'Replace, rebuilt unit',
-  'replace-used': 'Replace, used unit',
-  elsewhere: 'Not the throttle',
-} as const;
+/** The choices of the decide stage: the options that are compared. */
+export const CHOICES = OPTIONS;
 /** The id of a choice. */
-export type Choice = keyof typeof CHOICES;
+export type Choice = OptionId;
 
 /** What a bench inspection looks at, per unit. Grades run from 0 (as new) to 4 (worst). */
 export const INSPECTION_POINTS: readonly {

@@ -190,6 +190,8 @@ describe('over the API', () => {
     expect(server.db.prepare("SELECT codes, origin, outcome FROM clearing WHERE job_id = 'j'").all()).toEqual([
       { codes: 'P2119 P0171', origin: 'sim.van3', outcome: 'cleared' },
     ]);
+    expect(server.services.jobs.job('j')?.frames).toMatchObject([{ code: 'P2119', values: { length: 5 } }]);
+    await clear({ commandId: 'clear-0', by: 'ghost' }).expect(400);
     const after = (await server.http.post('/api/adapter/read').send({ link: 'sim.van3', codes: true, values: false }))
       .body;
     expect(after).toMatchObject({ stored: [], pending: [] });

@@ -1,14 +1,14 @@
 import { Router } from 'express';
 import { adapterClear, adapterRead } from '../../contract/index.ts';
-import { MODES } from '../../core/obd/index.ts';
 import { AdapterError, type Link } from '../adapter/links.ts';
 import { Reader, readVehicle } from '../adapter/reader.ts';
 import type { Services } from '../services.ts';
 import { fromRefusal, HttpError } from './errors.ts';
 import { parse } from './parse.ts';
+import { mustBeKnown } from './people.ts';
 
 /** The diagnostic adapter: what there is, reading, and clearing codes. */
-export function adapterRoutes({ hub, jobs, now }: Services): Router {
+export function adapterRoutes({ hub, jobs, people, now }: Services): Router {
   const router = Router();
 
   /** Opens a link, and closes it whatever happens. */
@@ -37,9 +37,19 @@ export function adapterRoutes({ hub, jobs, now }: Services): Router {
   // What is stored goes into the log before the vehicle is told to forget it: a crash in between loses nothing.
   router.post('/clear', async (request, response) => {
     const { link, jobId, commandId, at, by, seen } = parse(adapterClear, request.body);
+    mustBeKnown({ people }, by);
     const outcome = await linked(link, async (reader) => {
-      const codes = [...(await reader.codes(MODES.stored)), ...(await reader.codes(MODES.pending))];
+      const { stored, pending, frame, codesRead, gone, problems } = await readVehicle(reader, {
+        codes: true,
+        values: false,
+      });
+      if (!codesRead) throw new AdapterError(gone ? 'adapter-gone' : 'adapter-silent', problems.join(' '));
+      const codes = [...stored, ...pending];
       const head = { at, by };
+      if (frame !== null) {
+        const data = { id: `${commandId}.frame`, ...frame };
+        jobs.take(jobId, { ...head, id: data.id, seen, type: 'read-frame', data }, now());
+      }
       const kept = jobs.take(
         jobId,
         { ...head, id: commandId, seen, type: 'clear-codes', data: { id: commandId, codes, from: link } },

@@ -4,6 +4,7 @@ import type { Command } from '../../core/job/index.ts';
 import type { Services } from '../services.ts';
 import { fromRefusal, HttpError } from './errors.ts';
 import { parse } from './parse.ts';
+import { mustBeKnown } from './people.ts';
 
 /** A command may come from a device whose clock is a little fast, but not from tomorrow. */
 const CLOCK_SLACK_MS = 10 * 60_000;
@@ -15,10 +16,7 @@ export function jobRoutes({ jobs, lists, now, people }: Services): Router {
   const router = Router();
 
   const checkSender = (sent: Command): void => {
-    if (!people().has(sent.by))
-      throw new HttpError('bad-value', 'That person is not in the list.', {
-        fields: { by: 'Pick who is at the bench.' },
-      });
+    mustBeKnown({ people }, sent.by);
     if (Date.parse(sent.at) > Date.parse(now()) + CLOCK_SLACK_MS) {
       throw new HttpError('bad-value', 'The time lies ahead of this server’s clock. Check the clock of the device.', {
         fields: { at: `Expected at most ${now()}, got ${sent.at}.` },

@@ -5,6 +5,7 @@ import type { Services } from '../services.ts';
 import { exportJob, importJob } from '../store/transfer.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
+import { mustBeKnown } from './people.ts';
 
 const query = z.strictObject({ by: id });
 
@@ -40,10 +41,7 @@ export function transferRoutes(services: Services): Router {
 
   router.post('/job-files', express.json({ limit: '200mb' }), async (request, response) => {
     const { by } = parse(query, request.query);
-    if (!people().has(by))
-      throw new HttpError('bad-value', 'That person is not in the list.', {
-        fields: { by: 'Pick who is at the bench.' },
-      });
+    mustBeKnown({ people }, by);
     const outcome = await importJob(parse(transfer, request.body), jobs, vehicles, pictures, now(), by);
     if (!outcome.ok) throw new HttpError(outcome.code, outcome.message);
     response.status(201).json(outcome);

@@ -4,6 +4,7 @@ import { id, vehicleInput, vehicleQuery } from '../../contract/index.ts';
 import type { Services } from '../services.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
+import { mustBeKnown } from './people.ts';
 
 const body = z.strictObject({ by: id, vehicle: vehicleInput });
 
@@ -30,10 +31,7 @@ export function vehicleRoutes({ vehicles, units, families, lists, people, now }:
   router.put('/:id', (request, response) => {
     const vehicleId = parse(id, request.params.id);
     const { by, vehicle } = parse(body, request.body);
-    if (!people().has(by))
-      throw new HttpError('bad-value', 'That person is not in the list.', {
-        fields: { by: 'Pick who is at the bench.' },
-      });
+    mustBeKnown({ people }, by);
     const other = vehicles.withPlate(vehicle.plate, vehicleId);
     if (other !== null) {
       const message = `${other.plate} is on the list already: ${other.make} ${other.model}.`;

@@ -1,5 +1,6 @@
 import type { Settings } from '../../contract/index.ts';
 import type { Job } from '../../core/job/index.ts';
+import { UNIT_KINDS } from '../../core/vehicle/index.ts';
 import type { PicturePair } from './picturePairs.ts';
 import { BOTTLE, type Doc, heading, INK, LEFT, LINE, newPage, rule, SOFT, WIDTH } from './page.ts';
 import { type SheetRow, type SheetSection, sheetOf, speaker } from '../../core/sheet/index.ts';
@@ -37,7 +38,8 @@ function printSection(doc: Doc, { title, rows: lines, empty }: SheetSection): vo
   rows(doc, lines);
 }
 
-const SUBJECTS: Readonly<Record<string, string>> = { 'throttle-body': 'Throttle body', 'idle-valve': 'Idle air valve' };
+/** Units by their kind; any other subject is named already. */
+const SUBJECTS: Readonly<Record<string, string>> = UNIT_KINDS;
 
 /** Before beside after, the same size. */
 function printPictures(doc: Doc, pairs: readonly PicturePair[]): void {

@@ -141,9 +141,10 @@ export class Jobs {
   #context(job: Job | null, command: Command): Context {
     const { vehicles, lists, knowledge, families, house } = this.#sources;
     const judged = job !== null && JUDGED.has(command.type);
+    const vehicle = command.type === 'open-job' ? vehicles.get(command.data.vehicleId) : null;
     return {
       nextNumber: command.type === 'open-job' ? this.#nextNumber() : null,
-      vehicle: command.type === 'open-job' ? vehicles.get(command.data.vehicleId) : null,
+      vehicle,
       procedure: command.type === 'pin-procedure' ? lists.procedure(command.data.procedureId) : null,
       wrenches: command.type === 'tighten-bolt' ? lists.wrenches() : [],
       knowledge:
@@ -154,7 +155,7 @@ export class Jobs {
             : judged
               ? knowledge.get(job.knowledge)
               : null,
-      family: judged ? families.get(job.vehicle.familyId ?? null) : null,
+      family: families.get((vehicle ?? (judged ? job.vehicle : null))?.familyId ?? null),
       rules: judged || command.type === 'depart-from-rule' ? house.rules() : {},
     };
   }

@@ -1,12 +1,6 @@
 import type { Job } from '../../core/job/index.ts';
 import type { UnitKind } from '../../core/procedure/index.ts';
 
-/** As said on the bench. */
-export const UNIT_NAMES: Readonly<Record<UnitKind, string>> = {
-  'throttle-body': 'Throttle body',
-  'idle-valve': 'Idle air valve',
-};
-
 /** The units that this job has on the bench: what came off, or what the vehicle has when nothing did. */
 export function unitsOnBench(job: Job): UnitKind[] {
   const off = job.items

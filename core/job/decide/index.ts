@@ -1,4 +1,4 @@
-import { checkReading } from '../../vehicle/index.ts';
+import { checkReading, type EngineFamily, figuresOf, type Vehicle } from '../../vehicle/index.ts';
 import {
   accept,
   type Command,
@@ -65,14 +65,20 @@ export function decide(job: Job | null, command: CommandBody | Command, context:
   return handler(job, command.data as never, context);
 }
 
-function open(data: CommandData['open-job'], { vehicle, nextNumber, knowledge }: Context): Decision {
+/** The figures that will judge the job, the family's where the vehicle has none: later edits change nothing here. */
+function withFigures(vehicle: Vehicle, family: EngineFamily | null): Vehicle {
+  const { idleRpm = null, valveDuty = null, closedVolts = null } = figuresOf(vehicle, family);
+  return { ...vehicle, figures: { idleRpm, valveDuty, closedVolts } };
+}
+
+function open(data: CommandData['open-job'], { vehicle, nextNumber, knowledge, family }: Context): Decision {
   if (vehicle === null || nextNumber === null) return refuse('no-such-vehicle', 'That vehicle is not in the list.');
   const problem = checkReading(data.reading, vehicle.lastReading, data.readingReason);
   if (problem !== null) return refuseField('reading', problem.message);
   const missing = nonEmpty('complaint', data.complaint, 'What does the owner say is wrong?');
   if (missing) return missing;
   const { vehicleId: _, ...rest } = data;
-  const opened = event('job-opened', { number: nextNumber, vehicle, ...rest });
+  const opened = event('job-opened', { number: nextNumber, vehicle: withFigures(vehicle, family), ...rest });
   return knowledge === null
     ? accept(opened)
     : accept(opened, event('knowledge-chosen', { version: knowledge.version }));

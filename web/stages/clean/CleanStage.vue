@@ -16,7 +16,8 @@ import TextField from '../../parts/TextField.vue';
 import { useNow } from '../../stores/clock.ts';
 import { freshId, useJob } from '../../stores/job.ts';
 import StageFrame from '../StageFrame.vue';
-import { UNIT_NAMES, unitsOnBench } from '../units.ts';
+import { UNIT_KINDS } from '../../../core/vehicle/index.ts';
+import { unitsOnBench } from '../units.ts';
 import { useForm } from '../useForm.ts';
 
 const store = useJob();
@@ -46,7 +47,7 @@ function doPass(unit: UnitKind, kind: PassKind): void {
   if (store.send('do-pass', { id: freshId(), unit, kind }) === null && kind === 'soak') {
     store.send('start-timer', {
       id: freshId(),
-      label: `${UNIT_NAMES[unit]} soaks`,
+      label: `${UNIT_KINDS[unit]} soaks`,
       minutes: SOAK_MINUTES[unit],
       kind: 'soak',
     });
@@ -97,12 +98,12 @@ const short = (kind: PassKind): string => PASS_KINDS[kind].split(/[:,]/)[0] ?? k
   >
     <section v-for="unit in units" :key="unit" class="mt-6 border-t border-line pt-4">
       <div class="flex flex-wrap items-baseline gap-3">
-        <h3 class="text-lg">{{ UNIT_NAMES[unit] }}</h3>
+        <h3 class="text-lg">{{ UNIT_KINDS[unit] }}</h3>
         <p class="text-sm text-soft">
           {{ gradeAfter(unit) === null ? 'not graded since it was wiped' : `now ${GRADES[gradeAfter(unit) ?? 0]}` }}
         </p>
       </div>
-      <ol class="mt-2 flex flex-wrap items-center gap-1.5" :aria-label="`Passes of ${UNIT_NAMES[unit]}`">
+      <ol class="mt-2 flex flex-wrap items-center gap-1.5" :aria-label="`Passes of ${UNIT_KINDS[unit]}`">
         <li
           v-for="(kind, index) in passesOf(unit)"
           :key="index"

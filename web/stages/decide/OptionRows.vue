@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { group } from '../../../core/quantity/index.ts';
 import { type ComparedOption, OPTIONS, type OptionId } from '../../../core/choose/index.ts';
 
 /** Options side by side: the chance to cure with its spread, money now and for the distance, days off the road. */
@@ -11,8 +12,7 @@ defineProps<{
 }>();
 const choice = defineModel<OptionId>({ required: true });
 const percent = (share: number): string => `${(share * 100).toFixed(1)}%`;
-const life = (value: number, per: string): string =>
-  `${value.toLocaleString('en-GB').replaceAll(',', '\u202f')} ${per.includes('km') ? 'km' : 'h'}`;
+const life = (value: number, per: string): string => `${group(String(value))} ${per.includes('km') ? 'km' : 'h'}`;
 </script>
 
 <template>

@@ -150,7 +150,7 @@ function passOver(): void {
     </p>
     <div class="flex flex-wrap items-center gap-2">
       <button v-if="!skipping" type="button" class="quiet text-sm" @click="skipping = true">Could not do it</button>
-      <PictureAdd :subject="sign.id" :when="when" :caption="sign.name" />
+      <PictureAdd :subject="sign.name" :when="when" :caption="sign.name" />
     </div>
     <form v-if="skipping" class="grid gap-2" @submit.prevent="passOver">
       <TextField v-model="why" label="Why not" placeholder="no smoke machine today" />

@@ -7,7 +7,8 @@ import { freshId, useJob } from '../../stores/job.ts';
 import BeforeAfter from '../BeforeAfter.vue';
 import PictureAdd from '../PictureAdd.vue';
 import StageFrame from '../StageFrame.vue';
-import { UNIT_NAMES, unitsOnBench } from '../units.ts';
+import { UNIT_KINDS } from '../../../core/vehicle/index.ts';
+import { unitsOnBench } from '../units.ts';
 import { useForm } from '../useForm.ts';
 import BoreDrawing from './BoreDrawing.vue';
 
@@ -75,7 +76,7 @@ const worst = (unit: UnitKind, at: When): number | null => {
     />
     <section v-for="unit in units" :key="unit" class="mt-6">
       <div class="flex flex-wrap items-center gap-3">
-        <h3 class="text-lg">{{ UNIT_NAMES[unit] }}</h3>
+        <h3 class="text-lg">{{ UNIT_KINDS[unit] }}</h3>
         <PictureAdd
           v-if="job.status === 'open'"
           class="ml-auto"
@@ -131,11 +132,11 @@ const worst = (unit: UnitKind, at: When): number | null => {
           </div>
         </li>
       </ul>
-      <BeforeAfter class="mt-4" :job="job" :subject="unit" :what="UNIT_NAMES[unit]" />
+      <BeforeAfter class="mt-4" :job="job" :subject="unit" :what="UNIT_KINDS[unit]" />
     </section>
     <template #why>
       <div v-for="unit in units" :key="unit">
-        <h3 class="text-sm font-bold">{{ UNIT_NAMES[unit] }}</h3>
+        <h3 class="text-sm font-bold">{{ UNIT_KINDS[unit] }}</h3>
         <BoreDrawing v-if="unit === 'throttle-body'" class="mt-2" :deposit="worst(unit, phase) ?? 0" :degrees="6" />
         <p class="mt-1 text-[0.9375rem] text-soft">
           <template v-if="worst(unit, 'before') === null">Not graded yet.</template>

@@ -7,7 +7,8 @@ import BeforeAfter from '../BeforeAfter.vue';
 import CodesList from '../CodesList.vue';
 import MeasureEntry from '../MeasureEntry.vue';
 import StageFrame from '../StageFrame.vue';
-import { UNIT_NAMES, unitsOnBench } from '../units.ts';
+import { UNIT_KINDS } from '../../../core/vehicle/index.ts';
+import { unitsOnBench } from '../units.ts';
 import { useForm } from '../useForm.ts';
 import BandLine from './BandLine.vue';
 
@@ -103,7 +104,7 @@ function addCode(): void {
     </ul>
     <p v-if="form.general('note')" class="mt-2 font-semibold text-alarm" role="alert">{{ form.general('note') }}</p>
     <section v-for="unit in unitsOnBench(job)" :key="unit" class="mt-6">
-      <BeforeAfter :job="job" :subject="unit" :what="UNIT_NAMES[unit]" />
+      <BeforeAfter :job="job" :subject="unit" :what="UNIT_KINDS[unit]" />
     </section>
     <template #why>
       <p>
