@@ -111,13 +111,14 @@ const wrong = (row: Row): string | undefined => props.errors[row.key] ?? props.e
               <option v-for="word in WORDS" :key="word" :value="word">{{ word }}</option>
             </select>
             <span v-else>{{ row.word }}</span>
-            <input
+            <textarea
               v-if="mayEdit"
-              class="input min-h-10!"
+              class="input min-h-10! field-sizing-content resize-none"
+              rows="1"
               :aria-label="`Why: ${row.found}`"
               :value="row.why"
               placeholder="why"
-              @change="edit(row, { why: ($event.target as HTMLInputElement).value })"
+              @change="edit(row, { why: ($event.target as HTMLTextAreaElement).value })"
             />
             <span v-else class="text-soft">{{ row.why }}</span>
             <p v-if="wrong(row)" class="text-sm font-semibold text-alarm sm:col-span-3" role="alert">

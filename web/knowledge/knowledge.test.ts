@@ -22,7 +22,7 @@ describe('what a cause shows', () => {
     expect(rows({ mayEdit: false }).findAll('select')).toHaveLength(0);
     const view = rows();
     await view.find('select[aria-label="How often: stalls coming to rest"]').setValue('nearly always');
-    await view.find('input[aria-label="Why: stalls coming to rest"]').setValue('seen it');
+    await view.find('textarea[aria-label="Why: stalls coming to rest"]').setValue('seen it');
     expect(view.emitted('change')?.map(([edit]) => edit)).toMatchObject([
       {
         kind: 'likelihood',
