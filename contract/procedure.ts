@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import type { Procedure, ProcedureItem } from '../core/procedure/index.ts';
+import { type Need, type Procedure, type ProcedureItem, RESTORE_KINDS, WORK_KINDS } from '../core/procedure/index.ts';
 import type { Constraint } from '../core/refit/index.ts';
-import type { TorqueSpec, Wrench } from '../core/torque/index.ts';
-import { count, id, line, number, paragraph, unitKind } from './primitives.ts';
+import { CONDITIONS, PROOF_STRESS, STRENGTHS, type TorqueSpec, type Wrench } from '../core/torque/index.ts';
+import { count, id, keysOf, line, number, paragraph, unitKind } from './primitives.ts';
 
 const positive = number.positive('Expected more than zero.');
 
@@ -16,7 +16,7 @@ export const torqueSpec = z.strictObject({
   source: line.nullable(),
 }) satisfies z.ZodType<TorqueSpec>;
 
-const bolt = z.strictObject({ id, x: number, y: number, label: line });
+const bolt = z.strictObject({ id, x: number, y: number, label: line, lengthMm: positive.max(1000).optional() });
 const fastenerGroup = z.strictObject({
   count: count.min(1).max(200),
   thread: line,
@@ -24,6 +24,11 @@ const fastenerGroup = z.strictObject({
   spec: torqueSpec.nullable(),
   fractions: z.array(positive.max(1)).min(1).max(5),
   into: line,
+  staysIn: count.min(0).max(199).optional(),
+  hole: z.strictObject({ material: z.enum(keysOf(STRENGTHS)), engagementMm: positive.max(500) }).optional(),
+  grade: z.enum(keysOf(PROOF_STRESS)).optional(),
+  condition: z.enum(keysOf(CONDITIONS)).optional(),
+  retorqueAfterMin: positive.max(20_160).optional(),
 });
 
 /** An item, in a procedure or typed at the vehicle. */
@@ -53,6 +58,11 @@ export const procedureItem = z.strictObject({
   partNumber: line,
   unit: unitKind.nullable(),
   cautions: z.array(id).max(10),
+  section: line.optional(),
+  minutes: z.strictObject({ off: number.min(0).max(600), back: number.min(0).max(600) }).optional(),
+  alike: line.optional(),
+  swapFrom: id.optional(),
+  restore: z.array(z.enum(keysOf(RESTORE_KINDS))).max(6).optional(),
 }) satisfies z.ZodType<ProcedureItem>;
 
 /** “a before b, because”. */
@@ -67,6 +77,18 @@ export const constraint = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('together'), id, items: z.array(id).min(2).max(50), reason: line }),
 ]) satisfies z.ZodType<Constraint>;
 
+/** Something needed before starting. */
+export const need = z.strictObject({
+  id,
+  kind: z.enum(['part', 'tool', 'consumable', 'do-first']),
+  name: line,
+  partNumber: line,
+  note: line,
+  caution: id.nullable(),
+  leadDays: number.min(0).max(365).optional(),
+  atEnd: z.strictObject({ words: line, beforeStart: z.boolean() }).optional(),
+}) satisfies z.ZodType<Need>;
+
 /** A procedure as stored, exported and pinned to a job. */
 export const procedure = z.strictObject({
   id,
@@ -77,18 +99,7 @@ export const procedure = z.strictObject({
   items: z.array(procedureItem).max(2000),
   openings: z.array(z.strictObject({ id, name: line, plugWith: line })).max(200),
   constraints: z.array(constraint).max(4000),
-  needs: z
-    .array(
-      z.strictObject({
-        id,
-        kind: z.enum(['part', 'tool', 'consumable', 'do-first']),
-        name: line,
-        partNumber: line,
-        note: line,
-        caution: id.nullable(),
-      }),
-    )
-    .max(200),
+  needs: z.array(need).max(200),
   coolant: z
     .strictObject({
       capacityL: positive,
@@ -98,6 +109,9 @@ export const procedure = z.strictObject({
     })
     .nullable(),
   relearn: z.array(id).max(10),
+  familyId: id.nullable().optional(),
+  work: z.enum(keysOf(WORK_KINDS)).optional(),
+  changes: paragraph.optional(),
 }) satisfies z.ZodType<Procedure>;
 
 /** A torque wrench of the shop. */

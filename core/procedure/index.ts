@@ -1,4 +1,5 @@
 export { checkProcedure } from './check.ts';
+export { RESTORE_KINDS, WORK_KINDS } from './types.ts';
 export type {
   Bolt,
   CoolantSystem,
@@ -8,5 +9,8 @@ export type {
   Procedure,
   ProcedureItem,
   ProcedureOpening,
+  RestoreKind,
+  ThreadHole,
   UnitKind,
+  WorkKind,
 } from './types.ts';

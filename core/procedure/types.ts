@@ -1,6 +1,6 @@
 import type { Glycol } from '../coolant/index.ts';
 import type { Constraint } from '../refit/index.ts';
-import type { BoltPlace, TorqueSpec } from '../torque/index.ts';
+import type { BoltPlace, PropertyClass, ThreadCondition, ThreadMaterial, TorqueSpec } from '../torque/index.ts';
 
 /** What kind of thing an item is; it decides the words on the buttons and what is asked. */
 export type ItemKind =
@@ -25,6 +25,14 @@ export type UnitKind = 'throttle-body' | 'idle-valve';
 export interface Bolt extends BoltPlace {
   /** “upper left”, “the short one: 25 mm”. */
   readonly label: string;
+  /** Under the head; told apart by this where one flange has several lengths. */
+  readonly lengthMm?: number | undefined;
+}
+
+/** What a thread is cut into and how deep the bolt grips, for the margin against stripping. */
+export interface ThreadHole {
+  readonly material: ThreadMaterial;
+  readonly engagementMm: number;
 }
 
 /** Fasteners that hold one thing. */
@@ -38,7 +46,36 @@ export interface FastenerGroup {
   /** Shares of the target per pass, rising to 1. */
   readonly fractions: readonly number[];
   readonly into: string;
+  /** How many stay in until the part itself comes off, to hold its weight. */
+  readonly staysIn?: number | undefined;
+  readonly hole?: ThreadHole | undefined;
+  readonly grade?: PropertyClass | undefined;
+  /** The wetness that the figure is for; dry when it is not said. */
+  readonly condition?: ThreadCondition | undefined;
+  /** Minutes from warm to cold after which the group is gone over again; absent when it is not called for. */
+  readonly retorqueAfterMin?: number | undefined;
 }
+
+/** What is measured or marked before an item comes off, so that it goes back the same. */
+export const RESTORE_KINDS = {
+  'lock-nut': 'Lock-nut position',
+  'witness-mark': 'Witness mark',
+  threads: 'Threads showing',
+  turns: 'Turns counted',
+  gap: 'Gap or length',
+  'way-round': 'Way round',
+} as const;
+/** The id of a {@link RESTORE_KINDS}. */
+export type RestoreKind = keyof typeof RESTORE_KINDS;
+
+/** What kind of work a procedure is for. */
+export const WORK_KINDS = {
+  clean: 'Off, clean and back',
+  rebuild: 'Off, rebuild and back',
+  replace: 'Off and replaced',
+} as const;
+/** The id of a {@link WORK_KINDS}. */
+export type WorkKind = keyof typeof WORK_KINDS;
 
 /** An item that comes off and goes back. */
 export interface ProcedureItem {
@@ -56,6 +93,16 @@ export interface ProcedureItem {
   /** The unit that this item is, if it is one. */
   readonly unit: UnitKind | null;
   readonly cautions: readonly string[];
+  /** Heading under which it stands in the outline; empty or absent for none. */
+  readonly section?: string | undefined;
+  /** Hands-on minutes off and back, as the source or the shop says. */
+  readonly minutes?: { readonly off: number; readonly back: number } | undefined;
+  /** Items with the same word here look alike: each needs its own tag. */
+  readonly alike?: string | undefined;
+  /** The unit that it moves from when a new one is fitted: an arm, a bracket. */
+  readonly swapFrom?: string | undefined;
+  /** What to measure before it comes off and set again. */
+  readonly restore?: readonly RestoreKind[] | undefined;
 }
 
 /** A hole that strip exposes. */
@@ -73,6 +120,10 @@ export interface Need {
   readonly partNumber: string;
   readonly note: string;
   readonly caution: string | null;
+  /** Days until it is here when ordered; absent where it is not known. */
+  readonly leadDays?: number | undefined;
+  /** What undoes it once the work is done: “battery negative on”. */
+  readonly atEnd?: { readonly words: string; readonly beforeStart: boolean } | undefined;
 }
 
 /** The coolant system of the family. */
@@ -98,4 +149,9 @@ export interface Procedure {
   readonly coolant: CoolantSystem | null;
   /** Ids of the relearn runs that suit. */
   readonly relearn: readonly string[];
+  /** The engine family it belongs to; absent in files from before. */
+  readonly familyId?: string | null | undefined;
+  readonly work?: WorkKind | undefined;
+  /** What is new in this version, in a sentence. */
+  readonly changes?: string | undefined;
 }

@@ -3,119 +3,181 @@ import type { BeforeConstraint, Constraint, PlanItem } from './types.ts';
 /**
  * The planning graph. Items that must go together are one node; a plug and what closes its opening likewise, the
  * plug first. A node's key is the latest strip order among its members, plugs aside (a plug goes in after the item
- * came off, yet it is that item's place in the mirror that counts).
+ * came off, yet it is that item's place in the mirror that counts). Items and nodes are numbers here: a plan is made
+ * anew after every tap, and looking names up is most of the cost.
  */
 export interface PlanGraph {
-  readonly nodes: readonly PlanNode[];
+  readonly items: readonly PlanItem[];
+  readonly constraints: readonly Constraint[];
+  readonly indexOf: ReadonlyMap<string, number>;
+  /** Node of each item. */
+  readonly nodeOf: Int32Array;
+  /** Items of each node, in the order in which they go back. */
+  readonly members: readonly (readonly number[])[];
+  readonly keys: Float64Array;
+  /** Edges: `from[i]` before `to[i]`, because of `why[i]`. */
+  readonly from: Int32Array;
+  readonly to: Int32Array;
+  readonly why: readonly BeforeConstraint[];
+  /** Successors of node n lie at `next[start[n]]` up to `next[start[n + 1]]`. */
+  readonly start: Int32Array;
+  readonly next: Int32Array;
   /** Constraints between members of one node; a circle among them is found by checking the finished order. */
   readonly inner: readonly BeforeConstraint[];
 }
 
-export interface PlanNode {
-  /** Members in the order in which they go back. */
-  readonly members: readonly PlanItem[];
-  readonly key: number;
-  /** Nodes that must wait for this one. */
-  readonly next: number[];
-  /** Why this node waits: index of the node it waits for, and the constraint. */
-  readonly waits: { readonly node: number; readonly because: BeforeConstraint }[];
-}
-
 /** Builds the graph. Constraints that name an item which is not in the list do not apply and are left out. */
 export function buildGraph(items: readonly PlanItem[], constraints: readonly Constraint[]): PlanGraph {
-  const byId = new Map(items.map((item) => [item.id, item]));
-  const groups = new Groups(items);
+  const indexOf = new Map<string, number>();
+  for (const [index, { id }] of items.entries()) indexOf.set(id, index);
+  const closerOf = new Map<number, number>();
+  const groups = new Groups(items.length);
+  const edges: Edges = { a: [], b: [], why: [] };
   for (const constraint of constraints) {
-    if (constraint.kind === 'together') groups.join(constraint.items.filter((id) => byId.has(id)));
-    if (constraint.kind === 'closes') groups.join([constraint.plug, constraint.item].filter((id) => byId.has(id)));
+    if (constraint.kind === 'before') {
+      const a = indexOf.get(constraint.a);
+      const b = indexOf.get(constraint.b);
+      if (a === undefined || b === undefined) continue;
+      edges.a.push(a);
+      edges.b.push(b);
+      edges.why.push(constraint);
+    } else if (constraint.kind === 'together') {
+      groups.join(constraint.items.flatMap((id) => indexOf.get(id) ?? []));
+    } else if (constraint.kind === 'closes') {
+      const plug = indexOf.get(constraint.plug);
+      const closer = indexOf.get(constraint.item);
+      if (plug === undefined || closer === undefined) continue;
+      closerOf.set(plug, closer);
+      groups.join([plug, closer]);
+    }
   }
-  const closerOf = new Map(
-    constraints.flatMap((constraint) =>
-      constraint.kind === 'closes' ? [[constraint.plug, constraint.item] as const] : [],
-    ),
+  const { nodeOf, members } = groups.all();
+  const wired = wire(edges, nodeOf, members.length);
+  const ordered = members.map((each) =>
+    each.length === 1 ? each : orderWithin(each, items, wired.inner, indexOf, closerOf),
   );
-  const befores = constraints.filter((constraint) => constraint.kind === 'before');
-  const nodes: PlanNode[] = [];
-  const nodeOf = new Map<string, number>();
-  for (const members of groups.all()) {
-    const own = members.filter(({ id }) => !members.some((other) => other.id === closerOf.get(id)));
-    for (const { id } of members) nodeOf.set(id, nodes.length);
-    nodes.push({
-      members,
-      key: Math.max(...(own.length > 0 ? own : members).map(({ stripOrder }) => stripOrder)),
-      next: [],
-      waits: [],
-    });
+  const keys = new Float64Array(ordered.length);
+  for (const [node, each] of ordered.entries()) keys[node] = keyOf(each, items, closerOf);
+  return { items, constraints, indexOf, nodeOf, members: ordered, keys, ...wired };
+}
+
+/** Edges between items, in three columns. */
+interface Edges {
+  readonly a: number[];
+  readonly b: number[];
+  readonly why: BeforeConstraint[];
+}
+
+function keyOf(members: readonly number[], items: readonly PlanItem[], closerOf: ReadonlyMap<number, number>): number {
+  let [own, all] = [Number.NEGATIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const index of members) {
+    const place = items[index]?.stripOrder ?? 0;
+    all = Math.max(all, place);
+    if (!members.includes(closerOf.get(index) ?? -1)) own = Math.max(own, place);
   }
-  for (const because of befores) {
-    const from = nodeOf.get(because.a);
-    const to = nodeOf.get(because.b);
-    if (from === undefined || to === undefined || from === to) continue;
-    nodes[from]?.next.push(to);
-    nodes[to]?.waits.push({ node: from, because });
+  return own === Number.NEGATIVE_INFINITY ? all : own;
+}
+
+/** Edges between nodes, and successor lists in two flat arrays; edges within a node are set apart. */
+function wire(
+  edges: Edges,
+  nodeOf: Int32Array,
+  nodes: number,
+): Pick<PlanGraph, 'from' | 'to' | 'why' | 'start' | 'next' | 'inner'> {
+  const from = new Int32Array(edges.why.length);
+  const to = new Int32Array(edges.why.length);
+  const [why, inner]: [BeforeConstraint[], BeforeConstraint[]] = [[], []];
+  const start = new Int32Array(nodes + 1);
+  for (const [edge, constraint] of edges.why.entries()) {
+    const a = nodeOf[edges.a[edge] ?? 0] ?? 0;
+    const b = nodeOf[edges.b[edge] ?? 0] ?? 0;
+    if (a === b) {
+      inner.push(constraint);
+      continue;
+    }
+    from[why.length] = a;
+    to[why.length] = b;
+    why.push(constraint);
+    start[a + 1]! += 1;
   }
-  const inner = befores.filter(({ a, b }) => byId.has(a) && nodeOf.get(a) === nodeOf.get(b));
-  return {
-    nodes: nodes.map((node) =>
-      node.members.length === 1 ? node : { ...node, members: orderWithin(node.members, inner, closerOf) },
-    ),
-    inner,
-  };
+  for (let node = 0; node < nodes; node += 1) start[node + 1]! += start[node] ?? 0;
+  const fill = start.slice();
+  const next = new Int32Array(why.length);
+  for (let edge = 0; edge < why.length; edge += 1) {
+    const node = from[edge] ?? 0;
+    const at = fill[node] ?? 0;
+    next[at] = to[edge] ?? 0;
+    fill[node] = at + 1;
+  }
+  return { from: from.subarray(0, why.length), to: to.subarray(0, why.length), why, start, next, inner };
 }
 
 /** Orders the members of one node: mirror, constraints between them kept, each plug directly before its closer. */
 function orderWithin(
-  members: readonly PlanItem[],
+  members: readonly number[],
+  items: readonly PlanItem[],
   befores: readonly BeforeConstraint[],
-  closerOf: ReadonlyMap<string, string>,
-): PlanItem[] {
-  const isPlugHere = (item: PlanItem): boolean => members.some(({ id }) => id === closerOf.get(item.id));
-  const left = members.filter((item) => !isPlugHere(item)).sort((a, b) => b.stripOrder - a.stripOrder);
-  const ordered: PlanItem[] = [];
+  indexOf: ReadonlyMap<string, number>,
+  closerOf: ReadonlyMap<number, number>,
+): number[] {
+  const here = new Set(members);
+  const isPlugHere = (index: number): boolean => here.has(closerOf.get(index) ?? -1);
+  const place = (index: number): number => items[index]?.stripOrder ?? 0;
+  const left = members.filter((index) => !isPlugHere(index)).sort((a, b) => place(b) - place(a));
+  const own = befores.flatMap(({ a, b }) => {
+    const pair: [number, number] = [indexOf.get(a) ?? -1, indexOf.get(b) ?? -1];
+    return here.has(pair[0]) && here.has(pair[1]) ? [pair] : [];
+  });
+  const ordered: number[] = [];
   while (left.length > 0) {
-    const free = left.findIndex(
-      ({ id }) => !befores.some(({ a, b }) => b === id && left.some((other) => other.id === a)),
-    );
+    const free = left.findIndex((index) => !own.some(([a, b]) => b === index && left.includes(a)));
     ordered.push(...left.splice(Math.max(0, free), 1));
   }
-  return ordered.flatMap((item) => [...members.filter(({ id }) => closerOf.get(id) === item.id), item]);
+  return ordered.flatMap((index) => [...members.filter((each) => closerOf.get(each) === index), index]);
 }
 
 /** Union of items into groups, by path-halving disjoint sets. */
 class Groups {
-  readonly #parent = new Map<string, string>();
-  readonly #items: readonly PlanItem[];
+  readonly #parent: Int32Array;
 
-  constructor(items: readonly PlanItem[]) {
-    this.#items = items;
-    for (const { id } of items) this.#parent.set(id, id);
+  constructor(count: number) {
+    this.#parent = new Int32Array(count);
+    for (let index = 0; index < count; index += 1) this.#parent[index] = index;
   }
 
-  #root(id: string): string {
-    let at = id;
+  #root(index: number): number {
+    let at = index;
     for (;;) {
-      const parent = this.#parent.get(at) ?? at;
+      const parent = this.#parent[at] ?? at;
       if (parent === at) return at;
-      const grand = this.#parent.get(parent) ?? parent;
-      this.#parent.set(at, grand);
+      const grand = this.#parent[parent] ?? parent;
+      this.#parent[at] = grand;
       at = grand;
     }
   }
 
-  join(ids: readonly string[]): void {
-    const [first, ...rest] = ids;
+  join(indices: readonly number[]): void {
+    const [first, ...rest] = indices;
     if (first === undefined) return;
-    for (const id of rest) this.#parent.set(this.#root(id), this.#root(first));
+    for (const index of rest) this.#parent[this.#root(index)] = this.#root(first);
   }
 
-  all(): PlanItem[][] {
-    const groups = new Map<string, PlanItem[]>();
-    for (const item of this.#items) {
-      const root = this.#root(item.id);
-      const group = groups.get(root);
-      if (group === undefined) groups.set(root, [item]);
-      else group.push(item);
+  all(): { nodeOf: Int32Array; members: number[][] } {
+    const count = this.#parent.length;
+    const nodeOf = new Int32Array(count);
+    const nodeOfRoot = new Int32Array(count).fill(-1);
+    const members: number[][] = [];
+    for (let index = 0; index < count; index += 1) {
+      const root = this.#root(index);
+      let node = nodeOfRoot[root] ?? -1;
+      if (node < 0) {
+        node = members.length;
+        nodeOfRoot[root] = node;
+        members.push([]);
+      }
+      nodeOf[index] = node;
+      members[node]?.push(index);
     }
-    return [...groups.values()];
+    return { nodeOf, members };
   }
 }

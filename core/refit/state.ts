@@ -13,6 +13,8 @@ export interface TallyItem {
   /** Must be replaced by a new one. */
   readonly singleUse: boolean;
   readonly fasteners: TallyFasteners | null;
+  /** Measures and marks taken before it came off that were not set again, in words. */
+  readonly toRestore: readonly string[];
 }
 
 export interface TallyFasteners {
@@ -25,6 +27,10 @@ export interface TallyFasteners {
   readonly countedOut: number | null;
   /** Counted back, null when not counted. */
   readonly countedBack: number | null;
+  /** Still in, to hold the weight. */
+  readonly stayingIn: number;
+  /** Threads that stripped and are not repaired. */
+  readonly stripped: number;
 }
 
 /** An opening: *whole* until strip exposes it, *closed* once what closes it is back. */
@@ -43,10 +49,28 @@ export interface TallyObject {
   readonly out: boolean;
 }
 
+/** Something that was dropped and is looked for. */
+export interface TallySearch {
+  readonly id: string;
+  readonly what: string;
+  readonly where: string;
+  /** Null while it is looked for. */
+  readonly outcome: 'found' | 'accepted' | null;
+}
+
+/** Something done before the work that must be undone before the engine starts: the battery, the tray. */
+export interface TallyEndStep {
+  readonly id: string;
+  readonly words: string;
+  readonly done: boolean;
+}
+
 export interface TallyInput {
   readonly items: readonly TallyItem[];
   readonly openings: readonly TallyOpening[];
   readonly objects: readonly TallyObject[];
+  readonly searches: readonly TallySearch[];
+  readonly endSteps: readonly TallyEndStep[];
   /** Coolant that went and was not accounted for, in words, or null. */
   readonly openQuestions: readonly string[];
 }

@@ -1,4 +1,4 @@
-import type { TallyInput, TallyItem, TallyObject, TallyOpening } from './state.ts';
+import type { TallyEndStep, TallyInput, TallyItem, TallyObject, TallyOpening, TallySearch } from './state.ts';
 
 /** What is true of this vehicle right now. Each figure carries its list. */
 export interface Tally {
@@ -19,6 +19,16 @@ export interface Tally {
   readonly reusedSingleUse: readonly TallyItem[];
   /** Connectors that are back but whose lock was not confirmed. */
   readonly connectorsUnconfirmed: readonly TallyItem[];
+  /** Groups of which some stay in to hold the weight. */
+  readonly stayingIn: readonly TallyItem[];
+  /** Groups with a stripped thread that is not repaired. */
+  readonly threadsStripped: readonly TallyItem[];
+  /** Items that are back with a measure or mark not set again. */
+  readonly notRestored: readonly TallyItem[];
+  /** Dropped and not found. */
+  readonly searching: readonly TallySearch[];
+  /** Not yet undone: the battery, the tray. */
+  readonly endSteps: readonly TallyEndStep[];
   readonly openQuestions: readonly string[];
 }
 
@@ -31,6 +41,9 @@ export function tally(job: TallyInput): Tally {
   const outstanding: { item: TallyItem; missing: number }[] = [];
   const reused: TallyItem[] = [];
   const unconfirmed: TallyItem[] = [];
+  const staying: TallyItem[] = [];
+  const stripped: TallyItem[] = [];
+  const notRestored: TallyItem[] = [];
   let out = 0;
   let back = 0;
   let atTorque = 0;
@@ -39,8 +52,12 @@ export function tally(job: TallyInput): Tally {
     if (item.state === 'off') off.push(item);
     if (item.singleUse && item.state === 'refitted') reused.push(item);
     if (item.kind === 'connector' && isBack(item) && !item.confirmed) unconfirmed.push(item);
+    if (item.toRestore.length > 0 && isBack(item)) notRestored.push(item);
     const { fasteners } = item;
-    if (fasteners === null || item.state === 'on') continue;
+    if (fasteners === null) continue;
+    if (fasteners.stripped > 0) stripped.push(item);
+    if (item.state === 'on') continue;
+    if (fasteners.stayingIn > 0 && item.state === 'off') staying.push(item);
     const countedOut = fasteners.countedOut ?? fasteners.count;
     out += countedOut;
     if (isBack(item)) {
@@ -67,6 +84,11 @@ export function tally(job: TallyInput): Tally {
     boltsToTorque: toTorque,
     reusedSingleUse: reused,
     connectorsUnconfirmed: unconfirmed,
+    stayingIn: staying,
+    threadsStripped: stripped,
+    notRestored,
+    searching: job.searches.filter(({ outcome }) => outcome === null),
+    endSteps: job.endSteps.filter(({ done }) => !done),
     openQuestions: job.openQuestions,
   };
 }

@@ -11,6 +11,10 @@ export interface TorquePass {
   readonly words: string;
 }
 
+/** How many passes are recorded bolt by bolt: each fraction, and the angle where the source gives one. */
+export const passCount = (spec: TorqueSpec | null, fractions: readonly number[]): number =>
+  fractions.length + (spec !== null && spec.angleDeg !== null ? 1 : 0);
+
 /**
  * The passes for a group: start all by hand, then each fraction of the target, then the angle if the source gives
  * one, else one confirming round at the target.

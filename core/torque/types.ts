@@ -40,7 +40,7 @@ export interface BoltPlace {
 }
 
 /** How a bolt was tightened. */
-export type TightenMethod = 'wrench' | 'by-feel';
+export type TightenMethod = 'wrench' | 'by-feel' | 'angle';
 
 /** A recorded torque: as entered. */
 export interface AchievedTorque {
