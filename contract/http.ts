@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { RecordedEvent, Stage } from '../core/job/index.ts';
+import type { WorkKind } from '../core/procedure/index.ts';
 import type { EngineFamily, Vehicle } from '../core/vehicle/index.ts';
 import { count, id } from './primitives.ts';
 
@@ -134,3 +135,26 @@ export const jobQuery = z.strictObject({
 });
 /** Query of a job's log from a version on. */
 export const sinceQuery = z.strictObject({ since: z.coerce.number().int().min(0).default(0) });
+
+/** One line of the procedures library: the newest version. */
+export interface ProcedureLine {
+  readonly id: string;
+  readonly version: number;
+  readonly name: string;
+  readonly family: string;
+  readonly familyId: string | null;
+  readonly work: WorkKind | null;
+  readonly items: number;
+  readonly constraints: number;
+}
+
+/** A version of a procedure: when, by whom, what is new. */
+export interface ProcedureVersion {
+  readonly version: number;
+  readonly at: string;
+  readonly by: string;
+  readonly note: string;
+}
+
+/** Hands-on minutes by item id, one figure a finished job. */
+export type ItemTimes = Readonly<Record<string, { readonly off: readonly number[]; readonly back: readonly number[] }>>;

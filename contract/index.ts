@@ -9,10 +9,13 @@ export type {
   BayStretch,
   CommandReply,
   ErrorReply,
+  ItemTimes,
   JobReply,
   JobSummary,
   Page,
   Person,
+  ProcedureLine,
+  ProcedureVersion,
   Settings,
   StockItem,
   VehicleFile,
@@ -20,7 +23,8 @@ export type {
 export { knowledgeChange } from './knowledge.ts';
 export type { KnowledgeReply, KnowledgeScore, KnowledgeVersion } from './knowledge.ts';
 export { id } from './primitives.ts';
-export { procedure, wrench } from './procedure.ts';
+export { calendar, PROCEDURE_FORMAT, procedure, procedureFile, tool, wrench } from './procedure.ts';
+export type { ProcedureFile } from './procedure.ts';
 export { transfer, TRANSFER_FORMAT, TRANSFER_VERSION } from './transfer.ts';
 export type { Transfer } from './transfer.ts';
 export { family, familyInput, lifeInput, unitInput, vehicle, vehicleInput } from './vehicle.ts';

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { type Need, type Procedure, type ProcedureItem, RESTORE_KINDS, WORK_KINDS } from '../core/procedure/index.ts';
+import type { Calendar, Tool } from '../core/prepare/index.ts';
 import type { Constraint } from '../core/refit/index.ts';
 import { CONDITIONS, PROOF_STRESS, STRENGTHS, type TorqueSpec, type Wrench } from '../core/torque/index.ts';
-import { count, id, keysOf, line, number, paragraph, unitKind } from './primitives.ts';
+import { count, id, isoDay, keysOf, line, number, paragraph, unitKind } from './primitives.ts';
 
 const positive = number.positive('Expected more than zero.');
 
@@ -62,7 +63,10 @@ export const procedureItem = z.strictObject({
   minutes: z.strictObject({ off: number.min(0).max(600), back: number.min(0).max(600) }).optional(),
   alike: line.optional(),
   swapFrom: id.optional(),
-  restore: z.array(z.enum(keysOf(RESTORE_KINDS))).max(6).optional(),
+  restore: z
+    .array(z.enum(keysOf(RESTORE_KINDS)))
+    .max(6)
+    .optional(),
 }) satisfies z.ZodType<ProcedureItem>;
 
 /** “a before b, because”. */
@@ -127,3 +131,34 @@ export const wrench = z.strictObject({
   deviationPercent: positive.max(50).nullable(),
   calibratedOn: z.iso.date().nullable(),
 }) satisfies z.ZodType<Wrench>;
+
+/** The name of the open format of a procedure; described in docs/procedure-file.md. */
+export const PROCEDURE_FORMAT = 'unhurried-wrench-procedure';
+/** A procedure as a file. */
+export const procedureFile = z.strictObject({
+  format: z.literal(PROCEDURE_FORMAT, 'This is not a procedure file of this program.'),
+  version: z.literal(1, 'This procedure file is of a version that this program does not read.'),
+  procedure,
+});
+/** The type of {@link procedureFile}. */
+export type ProcedureFile = z.infer<typeof procedureFile>;
+
+/** A tool of the shop. */
+export const tool = z.strictObject({
+  id,
+  name: line,
+  place: line,
+  range: line,
+  calibratedOn: z.iso.date().nullable(),
+  calibrationMonths: count.min(1).max(120).nullable(),
+}) satisfies z.ZodType<Tool>;
+
+const minuteOfDay = count.min(0, 'Expected a time of day.').max(24 * 60, 'Expected a time of day.');
+const hours = z
+  .strictObject({ from: minuteOfDay, to: minuteOfDay })
+  .refine(({ from, to }) => from < to, 'Expected to close after opening.');
+/** When the shop is open: Monday to Sunday, and days on which it is closed all the same. */
+export const calendar = z.strictObject({
+  hours: z.array(hours.nullable()).length(7, 'Expected seven days, Monday first.'),
+  closed: z.array(isoDay).max(400),
+}) satisfies z.ZodType<Calendar>;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { PASS_KINDS, SUBSTANCES } from '../core/clean/index.ts';
 import { OPTIONS } from '../core/choose/index.ts';
 import { CHOICES, MEASURES, PROOFS, STAGES } from '../core/job/index.ts';
+import { stripShapes } from './stripShapes.ts';
 import { UNIT_KINDS } from '../core/vehicle/index.ts';
 import { count, id, isoDay, keysOf, line, meterReading, number, paragraph, unitKind, when } from './primitives.ts';
 import { beforeConstraint, procedureItem } from './procedure.ts';
@@ -23,6 +24,7 @@ export const optionFigures = z.strictObject({
 
 /** Shapes that a command and its event share, each named after the event. */
 export const shapes = {
+  ...stripShapes,
   'reading-corrected': z.strictObject({ reading: meterReading, reason: line }),
   'history-told': z.strictObject({ since: paragraph, doneBefore: paragraph }),
   'symptom-noted': z.strictObject({ id, text: line }),
@@ -74,7 +76,17 @@ export const shapes = {
   'caution-acknowledged': z.strictObject({ caution: id }),
   'item-added': z.strictObject({ item: procedureItem }),
   'constraint-added': z.strictObject({ constraint: beforeConstraint }),
-  'item-removed': z.strictObject({ itemId: id, pocket: line, label: line, countedOut: count.nullable() }),
+  'item-removed': z.strictObject({
+    itemId: id,
+    pocket: line,
+    label: line,
+    countedOut: count.nullable(),
+    stayIn: count.min(0).optional(),
+    lengthsOut: z
+      .array(z.strictObject({ lengthMm: number, count: count.min(0) }))
+      .max(20)
+      .optional(),
+  }),
   'item-remarked': z.strictObject({ itemId: id, pocket: line, label: line, remark: paragraph }),
   'opening-plugged': z.strictObject({ openingId: id, plugId: id, what: line }),
   'opening-unplugged': z.strictObject({ openingId: id }),
@@ -84,6 +96,7 @@ export const shapes = {
     fitted: line,
     countedBack: count.nullable(),
     confirmed: z.boolean(),
+    against: paragraph.optional(),
   }),
   'connector-confirmed': z.strictObject({ itemId: id }),
   'item-left-off': z.strictObject({ itemId: id, reason: line }),
@@ -109,7 +122,8 @@ export const shapes = {
     id,
     label: line,
     minutes: number,
-    kind: z.enum(['soak', 'cure', 'cool', 'other']),
+    kind: z.enum(['soak', 'cure', 'cool', 'heat-cycle', 'other']),
+    itemId: id.optional(),
   }),
   'timer-ended': z.strictObject({ id, outcome: z.enum(['done', 'stopped']) }),
   'seal-decided': z.strictObject({
@@ -146,6 +160,12 @@ export const diagnosisParts = {
 /** Ids and enumerations that weigh-can, tighten-bolt and record-coolant need beside their typed text. */
 export const parts = {
   can: { id, substance: z.enum(keysOf(SUBSTANCES)), surface: line },
-  bolt: { itemId: id, boltId: id, pass: count, method: z.enum(['wrench', 'by-feel']) },
+  bolt: {
+    itemId: id,
+    boltId: id,
+    pass: count,
+    method: z.enum(['wrench', 'by-feel', 'angle']),
+    adapter: line.optional(),
+  },
   coolant: { id, kind: z.enum(['caught', 'returned', 'added', 'discarded']), concentration: number.nullable() },
 };

@@ -11,6 +11,7 @@ import { jobRoutes } from './http/jobs.ts';
 import { knowledgeRoutes } from './http/knowledge.ts';
 import { listRoutes } from './http/lists.ts';
 import { pictureRoutes } from './http/pictures.ts';
+import { procedureRoutes } from './http/procedures.ts';
 import { transferRoutes } from './http/transfer.ts';
 import { familyRoutes, unitRoutes } from './http/units.ts';
 import { vehicleRoutes } from './http/vehicles.ts';
@@ -26,6 +27,7 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   app.use('/api', express.json({ limit: '2mb' }));
   app.use('/api/jobs', jobRoutes(services));
   app.use('/api/vehicles', vehicleRoutes(services));
+  app.use('/api/procedures', procedureRoutes(services));
   app.use('/api/families', familyRoutes(services));
   app.use('/api/units', unitRoutes(services));
   app.use('/api/knowledge', knowledgeRoutes(services));

@@ -10,6 +10,7 @@ import { KnowledgeStore } from './store/knowledge.ts';
 import { Lists } from './store/lists.ts';
 import { pairsForPrint } from './report/picturePairs.ts';
 import { Pictures } from './store/pictures.ts';
+import { Procedures } from './store/procedures.ts';
 import { shopResults } from './store/results.ts';
 import { Units } from './store/units.ts';
 import { Vehicles } from './store/vehicles.ts';
@@ -19,6 +20,7 @@ export interface Services {
   readonly jobs: Jobs;
   readonly vehicles: Vehicles;
   readonly lists: Lists;
+  readonly procedures: Procedures;
   readonly knowledge: KnowledgeStore;
   readonly families: Families;
   readonly units: Units;
@@ -51,7 +53,8 @@ export function createServices(
   knowledge.ship(now());
   const families = new Families(db);
   const house = new House(db);
-  const jobs = new Jobs(db, { vehicles, lists, knowledge, families, house });
+  const procedures = new Procedures(db);
+  const jobs = new Jobs(db, { vehicles, lists, procedures, knowledge, families, house });
   jobs.remakeProjections();
   let known: ReadonlyMap<string, string> | null = null;
   const people = (): ReadonlyMap<string, string> =>
@@ -59,6 +62,7 @@ export function createServices(
   return {
     vehicles,
     lists,
+    procedures,
     jobs,
     knowledge,
     families,

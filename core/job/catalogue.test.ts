@@ -11,6 +11,7 @@ const bodyOf = (type: CommandType): CommandBody => ({ type, data: SAMPLES[type].
 const STAYS: readonly CommandType[] = [
   'open-job',
   'acknowledge-caution',
+  'take-step',
   'choose-knowledge',
   'clear-codes',
   'end-clearing',

@@ -4,13 +4,14 @@ import type { Procedure } from '../procedure/index.ts';
 import type { Wrench } from '../torque/index.ts';
 import type { EngineFamily, MeterReading, UnitObjectKind, VariantFeatures, Vehicle } from '../vehicle/index.ts';
 import type { EventData, JobEvent } from './events.ts';
+import type { StripCommandData } from './stripCommands.ts';
 import type { OptionFigures, When } from './types.ts';
 
 /** A typed amount is sent as it was typed, so that one rule in core judges it for everybody. */
 type Typed<K extends keyof EventData, Computed extends keyof EventData[K], Text> = Omit<EventData[K], Computed> & Text;
 
 /** Every command and what it holds. */
-export interface CommandData {
+export interface CommandData extends StripCommandData {
   'open-job': {
     readonly vehicleId: string;
     readonly reading: MeterReading;
@@ -68,7 +69,7 @@ export interface CommandData {
   /** An empty `torqueText` with method by feel records the stated choice. */
   'tighten-bolt': Typed<
     'bolt-tightened',
-    'torque' | 'nm' | 'wrench' | 'final',
+    'torque' | 'nm' | 'wrench' | 'final' | 'angleDeg',
     { readonly torqueText: string; readonly wrenchId: string }
   >;
   'place-object': EventData['object-placed'];
@@ -125,7 +126,12 @@ export interface Context {
   readonly knowledge: Knowledge | null;
   readonly family: EngineFamily | null;
   readonly rules: HouseRules;
+  /** What the sender is in the workshop; null when it is not known. */
+  readonly role: Role | null;
 }
+
+/** What people are in a workshop. */
+export type Role = 'lead' | 'technician' | 'apprentice' | 'owner';
 
 /** A context with nothing in it. */
 export const NO_CONTEXT: Context = {
@@ -136,6 +142,7 @@ export const NO_CONTEXT: Context = {
   knowledge: null,
   family: null,
   rules: {},
+  role: null,
 };
 
 /** Why a command is not taken, and what would make it possible. */

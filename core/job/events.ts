@@ -10,7 +10,8 @@ import type { TightenMethod } from '../torque/index.ts';
 import type { MeterReading, UnitObjectKind, VariantFeatures, VariantMatch, Vehicle } from '../vehicle/index.ts';
 import type { Choice, MeasureKind, ProofKind } from './lists.ts';
 import type { Stage } from './stages.ts';
-import type { BeliefShare, EstimateLine, LiveValue, OptionFigures, RunOutcome, When } from './types.ts';
+import type { PutBackExtras, RemovedExtras, StripEventData, TightenExtras } from './stripEvents.ts';
+import type { BeliefShare, EstimateLine, LiveValue, OptionFigures, RunOutcome, TimerKind, When } from './types.ts';
 
 /** A run's input without its time, which is the event's. */
 export type RunInputData =
@@ -20,7 +21,7 @@ export type RunInputData =
   | { readonly kind: 'flag'; readonly name: FlagName; readonly on: boolean };
 
 /** Every event and what it holds. Facts in the past tense; values as entered with SI beside. */
-export interface EventData {
+export interface EventData extends StripEventData {
   'job-opened': {
     readonly number: number;
     readonly vehicle: Vehicle;
@@ -129,7 +130,7 @@ export interface EventData {
   'caution-acknowledged': { readonly caution: string };
   'item-added': { readonly item: ProcedureItem };
   'constraint-added': { readonly constraint: BeforeConstraint };
-  'item-removed': {
+  'item-removed': RemovedExtras & {
     readonly itemId: string;
     readonly pocket: string;
     readonly label: string;
@@ -143,7 +144,7 @@ export interface EventData {
   };
   'opening-plugged': { readonly openingId: string; readonly plugId: string; readonly what: string };
   'opening-unplugged': { readonly openingId: string };
-  'item-put-back': {
+  'item-put-back': PutBackExtras & {
     readonly itemId: string;
     readonly renewed: boolean;
     readonly fitted: string;
@@ -152,7 +153,7 @@ export interface EventData {
   };
   'connector-confirmed': { readonly itemId: string };
   'item-left-off': { readonly itemId: string; readonly reason: string };
-  'bolt-tightened': {
+  'bolt-tightened': TightenExtras & {
     readonly itemId: string;
     readonly boltId: string;
     readonly pass: number;
@@ -192,7 +193,8 @@ export interface EventData {
     readonly id: string;
     readonly label: string;
     readonly minutes: number;
-    readonly kind: 'soak' | 'cure' | 'cool' | 'other';
+    readonly kind: TimerKind;
+    readonly itemId?: string | undefined;
   };
   'timer-ended': { readonly id: string; readonly outcome: 'done' | 'stopped' };
   'seal-decided': {

@@ -1,7 +1,7 @@
 export { caution, CAUTION_CLOSE, CAUTIONS } from './cautions.ts';
 export type { Caution } from './cautions.ts';
 export { NO_CONTEXT } from './commands.ts';
-export type { Command, CommandBody, CommandData, CommandType, Context, Decision, Refusal } from './commands.ts';
+export type { Command, CommandBody, CommandData, CommandType, Context, Decision, Refusal, Role } from './commands.ts';
 export { decide } from './decide/index.ts';
 export type { EventData, EventType, JobEvent, RecordedEvent, RunInputData } from './events.ts';
 export { evolve, HANDS_ON_GAP_S, replay } from './evolve/index.ts';
@@ -9,30 +9,39 @@ export { CHOICES, GRADES, INSPECTION_POINTS, MEASURES, PROOFS } from './lists.ts
 export type { Choice, MeasureKind, ProofKind } from './lists.ts';
 export { diagnoseJob, isOrdinary, jobFindings, subjectOf } from './diagnosis.ts';
 export type { FindingSource, JobDiagnosis, JobFinding } from './diagnosis.ts';
+export { proposeProcedure } from './propose.ts';
+export type { Lesson, Proposal } from './propose.ts';
 export { currentStage, stageGaps } from './progress.ts';
+export { allNeeds, endSteps, needState, partHere, partName } from './needs.ts';
 export {
-  blockers,
   boltIds,
+  boltOrder,
   boltVerdict,
-  closerOf,
-  foreseenPlan,
+  groupPasses,
   isAtTorque,
-  isBack,
-  itemOf,
-  jobConstraints,
-  jobMayStart,
-  jobPlan,
-  jobTally,
-  leftColumn,
-  nextBack,
+  lengthsOf,
   nextBolt,
-  nextOff,
-  runningTimers,
-  timerEnd,
-} from './query.ts';
+  strippedThreads,
+  wantsPass,
+} from './bolts.ts';
+export {
+  AT_IT_MIN,
+  benchIsDone,
+  foreseenPlan,
+  freeToGoBack,
+  jobConstraints,
+  jobLocks,
+  jobPlan,
+  lockWords,
+  nextBack,
+  peopleAtIt,
+} from './plans.ts';
+export { closerOf, isBack, itemOf, leftColumn, nextOff, runningTimers, timerEnd } from './query.ts';
+export { jobMayStart, jobTally } from './tallies.ts';
 export { ESTIMATE_SPREAD, estimateLines, estimateRange, jobChoice, jobTerms, unitInQuestion } from './options.ts';
 export type { ShopFigures } from './options.ts';
 export { nextStage, previousStage, STAGE_NAMES, STAGES } from './stages.ts';
 export type { Stage } from './stages.ts';
+export { FLAG_NEEDS, FLAGS } from './stripTypes.ts';
 export type * from './types.ts';
 export { eventWords } from './words.ts';

@@ -239,7 +239,7 @@ describe('refit', () => {
     expect(refusal(shop.try('put-back-item', back('body')))).toBe('plug-still-in');
     shop.do('unplug-opening', { openingId: 'inlet' });
     const waits = shop.try('put-back-item', back('body'));
-    expect(waits).toMatchObject({ ok: false, code: 'must-wait', wouldHelp: 'First: The gasket (it lies under).' });
+    expect(waits).toMatchObject({ ok: false, code: 'must-wait', wouldHelp: 'The gasket first: it lies under.' });
     expect(refusal(shop.try('tighten-bolt', bolt('1', 1, '4 Nm')))).toBe('must-wait');
   });
   it('brings a group back by its last bolt, and lets the engine start when all is accounted for', () => {
@@ -256,7 +256,7 @@ describe('refit', () => {
     expect(shop.now.items[1]?.state).toBe('refitted');
     shop.do('put-back-item', back('plug'));
     expect(jobMayStart(shop.now)).toMatchObject({ may: false, holds: [{ code: 'connector' }] });
-    expect(jobMayStart(shop.do('confirm-connector', { itemId: 'plug' }).now)).toEqual({ may: true });
+    expect(jobMayStart(shop.do('confirm-connector', { itemId: 'plug' }).now)).toMatchObject({ may: true });
     expect(jobTally(shop.now)).toMatchObject({ boltsAtTorque: 2, boltsToTorque: 2, reusedSingleUse: [] });
   });
   it('keeps torque as entered with N·m beside it, and asks again for what is over', () => {
@@ -334,14 +334,24 @@ describe('bench, coolant and runs', () => {
 describe('undo', () => {
   it('gives back the state before exactly, with the log longer', () => {
     const shop = stripped();
-    const { undo: _, version, lastAt, time, last, ...beforeState } = shop.now;
+    const { undo: _, version, lastAt, time, last, people, ...beforeState } = shop.now;
     shop.do('unplug-opening', { openingId: 'inlet' });
     shop.do('undo', { expected: shop.now.undo!.commandId });
-    const { undo: __, version: newVersion, lastAt: ___, time: ____, last: undone, ...afterState } = shop.now;
+    const {
+      undo: __,
+      version: newVersion,
+      lastAt: ___,
+      time: ____,
+      last: undone,
+      people: seen,
+      ...afterState
+    } = shop.now;
     expect(afterState).toEqual(beforeState);
     expect(newVersion).toBe(version + 2);
     expect(undone?.words).toBe('Undone: Cap out');
     expect([lastAt, time, last]).toBeDefined();
+    // When somebody was last at it is no state that an undo takes back.
+    expect(Object.keys(seen)).toEqual(Object.keys(people));
   });
   it('takes back both events of one command', () => {
     const shop = stripped()

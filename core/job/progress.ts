@@ -1,5 +1,5 @@
 import { coolantAccount, coolantQuestions } from '../coolant/index.ts';
-import { jobMayStart, jobTally } from './query.ts';
+import { jobMayStart, jobTally } from './tallies.ts';
 import { STAGES, type Stage } from './stages.ts';
 import type { Job } from './types.ts';
 

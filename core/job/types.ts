@@ -1,7 +1,7 @@
 import type { OptionTerms } from '../choose/index.ts';
 import type { CoolantEntry } from '../coolant/index.ts';
 import type { PassKind, Substance } from '../clean/index.ts';
-import type { Procedure, ProcedureItem, ProcedureOpening, UnitKind } from '../procedure/index.ts';
+import type { Need, Procedure, ProcedureItem, ProcedureOpening, UnitKind } from '../procedure/index.ts';
 import type { Quantity } from '../quantity/index.ts';
 import type { Constraint, ItemState } from '../refit/index.ts';
 import type { Run } from '../relearn/index.ts';
@@ -25,9 +25,23 @@ import type {
   VariantCompared,
 } from './intakeTypes.ts';
 import type { Stamp, When } from './stamp.ts';
+import type {
+  BenchDone,
+  BrokenOrder,
+  EndStepDone,
+  ItemFlag,
+  KeptMeasure,
+  Override,
+  Retorque,
+  Search,
+  StepInHand,
+  ThreadDamage,
+  Tray,
+} from './stripTypes.ts';
 
 export type * from './intakeTypes.ts';
 export type * from './stamp.ts';
+export type * from './stripTypes.ts';
 
 /** A bolt's last recorded pass. */
 export interface BoltResult extends Stamp {
@@ -39,6 +53,10 @@ export interface BoltResult extends Stamp {
   readonly nm: number | null;
   readonly method: TightenMethod;
   readonly wrench: string;
+  /** Degrees turned in an angle pass; absent otherwise. */
+  readonly angleDeg?: number | undefined;
+  /** The adapter that was on the wrench, in words; absent when none was. */
+  readonly adapter?: string | undefined;
 }
 
 /** An item with where it is on its round trip. */
@@ -58,6 +76,24 @@ export interface JobItem extends ProcedureItem {
   readonly countedBack: number | null;
   readonly fitted: string;
   readonly bolts: readonly BoltResult[];
+  /** Fasteners left in to hold the weight. */
+  readonly stayingIn: number;
+  /** Counted out by length, where a group has several. */
+  readonly lengthsOut: readonly LengthCount[];
+  readonly flag: ItemFlag | null;
+  readonly kept: readonly KeptMeasure[];
+  readonly threads: readonly ThreadDamage[];
+  /** Moved from the old unit to the new one. */
+  readonly swapped: Stamp | null;
+  readonly retorqued: Retorque | null;
+  /** Hands-on seconds that went into taking it off and putting it back, from gaps between one person's entries. */
+  readonly seconds: { readonly off: number; readonly back: number };
+}
+
+/** Fasteners of one length. */
+export interface LengthCount {
+  readonly lengthMm: number;
+  readonly count: number;
 }
 
 /** An opening and what is in it. */
@@ -110,9 +146,13 @@ export interface Timer extends Stamp {
   readonly id: string;
   readonly label: string;
   readonly minutes: number;
-  readonly kind: 'soak' | 'cure' | 'cool' | 'other';
+  readonly kind: TimerKind;
+  /** The item that cures or is gone over again; absent for others. */
+  readonly itemId?: string | undefined;
   readonly ended: (Stamp & { readonly outcome: 'done' | 'stopped' }) | null;
 }
+/** What a timer is for. */
+export type TimerKind = 'soak' | 'cure' | 'cool' | 'heat-cycle' | 'other';
 export interface SealDecision extends Stamp {
   readonly id: string;
   readonly name: string;
@@ -212,11 +252,23 @@ export interface Job {
   readonly decision: (Stamp & { readonly choice: Choice; readonly reason: string }) | null;
   readonly procedure: Procedure | null;
   readonly needs: readonly NeedState[];
+  /** Needs found on the way, beside the procedure's. */
+  readonly ownNeeds: readonly Need[];
+  readonly endSteps: readonly EndStepDone[];
   readonly cautions: readonly string[];
   readonly items: readonly JobItem[];
   readonly openings: readonly JobOpening[];
   readonly constraints: readonly Constraint[];
   readonly objects: readonly PlacedObject[];
+  readonly searches: readonly Search[];
+  readonly overrides: readonly Override[];
+  readonly brokenOrders: readonly BrokenOrder[];
+  readonly benchDone: readonly BenchDone[];
+  /** Who has which step in hand, one a person. */
+  readonly hands: readonly StepInHand[];
+  readonly tray: Tray;
+  /** When each person last entered anything. */
+  readonly people: Readonly<Record<string, string>>;
   readonly findings: readonly Finding[];
   readonly pictures: readonly PictureRef[];
   readonly cleaners: readonly CleanerUse[];

@@ -1,10 +1,14 @@
 import { OPTIONS } from '../choose/index.ts';
 import { PASS_KINDS } from '../clean/index.ts';
+import { RESTORE_KINDS } from '../procedure/index.ts';
 import { format } from '../quantity/index.ts';
+import { REPAIRS } from '../torque/index.ts';
 import type { RecordedEvent } from './events.ts';
 import { CHOICES, INSPECTION_POINTS, MEASURES, PROOFS } from './lists.ts';
+import { allNeeds, endSteps } from './needs.ts';
 import { itemOf } from './query.ts';
 import { STAGE_NAMES } from './stages.ts';
+import { FLAGS } from './stripTypes.ts';
 import type { Job } from './types.ts';
 
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
@@ -68,7 +72,7 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'procedure-pinned':
       return `Procedure: ${recorded.data.procedure.name}`;
     case 'need-ticked':
-      return `${job.procedure?.needs.find(({ id }) => id === recorded.data.needId)?.name ?? 'Need'}: ${recorded.data.state}`;
+      return `${allNeeds(job).find(({ id }) => id === recorded.data.needId)?.name ?? 'Need'}: ${recorded.data.state}`;
     case 'caution-acknowledged':
       return 'Caution read';
     case 'item-added':
@@ -79,6 +83,50 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
       return `${name(recorded.data.itemId)} off`;
     case 'item-remarked':
       return `${name(recorded.data.itemId)}: marked`;
+    case 'procedure-moved':
+      return `Procedure moved to version ${recorded.data.procedure.version}`;
+    case 'need-added':
+      return `Needed: ${lower(recorded.data.need.name)}`;
+    case 'end-step-done':
+      return endSteps(job).find(({ need }) => need.id === recorded.data.needId)?.words ?? 'Undone again';
+    case 'opening-added':
+      return `${recorded.data.opening.name} noted as opening`;
+    case 'rest-taken-out':
+      return `${name(recorded.data.itemId)}: the rest out`;
+    case 'item-flagged':
+      return `${name(recorded.data.itemId)}: ${lower(FLAGS[recorded.data.flag])}`;
+    case 'flag-settled':
+      return `${name(recorded.data.itemId)}: settled`;
+    case 'measure-kept':
+      return `${name(recorded.data.itemId)}: ${lower(RESTORE_KINDS[recorded.data.kind])} ${recorded.data.text}`;
+    case 'measure-restored':
+      return `${name(recorded.data.itemId)}: ${lower(RESTORE_KINDS[recorded.data.kind])} set again`;
+    case 'object-dropped':
+      return `Dropped: ${lower(recorded.data.what)}`;
+    case 'search-ended': {
+      const what = job.searches.find(({ id }) => id === recorded.data.id)?.what ?? 'It';
+      return recorded.data.outcome === 'found' ? `${what} found` : `${what}: loss accepted`;
+    }
+    case 'hold-overridden':
+      return `Let pass by a lead: ${recorded.data.holds.length} ${recorded.data.holds.length === 1 ? 'hold' : 'holds'}`;
+    case 'bench-finished':
+      return `${name(recorded.data.itemId)}: bench work finished`;
+    case 'order-broken':
+      return `${name(recorded.data.itemId)} back before its turn`;
+    case 'item-swapped-over':
+      return `${name(recorded.data.itemId)} moved over`;
+    case 'step-taken':
+      return recorded.data.itemId === '' ? 'Step put down' : `${name(recorded.data.itemId)} in hand`;
+    case 'tray-laid-out':
+      return `Tray laid out, ${recorded.data.rows} by ${recorded.data.columns}`;
+    case 'pocket-named':
+      return `Pocket ${recorded.data.pocket}: ${recorded.data.name}`;
+    case 'thread-stripped':
+      return `${name(recorded.data.itemId)}, bolt ${recorded.data.boltId}: thread stripped`;
+    case 'thread-repaired':
+      return `${name(recorded.data.itemId)}, bolt ${recorded.data.boltId}: ${lower(REPAIRS[recorded.data.route])}`;
+    case 'group-gone-over':
+      return `${name(recorded.data.itemId)} gone over${recorded.data.moved ? ', some moved' : ', none moved'}`;
     case 'opening-plugged':
       return `${opening(recorded.data.openingId)} plugged`;
     case 'opening-unplugged':
@@ -90,7 +138,8 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'item-left-off':
       return `${name(recorded.data.itemId)} left off`;
     case 'bolt-tightened': {
-      const torque = recorded.data.torque === null ? 'by feel' : format(recorded.data.torque);
+      const { torque: entered, angleDeg } = recorded.data;
+      const torque = angleDeg !== undefined ? `${angleDeg}°` : entered === null ? 'by feel' : format(entered);
       return `${name(recorded.data.itemId)}, bolt ${recorded.data.boltId}: ${torque}`;
     }
     case 'object-placed':

@@ -1,4 +1,8 @@
-export { checkProcedure } from './check.ts';
+export { checkProcedure, namedBy, procedureProblems } from './check.ts';
+export type { ProcedureProblem } from './check.ts';
+export { constraintWords, diffProcedures } from './diff.ts';
+export type { Difference, FieldChange } from './diff.ts';
+export { expectedMinutes } from './minutes.ts';
 export { RESTORE_KINDS, WORK_KINDS } from './types.ts';
 export type {
   Bolt,

@@ -38,7 +38,8 @@ export const holdKey = ({ code, subject }: Pick<Hold, 'code' | 'subject'>): stri
  */
 export function mayStart(job: TallyInput, overridden: ReadonlySet<string> = NONE): StartVerdict {
   const all = allHolds(job);
-  if (overridden.size === 0) return all.length === 0 ? { may: true, passed: [] } : { may: false, holds: all, passed: [] };
+  if (overridden.size === 0)
+    return all.length === 0 ? { may: true, passed: [] } : { may: false, holds: all, passed: [] };
   const passed = all.filter((hold) => overridden.has(holdKey(hold)));
   const holds = all.filter((hold) => !overridden.has(holdKey(hold)));
   return holds.length === 0 ? { may: true, passed } : { may: false, holds, passed };

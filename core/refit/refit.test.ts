@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   type BeforeConstraint,
   type Constraint,
+  holdKey,
   mayStart,
   type PlanItem,
   planRefit,
@@ -138,16 +139,27 @@ describe('tally and mayStart', () => {
         state: 'refitted',
         confirmed: false,
         singleUse: false,
-        fasteners: { count: 4, torqued: true, atTorque: 4, countedOut: 4, countedBack: 4 },
+        toRestore: [],
+        fasteners: {
+          count: 4,
+          torqued: true,
+          atTorque: 4,
+          countedOut: 4,
+          countedBack: 4,
+          stayingIn: 0,
+          stripped: 0,
+        },
       },
     ],
     openings: [{ id: 'o', name: 'Inlet', state: 'closed', plug: null }],
     objects: [],
+    searches: [],
+    endSteps: [],
     openQuestions: [],
   };
   const withItem = (change: object): TallyInput => ({ ...clear, items: [{ ...clear.items[0]!, ...change }] });
   it('lets the engine start when all is accounted for', () => {
-    expect(mayStart(clear)).toEqual({ may: true });
+    expect(mayStart(clear)).toEqual({ may: true, passed: [] });
     expect(tally(clear)).toMatchObject({ fastenersOut: 4, fastenersBack: 4, boltsAtTorque: 4, boltsToTorque: 4 });
   });
   it.each([
@@ -157,10 +169,30 @@ describe('tally and mayStart', () => {
     ['connector', withItem({ kind: 'connector', fasteners: null })],
     ['opening-open', { ...clear, openings: [{ id: 'o', name: 'Inlet', state: 'open', plug: null }] }],
     ['opening-plugged', { ...clear, openings: [{ id: 'o', name: 'Inlet', state: 'plugged', plug: 'cap' }] }],
+    ['thread', withItem({ fasteners: { ...clear.items[0]!.fasteners!, stripped: 1 } })],
+    ['measure', withItem({ toRestore: ['lock-nut position 7.4 mm'] })],
+    ['search', { ...clear, searches: [{ id: 'd', what: 'Nut', where: 'plenum', outcome: null }] }],
+    ['end-step', { ...clear, endSteps: [{ id: 'bat', words: 'Battery negative on', done: false }] }],
     ['object-in', { ...clear, objects: [{ id: 'r', what: 'Rag', where: 'duct', out: false }] }],
   ] as const)('holds it for %s', (code, input) => {
     const verdict = mayStart(input);
     expect(verdict.may ? [] : verdict.holds.map((hold) => hold.code)).toEqual([code]);
+  });
+  it('lets pass what a lead let pass, and nothing that comes up later', () => {
+    const open = { ...clear, openings: [{ id: 'o', name: 'Inlet', state: 'open', plug: null }] } as TallyInput;
+    const word = new Set([holdKey({ code: 'opening-open', subject: 'o' })]);
+    expect(mayStart(open, word)).toMatchObject({ may: true, passed: [{ code: 'opening-open' }] });
+    const rag = { ...open, objects: [{ id: 'r', what: 'Rag', where: 'duct', out: false }] };
+    expect(mayStart(rag, word)).toMatchObject({ may: false, holds: [{ code: 'object-in' }] });
+  });
+  it('does not hold for what was found, accepted or undone', () => {
+    const settled: TallyInput = {
+      ...clear,
+      searches: [{ id: 'd', what: 'Nut', where: 'plenum', outcome: 'accepted' }],
+      endSteps: [{ id: 'bat', words: 'Battery negative on', done: true }],
+    };
+    expect(mayStart(settled).may).toBe(true);
+    expect(tally(settled)).toMatchObject({ searching: [], endSteps: [] });
   });
   it('counts a single-use part that went back old', () => {
     expect(tally(withItem({ singleUse: true })).reusedSingleUse).toHaveLength(1);

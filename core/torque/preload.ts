@@ -50,11 +50,7 @@ export const proofFraction = (newtons: number, thread: Thread, grade: PropertyCl
  * pulled a third too hard.
  * @returns a specification whose text is worked out anew; its source says from what
  */
-export function correctForLubricant(
-  spec: TorqueSpec,
-  specified: ThreadCondition,
-  actual: ThreadCondition,
-): TorqueSpec {
+export function correctForLubricant(spec: TorqueSpec, specified: ThreadCondition, actual: ThreadCondition): TorqueSpec {
   if (specified === actual) return spec;
   const share = CONDITIONS[actual].k / CONDITIONS[specified].k;
   const figure = (nm: number): number => Number((nm * share).toPrecision(2));

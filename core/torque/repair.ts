@@ -68,7 +68,8 @@ export function repairRoutes(
       route: 'insert',
       name: REPAIRS.insert,
       margin: insert,
-      words: 'Drill, tap, wind the insert in below the face, break the tang off and count it out. Same bolt, same figure.',
+      words:
+        'Drill, tap, wind the insert in below the face, break the tang off and count it out. Same bolt, same figure.',
     },
   ];
   if (bigger !== undefined) {

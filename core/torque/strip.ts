@@ -52,8 +52,7 @@ export function threadStrip(options: {
   const strength: ThreadStrength =
     typeof options.material === 'string' ? STRENGTHS[options.material] : options.material;
   const { diameter, pitch } = thread;
-  const areaMm2 =
-    Math.PI * diameter * engagement * (0.5 + (0.57735 * (diameter - pitchDiameter(thread))) / pitch);
+  const areaMm2 = Math.PI * diameter * engagement * (0.5 + (0.57735 * (diameter - pitchDiameter(thread))) / pitch);
   return { areaMm2, stripLoadN: areaMm2 * strength.shearMpa };
 }
 

@@ -17,6 +17,8 @@ export const ERROR_STATUS = {
   'no-such-unit': 404,
   'no-estimate': 404,
   'knowledge-moved-on': 409,
+  'procedure-moved-on': 409,
+  'lead-only': 403,
   'not-possible': 409,
   'adapter-silent': 504,
   'adapter-gone': 502,

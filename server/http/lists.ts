@@ -1,6 +1,16 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { family, type FamilyInput, id, person, procedure, stockItem, wrench } from '../../contract/index.ts';
+import {
+  calendar,
+  family,
+  type FamilyInput,
+  id,
+  person,
+  procedure,
+  stockItem,
+  tool,
+  wrench,
+} from '../../contract/index.ts';
 import { type Case, type Group, GROUPS } from '../../core/diagnose/index.ts';
 import { ruleProblem } from '../../core/house/index.ts';
 import { checkProcedure } from '../../core/procedure/index.ts';
@@ -8,6 +18,7 @@ import { bayAt } from '../store/bay.ts';
 import type { Services } from '../services.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
+import { mustLead } from './people.ts';
 
 const finding = z.strictObject({ sign: id, outcome: id });
 const writtenCase = z.strictObject({
@@ -23,6 +34,8 @@ const shop = z.strictObject({
   people: z.array(person).max(200),
   settings: z.record(z.string().max(60), z.string().max(200)),
   wrenches: z.array(wrench).max(200),
+  tools: z.array(tool).max(1000).default([]),
+  calendar: calendar.optional(),
   stock: z.array(stockItem).max(5000),
   procedures: z.array(procedure).max(500),
   families: z.array(family).max(500).default([]),
@@ -30,8 +43,11 @@ const shop = z.strictObject({
   cases: z.array(writtenCase).max(1000).default([]),
 });
 
+const calendarBody = z.strictObject({ by: id, calendar });
+
 /** The workshop's lists, the Bay and health. */
-export function listRoutes({ lists, jobs, knowledge, families, house, now, forgetPeople }: Services): Router {
+export function listRoutes(services: Services): Router {
+  const { lists, jobs, procedures, knowledge, families, house, now, forgetPeople } = services;
   const router = Router();
   router.get('/health', (_request, response) => {
     lists.setting('shop-name');
@@ -42,6 +58,8 @@ export function listRoutes({ lists, jobs, knowledge, families, house, now, forge
       settings: lists.settings(),
       people: lists.people(),
       wrenches: lists.wrenches(),
+      tools: lists.tools(),
+      calendar: lists.calendar(),
       rules: house.rules(),
       now: now(),
     });
@@ -49,13 +67,15 @@ export function listRoutes({ lists, jobs, knowledge, families, house, now, forge
   router.get('/stock', (_request, response) => {
     response.json({ rows: lists.stock(), next: null });
   });
-  router.get('/procedures', (_request, response) => {
-    response.json({ rows: lists.procedures(), next: null });
+  // How many open jobs want each part that they do not have in hand yet.
+  router.get('/wanted', (_request, response) => {
+    response.json({ rows: lists.wanted(), next: null });
   });
-  router.get('/procedures/:id', (request, response) => {
-    const found = lists.procedure(parse(id, request.params.id));
-    if (found === null) throw new HttpError('no-such-procedure', 'There is no such procedure.');
-    response.json(found);
+  router.put('/calendar', (request, response) => {
+    const { by, calendar: told } = parse(calendarBody, request.body);
+    mustLead(services, by, 'The opening hours');
+    lists.setCalendar(told, by, now());
+    response.json(lists.calendar());
   });
   router.get('/bay', (_request, response) => {
     response.json(bayAt(now(), jobs, lists));
@@ -75,6 +95,8 @@ export function listRoutes({ lists, jobs, knowledge, families, house, now, forge
     const [first] = Object.values(fields);
     if (first !== undefined) throw new HttpError('bad-value', first, { fields });
     lists.putShop(file, now());
+    for (const each of file.procedures) procedures.adopt(each, now());
+    if (file.calendar !== undefined) lists.setCalendar(file.calendar, 'shop', now());
     for (const { id: familyId, ...input } of file.families) families.put(familyId, input as FamilyInput, 'shop', now());
     for (const [question, answer] of Object.entries(file.rules)) house.setRule(question, answer, 'shop', now());
     knowledge.putCases(file.cases);

@@ -8,12 +8,14 @@ import { Projector } from './project.ts';
 import type { Families } from './families.ts';
 import type { House } from './house.ts';
 import type { KnowledgeStore } from './knowledge.ts';
+import type { Procedures } from './procedures.ts';
 import type { Vehicles } from './vehicles.ts';
 
 /** What decisions look up. */
 export interface Sources {
   readonly vehicles: Vehicles;
   readonly lists: Lists;
+  readonly procedures: Procedures;
   readonly knowledge: KnowledgeStore;
   readonly families: Families;
   readonly house: House;
@@ -28,6 +30,11 @@ const JUDGED: ReadonlySet<string> = new Set([
   'compare-variant',
   'decide',
 ]);
+
+/** Commands that name a wrench. */
+const TIGHTENING: ReadonlySet<string> = new Set(['tighten-bolt', 'tighten-pass']);
+/** Commands that only some may give. */
+const BY_ROLE: ReadonlySet<string> = new Set(['end-search', 'override-hold']);
 
 /** How a command ended. */
 export type Outcome =
@@ -139,14 +146,20 @@ export class Jobs {
   }
 
   #context(job: Job | null, command: Command): Context {
-    const { vehicles, lists, knowledge, families, house } = this.#sources;
+    const { vehicles, lists, procedures, knowledge, families, house } = this.#sources;
     const judged = job !== null && JUDGED.has(command.type);
     const vehicle = command.type === 'open-job' ? vehicles.get(command.data.vehicleId) : null;
     return {
       nextNumber: command.type === 'open-job' ? this.#nextNumber() : null,
       vehicle,
-      procedure: command.type === 'pin-procedure' ? lists.procedure(command.data.procedureId) : null,
-      wrenches: command.type === 'tighten-bolt' ? lists.wrenches() : [],
+      procedure:
+        command.type === 'pin-procedure'
+          ? procedures.get(command.data.procedureId)
+          : command.type === 'move-to-version'
+            ? procedures.get(command.data.procedureId, command.data.version)
+            : null,
+      wrenches: TIGHTENING.has(command.type) ? lists.wrenches() : [],
+      role: BY_ROLE.has(command.type) ? lists.roleOf(command.by) : null,
       knowledge:
         command.type === 'open-job'
           ? knowledge.newest()

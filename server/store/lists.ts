@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { JobSummary, Person, Settings, StockItem } from '../../contract/index.ts';
-import type { Procedure } from '../../core/procedure/index.ts';
+import { type Calendar, ORDINARY_WEEK, type Tool } from '../../core/prepare/index.ts';
 import type { Wrench } from '../../core/torque/index.ts';
 
 interface SummaryRow {
@@ -22,15 +22,7 @@ interface SummaryRow {
   readonly held: number;
 }
 
-/** One line of a list of procedures. */
-export interface ProcedureLine {
-  readonly id: string;
-  readonly version: number;
-  readonly name: string;
-  readonly family: string;
-}
-
-/** The workshop's lists: people, settings, wrenches, stock, procedures, and jobs as lines. */
+/** The workshop's lists: people, settings, wrenches, tools, opening hours, stock, and jobs as lines. */
 export class Lists {
   readonly #db: Database;
   #wrenches: Wrench[] | null = null;
@@ -41,6 +33,13 @@ export class Lists {
 
   people(): Person[] {
     return this.#db.prepare<[], Person>('SELECT id, name, role, bay FROM person ORDER BY name').all();
+  }
+
+  roleOf(personId: string): Person['role'] | null {
+    return (
+      this.#db.prepare<[string], { role: Person['role'] }>('SELECT role FROM person WHERE id = ?').get(personId)
+        ?.role ?? null
+    );
   }
 
   setting(key: string): string | undefined {
@@ -65,13 +64,43 @@ export class Lists {
     return this.#wrenches;
   }
 
-  procedures(): ProcedureLine[] {
-    return this.#db.prepare<[], ProcedureLine>('SELECT id, version, name, family FROM procedure ORDER BY name').all();
+  tools(): Tool[] {
+    return this.#db
+      .prepare<[], { body: string }>('SELECT body FROM tool ORDER BY id')
+      .all()
+      .map(({ body }) => JSON.parse(body) as Tool);
   }
 
-  procedure(id: string): Procedure | null {
-    const row = this.#db.prepare<[string], { body: string }>('SELECT body FROM procedure WHERE id = ?').get(id);
-    return row === undefined ? null : (JSON.parse(row.body) as Procedure);
+  /** When the shop is open; a shop that never said so is open on weekdays from eight to five. */
+  calendar(): Calendar {
+    const told = this.setting('calendar');
+    return told === undefined ? ORDINARY_WEEK : (JSON.parse(told) as Calendar);
+  }
+
+  setCalendar(calendar: Calendar, by: string, at: string): void {
+    this.#db
+      .transaction(() => {
+        this.#db
+          .prepare("INSERT OR REPLACE INTO setting (key, value) VALUES ('calendar', ?)")
+          .run(JSON.stringify(calendar));
+        this.#db
+          .prepare('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)')
+          .run(at, by, 'calendar-changed', 'calendar', JSON.stringify(calendar));
+      })
+      .immediate();
+  }
+
+  /** Open jobs by part number that they still want: not ready, and not used up. */
+  wanted(): { partNumber: string; jobId: string; number: number }[] {
+    return this.#db
+      .prepare<[], { partNumber: string; jobId: string; number: number }>(
+        `SELECT n.part_number AS partNumber, n.job_id AS jobId, j.number FROM need_state n
+         JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
+         WHERE n.part_number <> '' AND n.kind IN ('part', 'consumable')
+           AND NOT EXISTS (SELECT 1 FROM consumption c WHERE c.job_id = n.job_id AND c.part_number = n.part_number)
+         ORDER BY n.part_number, j.number`,
+      )
+      .all();
   }
 
   /** Stock as counted less what jobs have used since: computed, so that it follows an undo. */
@@ -114,7 +143,7 @@ export class Lists {
       settings: Readonly<Record<string, string>>;
       wrenches: readonly Wrench[];
       stock: readonly Omit<StockItem, 'left'>[];
-      procedures: readonly Procedure[];
+      tools: readonly Tool[];
     },
     at: string,
   ): void {
@@ -132,11 +161,8 @@ export class Lists {
         );
         for (const item of shop.stock)
           stock.run(item.id, item.name, item.partNumber, item.kind, item.place, item.counted, item.priceMinor);
-        const procedure = put(
-          'INSERT OR REPLACE INTO procedure (id, version, name, family, body) VALUES (?, ?, ?, ?, ?)',
-        );
-        for (const body of shop.procedures)
-          procedure.run(body.id, body.version, body.name, body.family, JSON.stringify(body));
+        const tool = put('INSERT OR REPLACE INTO tool (id, body) VALUES (?, ?)');
+        for (const each of shop.tools) tool.run(each.id, JSON.stringify(each));
         put('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)').run(
           at,
           'shop',

@@ -2,6 +2,7 @@ import { boltVerdict, CHOICES, currentStage, jobMayStart, jobTally, timerEnd } f
 import { vehicleName } from '../../core/vehicle/index.ts';
 import type { Projection } from './projection.ts';
 import { INTAKE_PROJECTIONS } from './projectionsIntake.ts';
+import { STRIP_PROJECTIONS } from './projectionsStrip.ts';
 
 export type { Cell, Projection, Row } from './projection.ts';
 
@@ -221,6 +222,7 @@ export const PROJECTIONS: readonly Projection[] = [
       })),
   },
   ...INTAKE_PROJECTIONS,
+  ...STRIP_PROJECTIONS,
   {
     table: 'vehicle_reading',
     key: [],

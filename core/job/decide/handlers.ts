@@ -11,7 +11,13 @@ import { event, type EventData, type EventType } from '../events.ts';
 import type { Job } from '../types.ts';
 
 /** Says whether one command is allowed on a job, and what it leads to. */
-export type Handler<K extends CommandType> = (job: Job, data: CommandData[K], context: Context) => Decision;
+export type Handler<K extends CommandType> = (
+  job: Job,
+  data: CommandData[K],
+  context: Context,
+  /** ISO time of the command; null when it is only being tried. */
+  at: string | null,
+) => Decision;
 
 /** Handlers for some commands. */
 export type Handlers<K extends CommandType> = { readonly [Type in K]: Handler<Type> };

@@ -20,6 +20,8 @@ import { intake } from './intake.ts';
 import { prove } from './prove.ts';
 import { refit } from './refit.ts';
 import { strip } from './strip.ts';
+import { stripMore } from './stripMore.ts';
+import { torque } from './torque.ts';
 
 const undo: Handlers<'undo'> = {
   undo: (job, { expected }) => {
@@ -37,7 +39,9 @@ const HANDLERS: Handlers<Exclude<CommandType, 'open-job'>> = {
   ...diagnosis,
   ...choice,
   ...strip,
+  ...stripMore,
   ...refit,
+  ...torque,
   ...bench,
   ...prove,
   ...undo,
@@ -62,7 +66,7 @@ export function decide(job: Job | null, command: CommandBody | Command, context:
   if (job.status === 'open' && command.type === 'reopen-job') return refuse('not-closed', 'This job is open.');
   // The union of handlers cannot be called with the union of data; the table's own type keeps each pair together.
   const handler = HANDLERS[command.type] as Handler<typeof command.type>;
-  return handler(job, command.data as never, context);
+  return handler(job, command.data as never, context, 'at' in command ? command.at : null);
 }
 
 /** The figures that will judge the job, the family's where the vehicle has none: later edits change nothing here. */

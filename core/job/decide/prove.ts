@@ -3,7 +3,7 @@ import { countsHours } from '../../vehicle/index.ts';
 import { accept, type Refusal, refuse, refuseField } from '../commands.ts';
 import { event } from '../events.ts';
 import { MEASURES } from '../lists.ts';
-import { jobMayStart } from '../query.ts';
+import { jobMayStart } from '../tallies.ts';
 import type { Job } from '../types.ts';
 import { type Handlers, nonEmpty, plain, within } from './handlers.ts';
 

@@ -1,17 +1,23 @@
-import { type Quantity, parseQuantity, torqueNm } from '../../quantity/index.ts';
-import { accept, type CommandData, type Context, type Decision, refuse, refuseField } from '../commands.ts';
-import { event, type JobEvent } from '../events.ts';
-import { blockers, boltIds, isAtTorque, itemOf } from '../query.ts';
+import { accept, type CommandData, type Decision, refuse, refuseField } from '../commands.ts';
+import { event } from '../events.ts';
+import { jobLocks, lockWords } from '../plans.ts';
+import { itemOf } from '../query.ts';
 import type { Job, JobItem } from '../types.ts';
-import { judge } from '../../torque/index.ts';
 import { type Handlers, nonEmpty } from './handlers.ts';
 
-/** Refit and torque. */
-export const refit: Handlers<'put-back-item' | 'confirm-connector' | 'leave-off-item' | 'tighten-bolt'> = {
-  'put-back-item': (job, data) => {
+/** Going back. */
+export const refit: Handlers<
+  'put-back-item' | 'confirm-connector' | 'leave-off-item' | 'finish-bench' | 'swap-over' | 'take-step'
+> = {
+  'put-back-item': (job, data, _, at) => {
     const item = itemOf(job, data.itemId);
     if (item === undefined) return refuse('no-such-item', `There is no item “${data.itemId}” on this job.`);
-    return mayGoBack(job, item) ?? countsAgree(item, data.countedBack) ?? accept(event('item-put-back', data));
+    return (
+      isOff(item) ??
+      countsAgree(item, data.countedBack) ??
+      swappedFirst(job, item, data.renewed) ??
+      putBack(job, item, data, at)
+    );
   },
   'confirm-connector': (job, data) => {
     const item = itemOf(job, data.itemId);
@@ -30,14 +36,46 @@ export const refit: Handlers<'put-back-item' | 'confirm-connector' | 'leave-off-
       accept(event('item-left-off', data))
     );
   },
-  'tighten-bolt': tighten,
+  'finish-bench': (job, data) => {
+    const item = itemOf(job, data.itemId);
+    if (item === undefined) return refuse('no-such-item', `There is no item “${data.itemId}” on this job.`);
+    if (item.state === 'on') return refuse('not-off', `${item.name} has not come off.`);
+    return job.benchDone.some(({ itemId }) => itemId === item.id)
+      ? refuse('already-there', `The bench work on ${item.name.toLowerCase()} is finished already.`)
+      : accept(event('bench-finished', data));
+  },
+  'swap-over': (job, data) => {
+    const item = itemOf(job, data.itemId);
+    if (item?.swapFrom === undefined) return refuse('no-such-item', 'That does not move from one unit to another.');
+    return item.swapped === null
+      ? accept(event('item-swapped-over', data))
+      : refuse('already-there', `${item.name} was moved over already.`);
+  },
+  'take-step': (job, data) => {
+    if (data.itemId === '') return accept(event('step-taken', data));
+    const item = itemOf(job, data.itemId);
+    return item === undefined
+      ? refuse('no-such-item', `There is no item “${data.itemId}” on this job.`)
+      : accept(event('step-taken', data));
+  },
 };
 
-function mayGoBack(job: Job, item: JobItem): Decision | null {
+/** A refusal unless the item is off and is not a plug. */
+export function isOff(item: JobItem): Decision | null {
   if (item.origin === 'plug') return refuse('plug-must-come-out', `${item.name} is a plug; take it out instead.`);
-  if (item.state !== 'off')
-    return refuse('not-off', item.state === 'on' ? `${item.name} has not come off.` : `${item.name} is back already.`);
-  const plugged = job.openings.find((opening) => item.opens.includes(opening.id) && opening.state === 'plugged');
+  if (item.state === 'off') return null;
+  return refuse('not-off', item.state === 'on' ? `${item.name} has not come off.` : `${item.name} is back already.`);
+}
+
+/** The plug that an item would bury, if one is still in. */
+const buriedPlug = (job: Job, item: JobItem): Job['openings'][number] | undefined =>
+  job.openings.find((opening) => item.opens.includes(opening.id) && opening.state === 'plugged');
+
+const minuteOf = (iso: string): string => iso.slice(0, 16).replace('T', ' ');
+
+/** Why an item may not go back now, or null. */
+export function mayGoBack(job: Job, item: JobItem, at: string | null): Decision | null {
+  const plugged = buriedPlug(job, item);
   if (plugged !== undefined) {
     const plug = plugged.plugId === null ? undefined : itemOf(job, plugged.plugId);
     return refuse(
@@ -46,10 +84,26 @@ function mayGoBack(job: Job, item: JobItem): Decision | null {
       `Take out ${plug?.name.toLowerCase() ?? 'the plug'} first.`,
     );
   }
-  const waits = blockers(job, item.id);
-  if (waits.length === 0) return null;
-  const first = waits.map(({ item: before, reason }) => `${before.name} (${reason})`).join('; ');
-  return refuse('must-wait', `${item.name} cannot go back yet.`, `First: ${first}.`);
+  const locks = jobLocks(job, item.id, at);
+  if (locks.length === 0) return null;
+  const why = locks.map((lock) => lockWords(job, lock, minuteOf)).join(' ');
+  return refuse('must-wait', `${item.name} cannot go back yet.`, why);
+}
+
+/** Puts it back; against the order only when the person says that it is so already, and then what it broke is kept. */
+function putBack(job: Job, item: JobItem, data: CommandData['put-back-item'], at: string | null): Decision {
+  const waits = mayGoBack(job, item, at);
+  const against = data.against?.trim() ?? '';
+  if (waits === null) return accept(event('item-put-back', data));
+  if (against === '') return waits;
+  const plugged = buriedPlug(job, item);
+  const over = [
+    ...(plugged?.plugId ? [{ item: plugged.plugId, reason: `it sits in ${plugged.name.toLowerCase()}` }] : []),
+    ...jobLocks(job, item.id, at).flatMap((lock) =>
+      lock.kind === 'before' ? [{ item: lock.item, reason: lock.reason }] : [],
+    ),
+  ];
+  return accept(event('item-put-back', data), event('order-broken', { itemId: item.id, over, reason: against }));
 }
 
 function countsAgree(item: JobItem, countedBack: number | null): Decision | null {
@@ -60,56 +114,15 @@ function countsAgree(item: JobItem, countedBack: number | null): Decision | null
     : null;
 }
 
-function tighten(job: Job, data: CommandData['tighten-bolt'], context: Context): Decision {
-  const item = itemOf(job, data.itemId);
-  const group = item?.fasteners ?? null;
-  if (item === undefined || group === null) return refuse('no-such-item', 'That item has no fasteners to tighten.');
-  if (item.state === 'on') return refuse('not-off', `${item.name} have not come off.`);
-  const ids = boltIds(item);
-  if (!ids.includes(data.boltId)) return refuse('no-such-bolt', `There is no bolt “${data.boltId}” in ${item.name}.`);
-  if (data.pass < 1 || data.pass > group.fractions.length)
-    return refuseField('pass', `Expected pass 1 to ${group.fractions.length}, got ${data.pass}.`);
-  const final = data.pass === group.fractions.length;
-  const torque = readTorque(data);
-  if (torque !== null && 'ok' in torque) return torque;
-  const waits = item.state === 'off' ? mayGoBack(job, item) : null;
-  if (waits !== null) return waits;
-  const wrench = context.wrenches.find(({ id }) => id === data.wrenchId)?.name ?? '';
-  const { torqueText: _, wrenchId: __, ...rest } = data;
-  const tightened = event('bolt-tightened', {
-    ...rest,
-    final,
-    torque,
-    nm: torque === null ? null : torqueNm(torque),
-    wrench,
-  });
-  return accept(tightened, ...goesBackWith(item, data, final, torque));
-}
-
-function readTorque({ method, torqueText }: CommandData['tighten-bolt']): Quantity | null | Decision {
-  if (method === 'by-feel' && torqueText.trim() === '') return null;
-  const parsed = parseQuantity(torqueText, 'torque');
-  if (!parsed.ok) return refuseField('torqueText', parsed.message);
-  if (parsed.upTo !== undefined)
-    return refuseField('torqueText', 'Expected the figure that this bolt reached, got a range.');
-  return parsed.quantity;
-}
-
-/** A group is back once its last bolt is at torque: nobody should have to say so twice. */
-function goesBackWith(
-  item: JobItem,
-  data: CommandData['tighten-bolt'],
-  final: boolean,
-  torque: Quantity | null,
-): JobEvent[] {
-  const spec = item.fasteners?.spec ?? null;
-  const good =
-    spec === null ||
-    torque === null ||
-    judge(spec, { torque, method: data.method }).verdict === 'in band' ||
-    data.method === 'by-feel';
-  if (item.state !== 'off' || !final || !good) return [];
-  const others = boltIds(item).filter((id) => id !== data.boltId);
-  if (!others.every((id) => isAtTorque(item, id))) return [];
-  return [event('item-put-back', { itemId: item.id, renewed: false, fitted: '', countedBack: null, confirmed: false })];
+/** A new unit takes over what sat on the old one. */
+function swappedFirst(job: Job, item: JobItem, renewed: boolean): Decision | null {
+  if (!renewed || item.kind !== 'unit') return null;
+  const still = job.items.filter(({ swapFrom, swapped }) => swapFrom === item.id && swapped === null);
+  return still.length === 0
+    ? null
+    : refuse(
+        'swap-first',
+        `Still on the old one: ${still.map(({ name }) => name.toLowerCase()).join(', ')}.`,
+        'Move it over to the new one, then fit it.',
+      );
 }

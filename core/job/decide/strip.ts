@@ -1,8 +1,10 @@
 import { isSpec, specFromText } from '../../torque/index.ts';
-import { accept, refuse, refuseField } from '../commands.ts';
+import { accept, type Refusal, refuse, refuseField } from '../commands.ts';
 import { event } from '../events.ts';
-import { closerOf, itemOf, jobConstraints, leftColumn } from '../query.ts';
-import type { Job } from '../types.ts';
+import { allNeeds } from '../needs.ts';
+import { jobConstraints } from '../plans.ts';
+import { closerOf, itemOf, leftColumn } from '../query.ts';
+import type { Job, JobItem } from '../types.ts';
 import { planRefit } from '../../refit/index.ts';
 import { type Handlers, nonEmpty, plain } from './handlers.ts';
 
@@ -34,8 +36,8 @@ export const strip: Handlers<
     return accept(event('procedure-pinned', { procedure }));
   },
   'tick-need': (job, data) => {
-    if (!job.procedure?.needs.some(({ id }) => id === data.needId))
-      return refuse('not-there', 'The procedure does not list that.');
+    if (!allNeeds(job).some(({ id }) => id === data.needId))
+      return refuse('not-there', 'Nothing of that name is on the list.');
     if (data.state === 'ordered' && data.expected === null)
       return refuseField('expected', 'On which day is it expected?');
     return accept(event('need-ticked', data));
@@ -81,6 +83,16 @@ export const strip: Handlers<
     if (data.countedOut !== null && (data.countedOut < 0 || data.countedOut > Math.max(count * 2, 99))) {
       return refuseField('countedOut', `Expected 0 to ${Math.max(count * 2, 99)} fasteners, got ${data.countedOut}.`);
     }
+    const untold = alikeWithoutTag(job, item, data.label);
+    if (untold !== null) return untold;
+    const stay = data.stayIn ?? 0;
+    if (stay > 0 && stay >= count)
+      return refuseField('stayIn', `Expected fewer than the ${count} to stay in, got ${stay}.`);
+    const byLength = (data.lengthsOut ?? []).reduce((sum, each) => sum + each.count, 0);
+    if ((data.lengthsOut ?? []).length > 0 && data.countedOut !== null && byLength !== data.countedOut)
+      return refuseField('lengthsOut', `${data.countedOut} came out, but the lengths add up to ${byLength}.`);
+    const held = holdsWeight(job, item);
+    if (held !== null) return held;
     return accept(event('item-removed', data));
   },
   'remark-item': (job, data) =>
@@ -103,9 +115,11 @@ export const strip: Handlers<
   'unplug-opening': (job, data) => {
     const opening = job.openings.find(({ id }) => id === data.openingId);
     if (opening === undefined) return refuse('no-such-opening', 'That opening is not part of this job.');
-    return opening.state === 'plugged'
-      ? accept(event('opening-unplugged', data))
-      : refuse('not-plugged', `${opening.name} holds no plug.`);
+    if (opening.state !== 'plugged') return refuse('not-plugged', `${opening.name} holds no plug.`);
+    const cover = closerOf(job, opening.id);
+    return cover !== undefined && cover.state !== 'off' && cover.state !== 'on'
+      ? refuse('buried', `${cover.name} covers it.`, `Take off ${cover.name.toLowerCase()} again first.`)
+      : accept(event('opening-unplugged', data));
   },
   'place-object': (job, data) =>
     nonEmpty('what', data.what, 'What is it: a rag, a tie, a hook?') ??
@@ -122,3 +136,38 @@ export const strip: Handlers<
 };
 
 const nameOf = (job: Job, id: string): string => itemOf(job, id)?.name ?? id;
+
+/** Look-alikes are told apart by a tag: their names alone will not do on the bench. */
+function alikeWithoutTag(job: Job, item: JobItem, label: string): Refusal | null {
+  if (item.alike === undefined || item.alike === '') return null;
+  const others = job.items.filter(({ alike, id }) => alike === item.alike && id !== item.id);
+  if (others.length === 0) return null;
+  const tag = label.trim() === '' ? item.label : label.trim();
+  if (tag === '')
+    return refuseField(
+      'label',
+      `It looks like ${others[0]?.name.toLowerCase() ?? 'another'}. Tag it: left, right, upper.`,
+    );
+  const same = others.find((other) => other.label.toLowerCase() === tag.toLowerCase());
+  return same === undefined ? null : refuseField('label', `${same.name} has that tag already.`);
+}
+
+/** A unit whose last two bolts are still in cannot have come off. */
+function holdsWeight(job: Job, item: JobItem): Refusal | null {
+  if (item.kind !== 'unit') return null;
+  const holding = job.items.find(
+    (each) =>
+      each.stayingIn > 0 &&
+      each.state === 'off' &&
+      job.constraints.some(
+        (constraint) => constraint.kind === 'before' && constraint.a === item.id && constraint.b === each.id,
+      ),
+  );
+  return holding === undefined
+    ? null
+    : refuse(
+        'held-by-bolts',
+        `${holding.name}: ${holding.stayingIn} still hold it.`,
+        'Take the rest out first, with a hand under it.',
+      );
+}

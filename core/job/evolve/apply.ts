@@ -1,13 +1,15 @@
 import { advance, startRun } from '../../relearn/index.ts';
 import type { EventData, EventType } from '../events.ts';
 import { closerOf, isBack, itemOf } from '../query.ts';
-import type { Job, JobItem, JobOpening, Stamp } from '../types.ts';
-import { freshItem, plugItem } from './items.ts';
+import type { Job, JobOpening, Stamp } from '../types.ts';
+import { APPLY_STRIP } from './applyStrip.ts';
+import { change, freshItem, plugItem } from './items.ts';
 
 type Apply<K extends EventType> = (job: Job, data: EventData[K], stamp: Stamp) => Partial<Job>;
 
 /** What each event changes. Undo and opening are handled by `evolve` itself. */
 export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>]: Apply<K> } = {
+  ...APPLY_STRIP,
   'reading-corrected': (_, { reading, reason }) => ({ reading, readingReason: reason }),
   'history-told': (_, { since, doneBefore }) => ({ since, doneBefore }),
   'symptom-noted': (job, data, stamp) => ({ symptoms: [...job.symptoms, { ...data, ...stamp }] }),
@@ -76,6 +78,8 @@ export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>
     openings: procedure.openings.map((opening): JobOpening => ({ ...opening, state: 'whole', plugId: null })),
     constraints: procedure.constraints,
     needs: [],
+    brokenOrders: [],
+    benchDone: [],
   }),
   'need-ticked': (job, data) => ({ needs: [...job.needs.filter(({ needId }) => needId !== data.needId), data] }),
   'caution-acknowledged': (job, { caution }) => ({ cautions: [...job.cautions, caution] }),
@@ -97,8 +101,15 @@ export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>
         confirmed: false,
         bolts: [],
         fitted: '',
+        stayingIn: data.stayIn ?? 0,
+        lengthsOut: data.lengthsOut ?? [],
+        swapped: null,
+        retorqued: null,
+        kept: item.kept.map((each) => ({ ...each, restored: null })),
       })),
       openings: setOpenings(job.openings, opens, 'open'),
+      // Off again: what it covered can be reached.
+      brokenOrders: job.brokenOrders.filter(({ itemId }) => itemId !== data.itemId),
     };
   },
   'item-remarked': (job, { itemId, pocket, label, remark }) => ({
@@ -115,7 +126,11 @@ export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>
     const closer = closerOf(job, openingId);
     return {
       items: change(job.items, plugId, (item) => ({ ...item, state: 'refitted', back: stamp })),
-      openings: setOpenings(job.openings, [openingId], closer !== undefined && isBack(closer) ? 'closed' : 'open'),
+      openings: job.openings.map((opening) =>
+        opening.id === openingId
+          ? { ...opening, state: closer !== undefined && isBack(closer) ? 'closed' : 'open' }
+          : opening,
+      ),
     };
   },
   'item-put-back': (job, data, stamp) => ({
@@ -126,8 +141,12 @@ export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>
       fitted: data.fitted,
       countedBack: data.countedBack,
       confirmed: data.confirmed || item.confirmed,
+      stayingIn: 0,
+      // A new one brings its own threads and has nothing broken.
+      threads: data.renewed ? [] : item.threads,
     })),
     openings: setOpenings(job.openings, itemOf(job, data.itemId)?.opens ?? [], 'closed'),
+    hands: job.hands.filter(({ itemId }) => itemId !== data.itemId),
   }),
   'connector-confirmed': (job, { itemId }) => ({
     items: change(job.items, itemId, (item) => ({ ...item, confirmed: true })),
@@ -203,9 +222,6 @@ export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>
 const nextPlace = (job: Job): number =>
   job.items.reduce((highest, { stripOrder }) => Math.max(highest, stripOrder ?? 0), 0) + 1;
 
-const change = (items: readonly JobItem[], id: string, how: (item: JobItem) => JobItem): JobItem[] =>
-  items.map((item) => (item.id === id ? how(item) : item));
-
 /** Plugged openings keep their plug: only the person takes it out. */
 function setOpenings(
   openings: readonly JobOpening[],
@@ -213,5 +229,7 @@ function setOpenings(
   state: 'open' | 'closed',
 ): readonly JobOpening[] {
   if (ids.length === 0) return openings;
-  return openings.map((opening) => (ids.includes(opening.id) ? { ...opening, state } : opening));
+  return openings.map((opening) =>
+    ids.includes(opening.id) && opening.state !== 'plugged' ? { ...opening, state } : opening,
+  );
 }

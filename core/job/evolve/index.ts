@@ -3,6 +3,8 @@ import { runningTimers, timerEnd } from '../query.ts';
 import type { Job, Stamp } from '../types.ts';
 import { eventWords } from '../words.ts';
 import { APPLY } from './apply.ts';
+import { change } from './items.ts';
+import { itemTimeOf } from './itemTime.ts';
 
 /** A gap between two entries of up to this many seconds counts as hands-on: people work between taps. */
 export const HANDS_ON_GAP_S = 15 * 60;
@@ -14,13 +16,14 @@ const NOT_UNDOABLE: ReadonlySet<EventType> = new Set<EventType>([
   'job-reopened',
   'caution-acknowledged',
   'knowledge-chosen',
+  'step-taken',
   'codes-cleared',
   'clearing-ended',
   'undone',
 ]);
 
 /** Of these, the ones that neither show as the last action nor end what can be undone. */
-const QUIET: ReadonlySet<EventType> = new Set<EventType>(['caution-acknowledged', 'knowledge-chosen']);
+const QUIET: ReadonlySet<EventType> = new Set<EventType>(['caution-acknowledged', 'knowledge-chosen', 'step-taken']);
 
 /**
  * The only place that says what an event means. Pure: the same events always give the same job.
@@ -40,12 +43,27 @@ export function evolve(job: Job | null, recorded: RecordedEvent, jobId = job?.id
   // One copy an event: a job has many fields, and a log many events.
   return {
     ...job,
-    ...apply(job, recorded.data, stamp),
+    ...timed(job, recorded, apply(job, recorded.data, stamp)),
     version: recorded.seq,
     lastAt: recorded.at,
     time: timeAfter(job, recorded.at),
+    people: job.people[recorded.by] === recorded.at ? job.people : { ...job.people, [recorded.by]: recorded.at },
     last: quiet ? job.last : { ...stamp, words },
     undo: quiet ? job.undo : NOT_UNDOABLE.has(recorded.type) ? null : undoAfter(job, recorded, words, stamp),
+  };
+}
+
+/** Credits the item that the entry is about with the time since the same person's last entry. */
+function timed(job: Job, recorded: RecordedEvent, changed: Partial<Job>): Partial<Job> {
+  const credit = itemTimeOf(job, recorded, HANDS_ON_GAP_S);
+  if (credit === null) return changed;
+  const { itemId, way, seconds } = credit;
+  return {
+    ...changed,
+    items: change(changed.items ?? job.items, itemId, (item) => ({
+      ...item,
+      seconds: { ...item.seconds, [way]: item.seconds[way] + seconds },
+    })),
   };
 }
 
@@ -69,8 +87,10 @@ function undone(job: Job, recorded: RecordedEvent & { type: 'undone' }, stamp: S
     version: recorded.seq,
     lastAt: recorded.at,
     time: timeAfter(job, recorded.at),
+    people: { ...job.people, [recorded.by]: recorded.at },
     cautions: job.cautions,
     knowledge: job.knowledge,
+    hands: job.hands,
     last: { ...stamp, words: `Undone: ${recorded.data.what}` },
   };
 }
@@ -118,11 +138,20 @@ function openedJob(id: string, data: (RecordedEvent & { type: 'job-opened' })['d
     decision: null,
     procedure: null,
     needs: [],
+    ownNeeds: [],
+    endSteps: [],
     cautions: [],
     items: [],
     openings: [],
     constraints: [],
     objects: [],
+    searches: [],
+    overrides: [],
+    brokenOrders: [],
+    benchDone: [],
+    hands: [],
+    tray: { rows: 4, columns: 6, names: {} },
+    people: { [stamp.by]: stamp.at },
     findings: [],
     pictures: [],
     cleaners: [],

@@ -17,6 +17,14 @@ export const freshItem = (item: ProcedureItem, origin: 'procedure' | 'typed'): J
   countedBack: null,
   fitted: '',
   bolts: [],
+  stayingIn: 0,
+  lengthsOut: [],
+  flag: null,
+  kept: [],
+  threads: [],
+  swapped: null,
+  retorqued: null,
+  seconds: { off: 0, back: 0 },
 });
 
 /** A plug: *off* while it sits in its opening, *refitted* once it is out. */
@@ -42,3 +50,7 @@ export const plugItem = (id: string, what: string, stripOrder: number, stamp: St
   stripOrder,
   off: stamp,
 });
+
+/** The items with one of them changed; the others keep their identity. */
+export const change = (items: readonly JobItem[], id: string, how: (item: JobItem) => JobItem): JobItem[] =>
+  items.map((item) => (item.id === id ? how(item) : item));

@@ -4,7 +4,7 @@ import { decide } from '../decide/index.ts';
 import type { RecordedEvent } from '../events.ts';
 import { evolve } from '../evolve/index.ts';
 import type { Job } from '../types.ts';
-import { SAMPLE_CONTEXT } from './samples.ts';
+import { RICH_PROCEDURE, SAMPLE_CONTEXT, SAMPLE_PROCEDURE } from './world.ts';
 
 /** A job and the log that made it. */
 export interface Played {
@@ -12,11 +12,21 @@ export interface Played {
   readonly log: readonly RecordedEvent[];
 }
 
-/** The sample context; a change of knowledge finds the version it asks for. */
-const contextFor = (body: CommandBody): Context =>
-  body.type === 'choose-knowledge'
-    ? { ...SAMPLE_CONTEXT, knowledge: { ...SHIPPED_KNOWLEDGE, version: body.data.version } }
-    : SAMPLE_CONTEXT;
+/** The sample context; a change of knowledge or procedure finds the one it asks for. */
+export function contextFor(body: CommandBody): Context {
+  switch (body.type) {
+    case 'choose-knowledge':
+      return { ...SAMPLE_CONTEXT, knowledge: { ...SHIPPED_KNOWLEDGE, version: body.data.version } };
+    case 'pin-procedure':
+      return { ...SAMPLE_CONTEXT, procedure: body.data.procedureId === 'rich' ? RICH_PROCEDURE : SAMPLE_PROCEDURE };
+    case 'move-to-version': {
+      const procedure = body.data.procedureId === 'rich' ? RICH_PROCEDURE : SAMPLE_PROCEDURE;
+      return { ...SAMPLE_CONTEXT, procedure: { ...procedure, version: body.data.version } };
+    }
+    default:
+      return SAMPLE_CONTEXT;
+  }
+}
 
 /** Plays commands two minutes apart; the n-th has the id `cn`, from `c0`. @throws Error when one is refused */
 export function play(bodies: readonly CommandBody[]): Played {

@@ -1,140 +1,10 @@
-/** Samples for tests: a vehicle, a procedure, and one good command of every kind with what it must lead to. */
-import type { Procedure, ProcedureItem } from '../../procedure/index.ts';
-import { SHIPPED_KNOWLEDGE } from '../../diagnose/knowledge/index.ts';
-import type { EngineFamily, Vehicle } from '../../vehicle/index.ts';
-import type { CommandBody, CommandData, CommandType, Context } from '../commands.ts';
-import type { EventType } from '../events.ts';
-import type { Job } from '../types.ts';
+/** One good command of every kind with what it must lead to. */
+import type { CommandBody, CommandType } from '../commands.ts';
+import { STRIP_SAMPLES } from './stripSamples.ts';
+import { back, item, off, open, pin, plug, type Sample } from './world.ts';
 
-const item = (id: string, more: Partial<ProcedureItem> = {}): ProcedureItem => ({
-  id,
-  name: `Sample ${id}`,
-  kind: 'other',
-  tool: '',
-  note: '',
-  opens: [],
-  fasteners: null,
-  singleUse: false,
-  partNumber: '',
-  unit: null,
-  cautions: [],
-  ...more,
-});
+export * from './world.ts';
 
-export const SAMPLE_PROCEDURE: Procedure = {
-  id: 'sample',
-  version: 1,
-  name: 'Sample',
-  family: 'samples',
-  source: null,
-  items: [
-    item('plug', { kind: 'connector' }),
-    item('cover'),
-    item('bolts', {
-      kind: 'fasteners',
-      fasteners: {
-        count: 1,
-        thread: 'M6',
-        into: 'alloy',
-        bolts: [],
-        fractions: [1],
-        spec: { text: '9 Nm', lowNm: 8, highNm: 10, targetNm: 9, angleDeg: null, source: null },
-      },
-    }),
-    item('body', { kind: 'unit', unit: 'throttle-body', opens: ['inlet'] }),
-  ],
-  openings: [{ id: 'inlet', name: 'Inlet', plugWith: 'Cap' }],
-  constraints: [],
-  needs: [{ id: 'need', kind: 'part', name: 'Gasket', partNumber: 'G', note: '', caution: null }],
-  coolant: { capacityL: 6, glycol: 'ethylene', concentration: 0.5, bleedPoint: 'top' },
-  relearn: ['timed-idle'],
-};
-
-export const SAMPLE_VEHICLE: Vehicle = {
-  id: 'v',
-  plate: 'AB 1',
-  vin: '',
-  make: 'Sule',
-  model: '650',
-  nickname: '',
-  year: 2004,
-  engine: 'twin',
-  throttle: 'cable',
-  idleValve: 'stepper',
-  owner: 'Nurse',
-  meterUnit: 'km',
-  lastReading: null,
-  figures: { idleRpm: { low: 1200, high: 1400, source: null }, valveDuty: null, closedVolts: null },
-  units: [{ id: 'u', kind: 'throttle-body', place: 'only', partNumber: 'S-1', variant: 'A' }],
-  notes: '',
-};
-
-export const SAMPLE_FAMILY: EngineFamily = {
-  id: 'twin',
-  name: 'Sule twin',
-  engine: 'twin',
-  throttle: 'cable',
-  idleValve: 'stepper',
-  use: 'road',
-  layout: 'single',
-  unitTypes: [
-    {
-      id: 'tb',
-      kind: 'throttle-body',
-      name: 'Throttle body',
-      places: ['only'],
-      partNumber: 'S-1',
-      expected: { portMm: 42, gasket: 'oval', pins: 3, drive: 'cable', mark: 'A' },
-      prices: { new: 90_000, rebuilt: null, used: 20_000 },
-      daysToGet: 4,
-      source: null,
-    },
-  ],
-  figures: { closedVolts: { low: 0.45, high: 0.55, source: 'sample' }, coilOhms: { low: 40, high: 60, source: null } },
-  notes: '',
-};
-
-export const SAMPLE_CONTEXT: Context = {
-  knowledge: SHIPPED_KNOWLEDGE,
-  family: SAMPLE_FAMILY,
-  rules: { where: 'off' },
-  nextNumber: 1,
-  vehicle: SAMPLE_VEHICLE,
-  procedure: SAMPLE_PROCEDURE,
-  wrenches: [
-    {
-      id: 'w',
-      name: 'Click',
-      scale: { unit: 'N·m', low: 2, high: 20, step: 0.5 },
-      deviationPercent: null,
-      calibratedOn: null,
-    },
-  ],
-};
-
-/** One sample: what comes before it, the command, the events it leads to, and how the job shows it. */
-export interface Sample<K extends CommandType> {
-  readonly after: readonly CommandBody[];
-  readonly data: CommandData[K];
-  readonly events: readonly EventType[];
-  readonly shows: (job: Job) => unknown;
-  readonly as: unknown;
-}
-
-const open: CommandBody = {
-  type: 'open-job',
-  data: { vehicleId: 'v', reading: { value: 10, unit: 'km' }, readingReason: '', complaint: 'hunts' },
-};
-const pin: CommandBody = { type: 'pin-procedure', data: { procedureId: 'sample' } };
-const off = (itemId: string): CommandBody => ({
-  type: 'remove-item',
-  data: { itemId, pocket: '', label: '', countedOut: null },
-});
-const plug: CommandBody = { type: 'plug-opening', data: { openingId: 'inlet', plugId: 'cap', what: 'Cap' } };
-const back = (itemId: string): CommandBody => ({
-  type: 'put-back-item',
-  data: { itemId, renewed: false, fitted: '', countedBack: null, confirmed: false },
-});
 const run: CommandBody = { type: 'start-run', data: { id: 'r', recipeId: 'drive' } };
 const decided: CommandBody = {
   type: 'decide',
@@ -155,6 +25,7 @@ const handOver = { watch: 'idle', nextDue: null, labourMinutes: 30, ratePerHourM
 
 /** Every kind of command. One that is missing here does not compile. */
 export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
+  ...STRIP_SAMPLES,
   'open-job': {
     after: [],
     data: open.data,

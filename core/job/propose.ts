@@ -1,0 +1,261 @@
+import type { Need, Procedure, ProcedureItem } from '../procedure/index.ts';
+import { type BeforeConstraint, type Constraint, planRefit } from '../refit/index.ts';
+import type { RecordedEvent } from './events.ts';
+import { isBack, itemOf, leftColumn } from './query.ts';
+import { FLAGS } from './stripTypes.ts';
+import type { Job, JobItem } from './types.ts';
+
+/** Something that a finished job teaches, in words, and what it is about. */
+export interface Lesson {
+  readonly kind: 'order' | 'reason' | 'item' | 'time' | 'surprise' | 'part' | 'opening';
+  readonly itemId: string | null;
+  readonly words: string;
+}
+
+/** A procedure made out of a job, and what is new in it against the one that the job began with. */
+export interface Proposal {
+  readonly procedure: Procedure;
+  readonly lessons: readonly Lesson[];
+}
+
+/**
+ * Makes a procedure out of what was done: items in the order in which they came off, minutes as they were, openings
+ * with what plugged them, single-use parts that were renewed, and the reasons that were found on the way. A reason is
+ * found when something had to come off a second time: what went in while it was off had to be in first.
+ * @param log the job's events, for what its state no longer tells
+ * @param head id, name and family of the procedure; version and source follow
+ */
+export function proposeProcedure(
+  job: Job,
+  log: readonly RecordedEvent[],
+  head: Pick<Procedure, 'id' | 'name' | 'family' | 'familyId' | 'work'>,
+): Proposal {
+  const travelled = leftColumn(job).filter(({ state, origin }) => state !== 'on' && origin !== 'plug');
+  const found = foundReasons(job, log);
+  const known = new Set(job.procedure?.constraints.map(({ id }) => id) ?? []);
+  const there = new Set(travelled.map(({ id }) => id));
+  const constraints = [...job.constraints, ...found].filter((constraint) => namesOnly(constraint, there));
+  const openings = job.openings.filter(({ id }) => travelled.some(({ opens }) => opens.includes(id)));
+  const procedure: Procedure = {
+    ...head,
+    version: 0,
+    source: `job ${job.number}`,
+    items: travelled.map(toProcedureItem),
+    openings: openings.map(({ id, name, plugWith, plugId }) => ({
+      id,
+      name,
+      plugWith: (plugId === null ? undefined : itemOf(job, plugId)?.name) ?? plugWith,
+    })),
+    constraints,
+    needs: needsOf(job, travelled),
+    coolant: job.procedure?.coolant ?? null,
+    relearn: relearnOf(job),
+  };
+  return {
+    procedure,
+    lessons: [
+      ...found.map((reason): Lesson => ({
+        kind: 'reason',
+        itemId: reason.a,
+        words: `${nameOf(job, reason.a)} before ${nameOf(job, reason.b).toLowerCase()}: ${reason.reason}.`,
+      })),
+      ...job.constraints.flatMap((constraint): Lesson[] =>
+        constraint.kind === 'before' && !known.has(constraint.id)
+          ? [
+              {
+                kind: 'reason',
+                itemId: constraint.a,
+                words: `${nameOf(job, constraint.a)} before ${nameOf(job, constraint.b).toLowerCase()}: ${constraint.reason}.`,
+              },
+            ]
+          : [],
+      ),
+      ...itemLessons(job, travelled),
+      ...orderLessons(job, travelled, constraints),
+      ...surprises(job),
+    ],
+  };
+}
+
+const nameOf = (job: Job, id: string): string => itemOf(job, id)?.name ?? id;
+
+const namesOnly = (constraint: Constraint, there: ReadonlySet<string>): boolean =>
+  constraint.kind === 'before'
+    ? there.has(constraint.a) && there.has(constraint.b)
+    : constraint.kind === 'together'
+      ? constraint.items.every((id) => there.has(id))
+      : there.has(constraint.item);
+
+/** What had to go in while something was off for the second time had to be in before it. */
+function foundReasons(job: Job, log: readonly RecordedEvent[]): BeforeConstraint[] {
+  const undone = new Set(log.flatMap((recorded) => (recorded.type === 'undone' ? recorded.data.seqs : [])));
+  const events = log.filter(({ seq }) => !undone.has(seq));
+  const reasons = new Map<string, BeforeConstraint>();
+  const backOnce = new Set<string>();
+  const againOff = new Set<string>();
+  for (const recorded of events) {
+    if (recorded.type === 'item-removed') {
+      if (backOnce.has(recorded.data.itemId)) againOff.add(recorded.data.itemId);
+    } else if (recorded.type === 'item-put-back') {
+      const { itemId } = recorded.data;
+      if (againOff.delete(itemId)) {
+        backOnce.add(itemId);
+        continue;
+      }
+      for (const late of againOff) {
+        // What went back for the second time itself was only in the way.
+        if (backOnce.has(itemId)) continue;
+        const id = `found-${itemId}-${late}`;
+        const known = job.constraints.some(
+          (constraint) => constraint.kind === 'before' && constraint.a === itemId && constraint.b === late,
+        );
+        if (!known)
+          reasons.set(id, {
+            kind: 'before',
+            id,
+            a: itemId,
+            b: late,
+            reason: `${nameOf(job, late).toLowerCase()} had to come off again for it`,
+          });
+      }
+      backOnce.add(itemId);
+    }
+  }
+  return [...reasons.values()];
+}
+
+/** Minutes to a tenth: nobody times better by tapping. */
+const minutesOf = (seconds: number): number => Math.round(seconds / 6) / 10;
+
+function toProcedureItem(item: JobItem): ProcedureItem {
+  const plain: ProcedureItem = {
+    id: item.id,
+    name: item.name,
+    kind: item.kind,
+    tool: item.tool,
+    note: item.note,
+    opens: item.opens,
+    fasteners: item.fasteners,
+    singleUse: item.singleUse || (item.state === 'renewed' && item.kind === 'gasket'),
+    partNumber: item.fitted || item.partNumber,
+    unit: item.unit,
+    cautions: item.cautions,
+  };
+  const timed = item.seconds.off > 0 || item.seconds.back > 0;
+  const restore = [...new Set([...(item.restore ?? []), ...item.kept.map(({ kind }) => kind)])];
+  return {
+    ...plain,
+    ...(item.section === undefined ? {} : { section: item.section }),
+    ...(item.alike === undefined ? {} : { alike: item.alike }),
+    ...(item.swapFrom === undefined ? {} : { swapFrom: item.swapFrom }),
+    ...(restore.length === 0 ? {} : { restore }),
+    ...(timed
+      ? { minutes: { off: minutesOf(item.seconds.off), back: minutesOf(item.seconds.back) } }
+      : item.minutes === undefined
+        ? {}
+        : { minutes: item.minutes }),
+  };
+}
+
+function needsOf(job: Job, travelled: readonly JobItem[]): Need[] {
+  const needs = [...(job.procedure?.needs ?? []), ...job.ownNeeds];
+  const numbers = new Set(needs.map(({ partNumber }) => partNumber));
+  const renewed = travelled.filter(
+    ({ state, fitted, partNumber }) =>
+      state === 'renewed' && (fitted || partNumber) !== '' && !numbers.has(fitted || partNumber),
+  );
+  return [
+    ...needs,
+    ...renewed.map((item): Need => ({
+      id: `need-${item.id}`,
+      kind: 'part',
+      name: item.name,
+      partNumber: item.fitted || item.partNumber,
+      note: '',
+      caution: null,
+    })),
+  ];
+}
+
+/** What took comes first; what did not take is left out. */
+function relearnOf(job: Job): string[] {
+  const took = job.runs.filter(({ closed }) => closed?.outcome === 'took').map(({ run }) => run.recipe.id);
+  const failed = new Set(
+    job.runs.filter(({ closed }) => closed?.outcome === 'did not take').map(({ run }) => run.recipe.id),
+  );
+  return [...new Set([...took, ...(job.procedure?.relearn ?? []).filter((id) => !failed.has(id))])];
+}
+
+function itemLessons(job: Job, travelled: readonly JobItem[]): Lesson[] {
+  const left = job.items.filter(({ state, origin }) => state === 'on' && origin === 'procedure');
+  return [
+    ...travelled.flatMap((item): Lesson[] => {
+      const lessons: Lesson[] = [];
+      if (item.origin === 'typed')
+        lessons.push({ kind: 'item', itemId: item.id, words: `${item.name} was not listed.` });
+      if (item.state === 'renewed' && !item.singleUse)
+        lessons.push({
+          kind: 'part',
+          itemId: item.id,
+          words: `${item.name} was renewed${item.fitted === '' ? '' : ` (${item.fitted})`}.`,
+        });
+      const took = minutesOf(item.seconds.off + item.seconds.back);
+      const expected = item.minutes === undefined ? null : item.minutes.off + item.minutes.back;
+      if (expected !== null && took > 2 * expected && took - expected >= 3)
+        lessons.push({ kind: 'time', itemId: item.id, words: `${item.name} took ${took} minutes, not ${expected}.` });
+      return lessons;
+    }),
+    ...left.map((item): Lesson => ({ kind: 'item', itemId: item.id, words: `${item.name} could stay on.` })),
+  ];
+}
+
+/** Where things went back otherwise than the reasons would have had it. */
+function orderLessons(job: Job, travelled: readonly JobItem[], constraints: readonly Constraint[]): Lesson[] {
+  const plan = planRefit(
+    travelled.map(({ id, name }, index) => ({ id, name, stripOrder: index + 1 })),
+    constraints,
+  );
+  if (!plan.ok) return [];
+  const went = travelled
+    .filter(isBack)
+    .sort((a, b) => (a.back?.at ?? '').localeCompare(b.back?.at ?? ''))
+    .map(({ id }) => id);
+  const planned = plan.steps.map(({ itemId }) => itemId).filter((id) => went.includes(id));
+  return went.flatMap((id, index): Lesson[] => {
+    const by = planned.indexOf(id) - index;
+    return by >= 3
+      ? [{ kind: 'order', itemId: id, words: `${nameOf(job, id)} went back ${by} places before its turn.` }]
+      : [];
+  });
+}
+
+function surprises(job: Job): Lesson[] {
+  return [
+    ...job.items.flatMap(({ id, name, flag, threads }): Lesson[] => [
+      ...(flag === null
+        ? []
+        : [
+            {
+              kind: 'surprise' as const,
+              itemId: id,
+              words: `${name}: ${FLAGS[flag.flag].toLowerCase()}${flag.text === '' ? '' : `, ${flag.text}`}.`,
+            },
+          ]),
+      ...threads.map(({ boltId }): Lesson => ({
+        kind: 'surprise',
+        itemId: id,
+        words: `${name}: the thread of bolt ${boltId} stripped.`,
+      })),
+    ]),
+    ...job.searches.map(({ what, where, ended }): Lesson => ({
+      kind: 'surprise',
+      itemId: null,
+      words: `${what} was dropped: ${ended?.where ?? where}.`,
+    })),
+    ...job.ownNeeds.map(({ name }): Lesson => ({
+      kind: 'part',
+      itemId: null,
+      words: `${name} was needed and not listed.`,
+    })),
+  ];
+}
