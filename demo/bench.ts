@@ -1,11 +1,13 @@
 import type { CommandReply, VehicleInput } from '../contract/index.ts';
 import { type CommandData, type CommandType, type Job, replay } from '../core/job/index.ts';
+import type { Procedure } from '../core/procedure/index.ts';
 import type { shop } from './shop.ts';
 
 /** How seeding reaches a server: over HTTP, as a browser would. */
 export interface DemoClient {
   readonly putShop: (lists: typeof shop) => Promise<void>;
   readonly putVehicle: (id: string, vehicle: VehicleInput) => Promise<void>;
+  readonly putProcedure: (procedure: Procedure, basedOn: number, note: string) => Promise<void>;
   readonly send: (jobId: string, command: unknown) => Promise<CommandReply>;
   /** Renders a drawing to a picture, stores it and answers with its hash. */
   readonly putPicture: (svg: string) => Promise<string>;

@@ -1,22 +1,8 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  type Command,
-  type CommandBody,
-  decide,
-  evolve,
-  type Job,
-  jobPlan,
-  jobTally,
-  NO_CONTEXT,
-  type RecordedEvent,
-  replay,
-} from '../core/job/index.ts';
 import { checkProcedure } from '../core/procedure/index.ts';
 import { checkVin } from '../core/vehicle/index.ts';
 import { cableProcedure } from './procedures/cable.ts';
 import { electronicProcedure } from './procedures/electronic.ts';
-import { shop } from './shop.ts';
 import { vehicles } from './vehicles.ts';
 
 describe('the demo world', () => {

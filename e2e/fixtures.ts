@@ -64,6 +64,8 @@ export const test = base.extend<{ workshop: Workshop }>({
       {
         putShop: async (shop) => void (await json('PUT', '/api/shop', shop)),
         putVehicle: async (id, vehicle) => void (await json('PUT', `/api/vehicles/${id}`, { by: 'isla', vehicle })),
+        putProcedure: async (procedure, basedOn, note) =>
+          void (await json('PUT', `/api/procedures/${procedure.id}`, { by: 'isla', basedOn, note, procedure })),
         send: (jobId, command) => json('POST', `/api/jobs/${jobId}/commands`, command),
         putPicture: async (svg) =>
           (

@@ -29,7 +29,7 @@ await serve();
 
 /** Seeded aside and moved into place, so that an interrupted seeding never looks like a demo. */
 async function makeDemo() {
-  say('Filling the demo workshop: five vehicles, six jobs …');
+  say('Filling the demo workshop: ten vehicles, eight jobs, seven procedures …');
   mkdirSync(join(root, 'var'), { recursive: true });
   const aside = mkdtempSync(join(root, 'var', 'seeding-'));
   const server = await startServer({ data: join(aside, 'shop.sqlite'), clock: values.clock });

@@ -23,7 +23,7 @@ describe('lists', () => {
       people: { length: 4 },
       wrenches: { length: 4 },
     });
-    expect((await server.http.get('/api/procedures')).body.rows).toHaveLength(2);
+    expect((await server.http.get('/api/procedures')).body.rows).toHaveLength(7);
     expect((await server.http.get(`/api/procedures/${PROCEDURE}`)).body.items.length).toBeGreaterThanOrEqual(24);
     await server.http.get('/api/procedures/none').expect(404);
     const stock = await server.http.get('/api/stock').expect(200);
@@ -177,6 +177,10 @@ describe('the demo world over the same requests as a person’s taps', () => {
         putShop: async (shop) => void (await must(demo.http.put('/api/shop').send(shop) as never)),
         putVehicle: async (id, vehicle) =>
           void (await must(demo.http.put(`/api/vehicles/${id}`).send({ by: 'isla', vehicle }) as never)),
+        putProcedure: async (procedure, basedOn, note) =>
+          void (await must(
+            demo.http.put(`/api/procedures/${procedure.id}`).send({ by: 'isla', basedOn, note, procedure }) as never,
+          )),
         send: (jobId, command) => must(demo.http.post(`/api/jobs/${jobId}/commands`).send(command as object) as never),
         putPicture: async (svg) =>
           (
@@ -193,10 +197,12 @@ describe('the demo world over the same requests as a person’s taps', () => {
   });
   afterAll(() => demo.close());
 
-  it('is ten vehicles and six jobs, two of them finished', async () => {
+  it('is ten vehicles and eight jobs, two of them finished', async () => {
     expect((await demo.http.get('/api/vehicles')).body.rows).toHaveLength(Object.keys(vehicles).length);
     const jobs = (await demo.http.get('/api/jobs')).body.rows as { status: string; stage: string }[];
     expect(jobs.map(({ status, stage }) => `${status} ${stage}`)).toEqual([
+      'open rebuild',
+      'open prepare',
       'open diagnose',
       'open rebuild',
       'open prepare',

@@ -104,7 +104,8 @@ function courseFrom(input: StartInput, start: Moment, arrival: Moment | null): C
   const { calendar, minutesBefore, minutesAfter, waiting } = input;
   const ready = addWorking(calendar, start, minutesBefore + waiting);
   if (ready === null) return null;
-  const idle = arrival !== null && compareMoments(arrival, ready) > 0;
+  // Closing time and the next opening are the same moment to somebody who works.
+  const idle = arrival !== null && compareMoments(arrival, nextOpen(calendar, ready) ?? ready) > 0;
   const finish = addWorking(calendar, idle ? arrival : ready, minutesAfter);
   if (finish === null) return null;
   return { start, finish, closedDays: closedDaysBetween(calendar, start, finish), idleFrom: idle ? ready : null };

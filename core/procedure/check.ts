@@ -122,10 +122,14 @@ function constraintProblems(procedure: Procedure): ProcedureProblem[] {
         look(constraint.item, `${names.get(constraint.item)} needs “${constraint.part}”, which is not on the list.`),
       );
   }
-  if (constraints.length > 0)
-    for (const { id, name, opens } of items)
-      if (!tied.has(id) && opens.length === 0)
-        problems.push(look(id, `Nothing ties ${name.toLowerCase()} to anything: it goes back as it came off.`));
+  const loose = items.filter(({ id, opens }) => constraints.length > 0 && !tied.has(id) && opens.length === 0);
+  if (loose.length > 0)
+    problems.push(
+      look(
+        loose[0]?.id ?? null,
+        `Tied to nothing, so they go back as they came off: ${loose.map(({ name }) => name.toLowerCase()).join(', ')}.`,
+      ),
+    );
   const plan = planRefit(
     items.map(({ id, name }, index) => ({ id, name, stripOrder: index + 1 })),
     constraints,

@@ -52,7 +52,7 @@ export const proofFraction = (newtons: number, thread: Thread, grade: PropertyCl
  */
 export function correctForLubricant(spec: TorqueSpec, specified: ThreadCondition, actual: ThreadCondition): TorqueSpec {
   if (specified === actual) return spec;
-  const share = CONDITIONS[actual].k / CONDITIONS[specified].k;
+  const share = Number((CONDITIONS[actual].k / CONDITIONS[specified].k).toFixed(9));
   const figure = (nm: number): number => Number((nm * share).toPrecision(2));
   const [low, high] = [figure(spec.lowNm), figure(spec.highNm)];
   return {

@@ -5,11 +5,12 @@ import Sqlite from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { replay } from '../../core/job/index.ts';
 import { backupStore, restoreStore, verifyStore } from '../maintain.ts';
-import { type Harness, harness, openJob, PROCEDURE } from '../testing/harness.ts';
+import { type Harness, harness, NOW, openJob, PROCEDURE } from '../testing/harness.ts';
 import { canonical, chainHash } from './chain.ts';
 import { migrate } from './migrate.ts';
 import { openStore } from './open.ts';
 import { PROJECTIONS } from './projections.ts';
+import { STRIP_PROJECTIONS } from './projectionsStrip.ts';
 
 let folder: string;
 beforeEach(() => {
@@ -126,11 +127,43 @@ describe('the log', () => {
         },
       ],
     ];
-    for (const [type, data] of steps) {
-      await server.send('j', type, data).expect(201);
+    const more: [string, object][] = [
+      ['tick-need', { needId: 'n-tray', state: 'ready', expected: null }],
+      ['flag-item', { itemId: 'duct', flag: 'broken', needs: 'part', text: '', partNumber: 'D-1', needId: 'n-own' }],
+      ['settle-flag', { itemId: 'duct', how: 'bought' }],
+      ['keep-measure', { itemId: 'dashpot', kind: 'gap', text: '7.4 mm' }],
+      ['restore-measure', { itemId: 'dashpot', kind: 'gap', text: '7.5 mm' }],
+      ['drop-object', { id: 'nut', what: 'Nut', where: 'valley' }],
+      ['end-search', { id: 'nut', outcome: 'found', where: 'tray' }],
+      ['override-hold', { keys: ['item-off cover', 'opening-plugged inlet'], reason: 'looked at twice' }],
+      ['finish-bench', { itemId: 'body', note: '' }],
+      ['take-step', { itemId: 'cover' }],
+      ['name-pocket', { pocket: 'A1', name: 'top' }],
+      ['strip-thread', { itemId: 'valve-screws', boltId: '2', note: '' }],
+      ['repair-thread', { itemId: 'valve-screws', boltId: '2', route: 'insert', note: '' }],
+      [
+        'put-back-item',
+        {
+          itemId: 'body',
+          renewed: false,
+          fitted: '',
+          countedBack: null,
+          confirmed: false,
+          against: 'it is on already',
+        },
+      ],
+    ];
+    for (const [index, [type, data]] of [...steps, ...more].entries()) {
+      const at = new Date(Date.parse(NOW) + index * 10_000).toISOString();
+      await server.send('j', type, data, { by: 'isla', at }).expect(201);
       check();
     }
-    for (let left = 4; left > 0; left -= 1) {
+    // A projection that never held a row proves nothing.
+    const strip = STRIP_PROJECTIONS.filter(
+      ({ table }) => server.db.prepare(`SELECT 1 FROM ${table}`).get() === undefined,
+    );
+    expect(strip.map(({ table }) => table)).toEqual([]);
+    for (let left = 16; left > 0; left -= 1) {
       const expected = server.services.jobs.job('j')?.undo?.commandId;
       await server.send('j', 'undo', { expected }).expect(201);
       check();
