@@ -1,25 +1,55 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import type { Procedure } from '../../core/procedure/index.ts';
-import { planRefit } from '../../core/refit/index.ts';
+import type { ItemTimes, ProcedureVersion } from '../../contract/index.ts';
+import { expectedMinutes, type Procedure, procedureProblems } from '../../core/procedure/index.ts';
+import { formatMinutes } from '../../core/quantity/index.ts';
+import { estimate, planRefit } from '../../core/refit/index.ts';
 import FigureRow from '../parts/FigureRow.vue';
 import SourceNote from '../parts/SourceNote.vue';
 import { api } from '../stores/api.ts';
+import { useShop } from '../stores/shop.ts';
 
 const route = useRoute();
+const shop = useShop();
 const procedure = shallowRef<Procedure | null>(null);
+const versions = shallowRef<readonly ProcedureVersion[]>([]);
+const times = shallowRef<ItemTimes>({});
 const failed = ref('');
 watch(
-  () => String(route.params.id),
-  async (id) => {
-    procedure.value = await api.get<Procedure>(`/procedures/${id}`).catch((error: unknown) => {
+  () => [String(route.params.id), String(route.query.version ?? '')] as const,
+  async ([id, version]) => {
+    try {
+      const [body, list, taken] = await Promise.all([
+        api.get<Procedure>(`/procedures/${id}${version === '' ? '' : `?version=${version}`}`),
+        api.get<{ rows: ProcedureVersion[] }>(`/procedures/${id}/versions`),
+        api.get<ItemTimes>(`/procedures/${id}/times`),
+      ]);
+      procedure.value = body;
+      versions.value = list.rows;
+      times.value = taken;
+    } catch (error) {
       failed.value = error instanceof Error ? error.message : String(error);
-      return null;
-    });
+    }
   },
   { immediate: true },
 );
+const newest = computed(() => versions.value[0]?.version ?? 0);
+const problems = computed(() => (procedure.value === null ? [] : procedureProblems(procedure.value)));
+/** Hands-on minutes both ways, from what this shop timed and what is expected. */
+const time = computed(() => {
+  const items = procedure.value?.items ?? [];
+  const both = (['off', 'back'] as const).flatMap((way) =>
+    items.map((item) => ({ id: `${way} ${item.id}`, expected: expectedMinutes(item, way) })),
+  );
+  const history = new Map(
+    Object.entries(times.value).flatMap(([id, taken]) => [
+      [`off ${id}`, taken.off] as const,
+      [`back ${id}`, taken.back] as const,
+    ]),
+  );
+  return estimate(both, history);
+});
 const name = (id: string): string => procedure.value?.items.find((item) => item.id === id)?.name ?? id;
 const bends = computed(() => {
   const { value } = procedure;
@@ -46,6 +76,29 @@ const bends = computed(() => {
       <p class="text-soft">
         {{ procedure.family }} · version {{ procedure.version }} · <SourceNote :source="procedure.source" />
       </p>
+      <p v-if="procedure.version < newest" class="mt-2 border-l-[3px] border-brass py-1 pl-3">
+        An earlier version.
+        <RouterLink class="link" :to="`/procedures/${procedure.id}`">To version {{ newest }}</RouterLink>
+      </p>
+      <div class="mt-4 flex flex-wrap items-end gap-x-8 gap-y-3">
+        <p>
+          <span class="figure text-[2rem]">{{ formatMinutes(time.likely) }}</span><span class="block text-sm text-soft"
+            >hands-on off and back, {{ formatMinutes(time.low) }} to {{ formatMinutes(time.high) }}; {{ time.timed }} of
+            {{ time.steps }} steps timed here</span
+          >
+        </p>
+        <span class="ml-auto flex flex-wrap gap-2">
+          <a class="quiet text-sm" :href="`/api/procedures/${procedure.id}/file?version=${procedure.version}`" download
+            >Save as a file</a
+          >
+          <RouterLink v-if="procedure.version === newest" class="primary" :to="`/procedures/${procedure.id}/edit`"
+            >Change it</RouterLink
+          >
+        </span>
+      </div>
+      <ul v-if="problems.length > 0" class="mt-3 border-l-[3px] border-line py-1 pl-3 text-[0.9375rem] text-soft">
+        <li v-for="problem in problems" :key="problem.words">{{ problem.words }}</li>
+      </ul>
       <h2 class="mb-1 mt-6 text-sm font-bold">Comes off, in this order</h2>
       <ol class="rows border-y border-line">
         <li
@@ -55,6 +108,10 @@ const bends = computed(() => {
         >
           <span class="figure pt-1 text-sm text-oxide">{{ index + 1 }}</span>
           <span class="font-semibold"
+            ><span
+              v-if="item.section && item.section !== procedure.items[index - 1]?.section"
+              class="block text-sm font-bold text-soft"
+              >{{ item.section }}</span
             >{{ item.name
             }}<span v-if="item.singleUse" class="block text-sm font-normal text-brass"
               >single use <span class="code">{{ item.partNumber }}</span></span
@@ -84,6 +141,23 @@ const bends = computed(() => {
       <p class="mt-2 text-sm text-soft">
         {{ procedure.constraints.length }} rules in all; the others agree with the plain mirror.
       </p>
+      <h2 class="mt-6 text-lg">Versions</h2>
+      <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
+        <li v-for="(each, index) in versions" :key="each.version" class="py-2">
+          <RouterLink class="link" :to="`/procedures/${procedure.id}?version=${each.version}`"
+            >Version {{ each.version }}</RouterLink
+          ><span class="text-soft"
+            >{{ each.at ? `, ${shop.say.day(each.at.slice(0, 10))}` : '' }}, {{ shop.firstName(each.by) }}</span
+          >
+          <p v-if="each.note" class="text-soft">{{ each.note }}</p>
+          <RouterLink
+            v-if="versions[index + 1]"
+            class="text-sm text-soft underline underline-offset-2"
+            :to="`/procedures/${procedure.id}/difference?from=${versions[index + 1]?.version}&to=${each.version}`"
+            >what differs from version {{ versions[index + 1]?.version }}</RouterLink
+          >
+        </li>
+      </ul>
       <h2 class="mt-6 text-lg">Openings</h2>
       <dl class="rows mt-1 border-y border-line text-[0.9375rem]">
         <FigureRow v-for="opening in procedure.openings" :key="opening.id" :label="opening.name">{{

@@ -1,36 +1,98 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef } from 'vue';
-import { api } from '../stores/api.ts';
+import { computed, onMounted, ref, shallowRef } from 'vue';
+import { useRouter } from 'vue-router';
+import type { ProcedureLine } from '../../contract/index.ts';
+import { type Procedure, WORK_KINDS } from '../../core/procedure/index.ts';
+import { api, ApiError } from '../stores/api.ts';
+import { useShop } from '../stores/shop.ts';
 
-const rows = shallowRef<readonly { id: string; name: string; family: string; version: number }[]>([]);
+/** The procedures library: what comes off, in which order, and what binds the way back. */
+const router = useRouter();
+const shop = useShop();
+const rows = shallowRef<readonly ProcedureLine[]>([]);
 const failed = ref('');
+const wrong = ref<readonly string[]>([]);
+
 onMounted(async () => {
   try {
-    rows.value = (await api.get<{ rows: typeof rows.value }>('/procedures')).rows;
+    rows.value = (await api.get<{ rows: ProcedureLine[] }>('/procedures')).rows;
   } catch (error) {
     failed.value = error instanceof Error ? error.message : String(error);
   }
 });
+const groups = computed(() => {
+  const families = [...new Set(rows.value.map(({ family }) => family))].sort();
+  return families.map((family) => ({ family, rows: rows.value.filter((row) => row.family === family) }));
+});
+
+async function readFile(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  if (file === undefined) return;
+  wrong.value = [];
+  try {
+    const parsed: unknown = JSON.parse(await file.text());
+    const saved = await api.post<Procedure>('/procedures/files', { by: shop.personId, file: parsed });
+    await router.push(`/procedures/${saved.id}`);
+  } catch (error) {
+    wrong.value =
+      error instanceof ApiError
+        ? [
+            error.message,
+            ...Object.entries(error.fields)
+              .slice(0, 6)
+              .map(([where, what]) => `${where}: ${what}`),
+          ]
+        : error instanceof SyntaxError
+          ? [`${file.name} is not JSON: ${error.message}`]
+          : [String(error)];
+  } finally {
+    input.value = '';
+  }
+}
 </script>
 
 <template>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
-    <h1 class="text-[1.75rem]">Procedures</h1>
+    <div class="flex flex-wrap items-center gap-3">
+      <h1 class="text-[1.75rem]">Procedures</h1>
+      <span class="ml-auto flex flex-wrap gap-2">
+        <label class="quiet cursor-pointer text-sm focus-within:outline-3 focus-within:outline-bottle"
+          >Read a file<input type="file" accept=".json,application/json" class="sr-only" @change="readFile"
+        /></label>
+        <RouterLink class="primary" to="/procedures/new">Write one</RouterLink>
+      </span>
+    </div>
     <p class="mt-1 max-w-prose text-soft">
       What comes off, in which order, and what binds the way back. A job keeps the version that it began with.
     </p>
     <p v-if="failed" class="mt-4 font-semibold text-alarm" role="alert">{{ failed }}</p>
-    <ul class="rows mt-5 border-y border-line">
-      <li v-for="row in rows" :key="row.id">
-        <RouterLink :to="`/procedures/${row.id}`" class="grid gap-x-5 py-3.5 hover:bg-band md:grid-cols-[1fr_1fr_auto]"
-          ><span class="font-semibold">{{ row.name }}</span
-          ><span class="text-soft">{{ row.family }}</span
-          ><span class="text-soft">version {{ row.version }}</span></RouterLink
-        >
-      </li>
-      <li v-if="rows.length === 0 && !failed" class="py-4 text-soft">
-        The library is empty. A shop file brings procedures in.
+    <ul v-if="wrong.length > 0" class="mt-4 border-l-[3px] border-alarm py-1 pl-3" role="alert">
+      <li
+        v-for="(line, index) in wrong"
+        :key="line"
+        :class="index === 0 ? 'font-semibold text-alarm' : 'text-[0.9375rem]'"
+      >
+        {{ line }}
       </li>
     </ul>
+    <section v-for="group in groups" :key="group.family" class="mt-6">
+      <h2 class="text-sm font-bold">{{ group.family }}</h2>
+      <ul class="rows mt-1 border-y border-line">
+        <li v-for="row in group.rows" :key="row.id">
+          <RouterLink
+            :to="`/procedures/${row.id}`"
+            class="grid gap-x-5 py-3 hover:bg-band md:grid-cols-[1fr_12rem_14rem_6rem]"
+            ><span class="font-semibold">{{ row.name }}</span
+            ><span class="text-soft">{{ row.work === null ? '' : WORK_KINDS[row.work] }}</span
+            ><span class="text-soft">{{ row.items }} items, {{ row.constraints }} reasons</span
+            ><span class="text-soft md:text-right">version {{ row.version }}</span></RouterLink
+          >
+        </li>
+      </ul>
+    </section>
+    <p v-if="rows.length === 0 && !failed" class="mt-6 text-soft">
+      The library is empty. Write one, read a file, or let a finished job write it.
+    </p>
   </section>
 </template>

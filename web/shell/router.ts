@@ -60,12 +60,36 @@ export const router = createRouter({
       meta: { title: 'Procedures' },
     },
     {
+      path: '/procedures/new',
+      name: 'procedure-new',
+      component: () => import('../library/editor/ProcedureEditor.vue'),
+      meta: { title: 'New procedure' },
+    },
+    {
+      path: '/procedures/:id/edit',
+      name: 'procedure-edit',
+      component: () => import('../library/editor/ProcedureEditor.vue'),
+      meta: { title: 'Change procedure' },
+    },
+    {
+      path: '/procedures/:id/difference',
+      name: 'procedure-difference',
+      component: () => import('../library/DifferenceView.vue'),
+      meta: { title: 'Difference' },
+    },
+    {
       path: '/procedures/:id',
       name: 'procedure',
       component: () => import('../library/ProcedureView.vue'),
       meta: { title: 'Procedure' },
     },
     { path: '/stock', name: 'stock', component: () => import('../library/StockView.vue'), meta: { title: 'Stock' } },
+    {
+      path: '/tools/torque',
+      name: 'torque-bench',
+      component: () => import('../tools/TorqueBench.vue'),
+      meta: { title: 'Torque bench' },
+    },
     { path: '/tools', name: 'tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
     {
       path: '/knowledge',
@@ -109,6 +133,12 @@ export const router = createRouter({
           component: stageViews[stage],
           meta: { stage },
         })),
+        {
+          path: 'tray',
+          name: 'tray',
+          component: () => import('../stages/tray/TrayView.vue'),
+          meta: { stage: 'strip', title: 'Lay-out tray' },
+        },
       ],
     },
     {
@@ -116,6 +146,12 @@ export const router = createRouter({
       name: 'hands',
       component: () => import('../stages/hands-busy/HandsBusyView.vue'),
       meta: { bare: true, title: 'Hands busy' },
+    },
+    {
+      path: '/jobs/:id/tags',
+      name: 'tags',
+      component: () => import('../stages/tray/TagsView.vue'),
+      meta: { bare: true, title: 'Tags' },
     },
     { path: '/:path(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue'), meta: { title: 'Nowhere' } },
   ],

@@ -44,7 +44,7 @@ useKeys([
       <RouteLine :job="store.job" :open="stage" />
     </header>
     <div class="min-h-0 flex-1 overflow-y-auto lg:overflow-hidden">
-      <RouterView :key="stage" />
+      <RouterView :key="String(route.name)" />
     </div>
     <TallyStrip :job="store.job" class="shrink-0" />
   </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { type Job, jobMayStart, jobTally, runningTimers, timerEnd } from '../../core/job/index.ts';
+import { allNeeds, type Job, jobMayStart, jobTally, runningTimers, timerEnd } from '../../core/job/index.ts';
 import { formatClock } from '../../core/quantity/index.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useKeys } from '../shell/keys.ts';
@@ -8,6 +8,7 @@ import { useNow } from '../stores/clock.ts';
 import { useJob } from '../stores/job.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { useShop } from '../stores/shop.ts';
+import HoldsDialog from './HoldsDialog.vue';
 import TallyFigure from './TallyFigure.vue';
 
 const props = defineProps<{ job: Job }>();
@@ -24,11 +25,12 @@ const timers = computed(() =>
     .sort((a, b) => a.left - b.left),
 );
 const ordered = computed(() => props.job.needs.filter(({ state }) => state === 'ordered'));
-const needName = (id: string): string => props.job.procedure?.needs.find((need) => need.id === id)?.name ?? id;
+const needName = (id: string): string => allNeeds(props.job).find((need) => need.id === id)?.name ?? id;
 const openings = computed(() => props.job.openings.filter(({ state }) => state === 'open' || state === 'plugged'));
 
 type List = { title: string; lines: { text: string; to?: string }[] };
 const shown = ref<List | null>(null);
+const holding = ref(false);
 const item = (id: string, text: string) => ({ text, to: `/jobs/${props.job.id}/refit?item=${id}` });
 
 const lists = {
@@ -70,10 +72,6 @@ const lists = {
     lines: props.job.codes
       .filter(({ when }) => when === 'before')
       .map(({ code, status }) => ({ text: `${code}, ${status}`, to: `/jobs/${props.job.id}/complaint` })),
-  }),
-  holds: (): List => ({
-    title: 'The engine is held',
-    lines: start.value.may ? [] : start.value.holds.map(({ subject, words }) => item(subject, words)),
   }),
 };
 
@@ -149,15 +147,30 @@ const lastTime = computed(() =>
       :value="String(tally.objectsIn.length)"
       label="rags and ties in"
       tone="oxide"
-      @open="shown = lists.holds()"
+      @open="holding = true"
+    />
+    <TallyFigure
+      v-if="tally.searching.length > 0"
+      :value="String(tally.searching.length)"
+      label="dropped, not found"
+      tone="alarm"
+      @open="holding = true"
     />
     <button
       v-if="!start.may"
       type="button"
       class="min-h-9 rounded border-2 border-alarm bg-card px-3 text-[0.9375rem] font-bold text-alarm"
-      @click="shown = lists.holds()"
+      @click="holding = true"
     >
       Engine held
+    </button>
+    <button
+      v-else-if="start.passed.length > 0"
+      type="button"
+      class="min-h-9 rounded border-2 border-brass bg-card px-3 text-[0.9375rem] font-bold text-brass"
+      @click="holding = true"
+    >
+      May start, by a lead’s word
     </button>
     <span
       v-else-if="job.items.some(({ state }) => state !== 'on')"
@@ -180,6 +193,7 @@ const lastTime = computed(() =>
         Undo <kbd class="key ml-1" aria-hidden="true">U</kbd>
       </button>
     </div>
+    <HoldsDialog v-if="holding" :job="job" @close="holding = false" />
     <SheetDialog v-if="shown" :title="shown.title" @close="shown = null">
       <ul class="rows">
         <li v-for="line in shown.lines" :key="line.text" class="py-2">

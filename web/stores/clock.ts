@@ -24,3 +24,16 @@ export function useNow(): Ref<string> {
   onBeforeUnmount(() => clearInterval(timer));
   return now;
 }
+
+/** The time, renewed every half minute: for what changes by the minute and should not draw a sheet every second. */
+export function useMinute(): Ref<string> {
+  const now = ref(nowIso());
+  let timer: ReturnType<typeof setInterval> | undefined;
+  onMounted(() => {
+    timer = setInterval(() => {
+      now.value = nowIso();
+    }, 30_000);
+  });
+  onBeforeUnmount(() => clearInterval(timer));
+  return now;
+}

@@ -46,6 +46,7 @@ export const useJob = defineStore('job', () => {
     ...NO_CONTEXT,
     wrenches: shop.wrenches,
     rules: shop.rules,
+    role: shop.person?.role ?? null,
     family: family.value,
     knowledge:
       command.type === 'choose-knowledge'
@@ -54,7 +55,9 @@ export const useJob = defineStore('job', () => {
     procedure:
       command.type === 'pin-procedure'
         ? (procedures.value.get((command.data as CommandData['pin-procedure']).procedureId) ?? null)
-        : null,
+        : command.type === 'move-to-version'
+          ? (procedures.value.get(versionKey(command.data as CommandData['move-to-version'])) ?? null)
+          : null,
   });
 
   /** A command that would be refused now is passed over: the server will say why. */
@@ -116,12 +119,16 @@ export const useJob = defineStore('job', () => {
     }
   }
 
-  /** Fetches a procedure so that pinning it shows at once. */
-  async function needProcedure(procedureId: string): Promise<Procedure> {
-    const kept = procedures.value.get(procedureId);
-    if (kept !== undefined) return kept;
-    const found = await api.get<Procedure>(`/procedures/${procedureId}`);
-    procedures.value = new Map([...procedures.value, [procedureId, found]]);
+  /** Fetches a procedure, the newest version unless one is named, so that working by it shows at once. */
+  async function needProcedure(procedureId: string, version?: number): Promise<Procedure> {
+    const key = version === undefined ? procedureId : versionKey({ procedureId, version });
+    const kept = procedures.value.get(key);
+    // A named version never changes; the newest may have moved on.
+    if (kept !== undefined && version !== undefined) return kept;
+    const found = await api.get<Procedure>(
+      `/procedures/${procedureId}${version === undefined ? '' : `?version=${version}`}`,
+    );
+    procedures.value = new Map([...procedures.value, [key, found]]);
     return found;
   }
 
@@ -168,6 +175,8 @@ export const useJob = defineStore('job', () => {
     waitingHere: computed(() => outbox.of(id.value).length),
   };
 });
+
+const versionKey = ({ procedureId, version }: CommandData['move-to-version']): string => `${procedureId}@${version}`;
 
 /** A fresh id for anything that a command creates. */
 export const freshId = (): string => crypto.randomUUID();

@@ -44,5 +44,14 @@ export const useKnowledge = defineStore('knowledge', () => {
     }
   }
 
-  return { versions, families, problem, need, needNewest, needFamily };
+  async function needFamilies(): Promise<void> {
+    try {
+      const { rows } = await api.get<{ rows: EngineFamily[] }>('/families');
+      families.value = new Map([...families.value, ...rows.map((each) => [each.id, each] as const)]);
+    } catch (error) {
+      problem.value = error instanceof Error ? error.message : String(error);
+    }
+  }
+
+  return { versions, families, problem, need, needNewest, needFamily, needFamilies };
 });

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { Person, Settings } from '../../contract/index.ts';
+import { type Calendar, ORDINARY_WEEK, type Tool } from '../../core/prepare/index.ts';
 import type { HouseRules } from '../../core/house/index.ts';
 import { type Speaker, speaker } from '../../core/sheet/index.ts';
 import type { Wrench } from '../../core/torque/index.ts';
@@ -20,6 +21,8 @@ export const useShop = defineStore('shop', () => {
     comebackMinor: 0,
   });
   const rules = shallowRef<HouseRules>({});
+  const tools = shallowRef<readonly Tool[]>([]);
+  const calendar = shallowRef<Calendar>(ORDINARY_WEEK);
   const personId = ref(readPreference('person') ?? '');
   const loaded = ref(false);
 
@@ -29,6 +32,8 @@ export const useShop = defineStore('shop', () => {
       people: Person[];
       wrenches: Wrench[];
       rules: HouseRules;
+      tools: Tool[];
+      calendar: Calendar;
       now: string;
     }>('/shop');
     heardServerTime(reply.now);
@@ -36,6 +41,8 @@ export const useShop = defineStore('shop', () => {
     wrenches.value = reply.wrenches;
     settings.value = reply.settings;
     rules.value = reply.rules;
+    tools.value = reply.tools;
+    calendar.value = reply.calendar;
     loaded.value = true;
   }
 
@@ -54,5 +61,5 @@ export const useShop = defineStore('shop', () => {
   );
   const firstName = (id: string): string => people.value.find((each) => each.id === id)?.name.split(' ')[0] ?? id;
 
-  return { people, wrenches, settings, rules, person, personId, loaded, load, pick, say, firstName };
+  return { people, wrenches, settings, rules, tools, calendar, person, personId, loaded, load, pick, say, firstName };
 });

@@ -71,6 +71,9 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
           </li>
           <li v-if="ranked.length === 0" class="py-2.5 text-soft">Type a torque to see which wrench suits.</li>
         </ul>
+        <RouterLink class="quiet mt-3 text-sm" to="/tools/torque"
+          >Torque bench: adapters, pull, threads, order</RouterLink
+        >
       </section>
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">Freeze point</h2>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { caution, type JobItem, jobPlan } from '../../../core/job/index.ts';
+import { caution, type JobItem, jobLocks, jobPlan, lockWords } from '../../../core/job/index.ts';
 import { useKeys } from '../../shell/keys.ts';
 import { readPreference } from '../../shell/preferences.ts';
+import { nowIso } from '../../stores/clock.ts';
 import { useJob } from '../../stores/job.ts';
 import { useLiveJob } from '../../stores/liveJob.ts';
 import { useShop } from '../../stores/shop.ts';
-import { actionFor, standsAt } from '../there-and-back/actions.ts';
+import { actionFor, standsAt, UNTYPED } from '../there-and-back/actions.ts';
 import type { Way } from '../there-and-back/layout.ts';
 import { torqueStep } from '../there-and-back/torqueStep.ts';
 
@@ -30,7 +31,7 @@ const job = computed(() => store.job);
 const queue = computed((): JobItem[] => {
   const { value } = job;
   if (value === null) return [];
-  const at = standsAt(value, way.value);
+  const at = standsAt(value, way.value, shop.personId, nowIso());
   const plan = jobPlan(value);
   const rest =
     way.value === 'strip'
@@ -54,14 +55,7 @@ const action = computed(() => {
   const { value } = job;
   return value === null || item.value === null
     ? null
-    : actionFor(
-        way.value,
-        value,
-        item.value,
-        store.send,
-        { pocket: '', label: '', torqueText: '', byFeel: false },
-        step.value,
-      );
+    : actionFor(way.value, value, item.value, store.send, UNTYPED, step.value);
 });
 const torqueNow = computed(() => step.value !== null && action.value?.label.startsWith('Record') === true);
 const title = computed(() => {
@@ -84,6 +78,15 @@ const detail = computed(() => {
       : `From ${item.value.pocket === 'bench' ? 'the bench' : `pocket ${item.value.pocket}`}.`,
     item.value.tool,
   ].filter(Boolean);
+});
+/** What keeps this step from being done, when nothing else is free. */
+const locked = computed(() => {
+  const { value } = job;
+  if (value === null || item.value === null || way.value === 'strip' || item.value.state !== 'off') return '';
+  const [lock] = jobLocks(value, item.value.id, nowIso());
+  return lock === undefined
+    ? ''
+    : lockWords(value, lock, (iso) => (iso.length === 10 ? shop.say.day(iso) : shop.say.time(iso)));
 });
 const warning = computed(() => item.value?.cautions.map(caution).find((found) => found !== undefined)?.text ?? '');
 const done = computed(() =>
@@ -183,8 +186,12 @@ onBeforeUnmount(() => {
           {{ words }}
         </p>
       </div>
+      <div v-if="torqueNow && step?.angleDeg != null" class="lg:min-w-90 lg:text-right">
+        <p class="figure text-[4.5rem] sm:text-[9rem]">{{ step.angleDeg }}°</p>
+        <p class="text-xl text-soft sm:text-[1.75rem]">further, after {{ step.spec.text }}</p>
+      </div>
       <div
-        v-if="torqueNow && step?.chosen"
+        v-else-if="torqueNow && step?.chosen"
         class="max-sm:order-first max-sm:flex max-sm:flex-wrap max-sm:items-baseline max-sm:gap-x-3 lg:min-w-90 lg:text-right"
       >
         <p class="figure text-[4.5rem] sm:text-[9rem]">{{ step.chosen.setting.setting }}</p>
@@ -196,6 +203,9 @@ onBeforeUnmount(() => {
           }}</span>
         </p>
       </div>
+      <p v-if="locked" class="border-l-4 border-brass pl-4 text-lg leading-snug sm:text-[1.5rem] lg:col-span-2">
+        {{ locked }}
+      </p>
       <p v-if="warning" class="border-l-4 border-alarm pl-4 text-lg leading-snug sm:text-[1.5rem] lg:col-span-2">
         {{ warning }}
       </p>
@@ -242,10 +252,10 @@ onBeforeUnmount(() => {
           :disabled="action === null"
           @click="doIt"
         >
-          {{ action?.label.startsWith('Plug') ? 'Plugged' : 'Done' }}
+          {{ action?.label.startsWith('Plug') ? 'Plugged' : action?.label.startsWith('Take out') ? 'All out' : 'Done' }}
         </button>
       </div>
-      <p v-if="action?.label.startsWith('Plug')" class="mt-3 text-[1.375rem] font-bold text-oxide">
+      <p v-if="action && /^(Plug|Take out)/.test(action.label)" class="mt-3 text-[1.375rem] font-bold text-oxide">
         {{ action.label }}
       </p>
     </footer>

@@ -1,37 +1,72 @@
 <script setup lang="ts">
 import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
+import type { ProcedureLine } from '../../../contract/index.ts';
+import { needState } from '../../../core/job/index.ts';
+import type { Readiness } from '../../../core/prepare/index.ts';
+import { formatMinutes } from '../../../core/quantity/index.ts';
+import FigureRow from '../../parts/FigureRow.vue';
+import TextField from '../../parts/TextField.vue';
 import { api } from '../../stores/api.ts';
-import { useJob } from '../../stores/job.ts';
+import { freshId, useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import StageFrame from '../StageFrame.vue';
+import NewerVersion from '../there-and-back/NewerVersion.vue';
 import { useForm } from '../useForm.ts';
+import { adviceWords } from './adviceWords.ts';
+import { usePrepare } from './usePrepare.ts';
 
+/** What is needed against what is there, what to order today, and whether to start or wait. */
 const store = useJob();
 const shop = useShop();
 const form = useForm();
 const job = computed(() => store.job);
-const procedures = shallowRef<readonly { id: string; name: string; family: string; version: number }[]>([]);
+const { list, orders, missing, outlook, advice, tools, opened } = usePrepare(job);
+const procedures = shallowRef<readonly ProcedureLine[]>([]);
 const changing = ref(false);
 const dates = reactive<Record<string, string>>({});
 const dateFor = ref('');
+const adding = ref(false);
+const ownName = ref('');
+const ownNumber = ref('');
 
 onMounted(async () => {
-  procedures.value = (
-    await api
-      .get<{ rows: { id: string; name: string; family: string; version: number }[] }>('/procedures')
-      .catch(() => ({ rows: [] }))
-  ).rows;
+  procedures.value = (await api.get<{ rows: ProcedureLine[] }>('/procedures').catch(() => ({ rows: [] }))).rows;
+});
+/** Those of this engine family first. */
+const choices = computed(() => {
+  const own = job.value?.vehicle.familyId ?? '';
+  return [...procedures.value].sort((a, b) => Number(b.familyId === own) - Number(a.familyId === own));
 });
 async function pin(id: string): Promise<void> {
   await store.needProcedure(id).catch(() => null);
   if (form.send('pin-procedure', { procedureId: id })) changing.value = false;
 }
-const stateOf = (id: string) => job.value?.needs.find(({ needId }) => needId === id);
-function tick(needId: string, state: 'ready' | 'missing'): void {
-  form.send('tick-need', { needId, state, expected: null });
+const isReady = (needId: string): boolean => job.value !== null && needState(job.value, needId)?.state === 'ready';
+const isOrdered = (needId: string): boolean => job.value !== null && needState(job.value, needId)?.state === 'ordered';
+function tick(needId: string): void {
+  form.send('tick-need', { needId, state: isReady(needId) ? 'missing' : 'ready', expected: null });
+}
+function askDay(needId: string): void {
+  dateFor.value = dateFor.value === needId ? '' : needId;
+  dates[needId] ??= orders.value.find(({ need }) => need.id === needId)?.expected ?? '';
+  form.clear();
 }
 function order(needId: string): void {
   if (form.send('tick-need', { needId, state: 'ordered', expected: dates[needId] || null })) dateFor.value = '';
+}
+function addOwn(): void {
+  const need = {
+    id: freshId(),
+    kind: 'part' as const,
+    name: ownName.value,
+    partNumber: ownNumber.value.trim(),
+    note: '',
+    caution: null,
+  };
+  if (!form.send('add-need', { need })) return;
+  ownName.value = '';
+  ownNumber.value = '';
+  adding.value = false;
 }
 const groups = [
   { kind: 'part', name: 'Parts, gaskets, seals' },
@@ -39,15 +74,31 @@ const groups = [
   { kind: 'tool', name: 'Tools' },
   { kind: 'do-first', name: 'First' },
 ] as const;
+const rowsOf = (kind: Readiness['need']['kind']): Readiness[] => list.value.filter(({ need }) => need.kind === kind);
+const TONES: Readonly<Record<Readiness['status'], string>> = {
+  ready: 'text-soft',
+  'on order': 'font-semibold text-brass',
+  'in stock': 'text-moss',
+  'spoken for': 'font-semibold text-brass',
+  'not in stock': 'font-semibold text-oxide',
+  'on the wall': 'text-moss',
+  overdue: 'font-semibold text-brass',
+  'not looked at': 'text-soft',
+};
+const words = ({ status, need, words: said }: Readiness): string =>
+  status === 'on order'
+    ? `on order, expected ${shop.say.day((job.value && needState(job.value, need.id)?.expected) || '')}`
+    : status === 'overdue'
+      ? said.replace(/\d{4}-\d\d-\d\d/, (day) => shop.say.day(day))
+      : said;
 const cautions = computed(() =>
-  [...new Set(job.value?.procedure?.needs.flatMap(({ caution }) => (caution === null ? [] : [caution])) ?? [])].filter(
+  [...new Set(list.value.flatMap(({ need }) => (need.caution === null ? [] : [need.caution])))].filter(
     (id) => id !== 'battery',
   ),
 );
-const ready = computed(
-  () => job.value?.procedure?.needs.filter(({ id }) => stateOf(id)?.state === 'ready').length ?? 0,
-);
-const ordered = computed(() => job.value?.needs.filter(({ state }) => state === 'ordered') ?? []);
+const ready = computed(() => list.value.filter(({ status }) => status === 'ready').length);
+const started = computed(() => job.value?.items.some(({ state }) => state !== 'on') ?? false);
+const said = computed(() => (advice.value === null ? null : adviceWords(advice.value, shop.say.day)));
 </script>
 
 <template>
@@ -62,8 +113,9 @@ const ordered = computed(() => job.value?.needs.filter(({ state }) => state === 
         : 'Choose how it will be done. The procedure lists what is needed and what comes off.'
     "
   >
+    <NewerVersion :job="job" />
     <button
-      v-if="job.procedure && !changing && job.items.every(({ state }) => state === 'on') && job.status === 'open'"
+      v-if="job.procedure && !changing && !started && job.status === 'open'"
       type="button"
       class="link text-sm"
       @click="changing = true"
@@ -71,10 +123,16 @@ const ordered = computed(() => job.value?.needs.filter(({ state }) => state === 
       Choose another procedure
     </button>
     <ul v-if="!job.procedure || changing" class="rows mt-4 border-y border-line">
-      <li v-for="each in procedures" :key="each.id" class="flex items-center justify-between gap-4 py-3">
+      <li v-for="each in choices" :key="each.id" class="flex items-center justify-between gap-4 py-3">
         <div>
           <p class="font-semibold">{{ each.name }}</p>
-          <p class="text-sm text-soft">{{ each.family }}, version {{ each.version }}</p>
+          <p class="text-sm text-soft">
+            {{ each.family }}, version {{ each.version }}, {{ each.items }} items<span
+              v-if="each.familyId !== null && each.familyId === job.vehicle.familyId"
+              class="font-semibold text-moss"
+              >; for this engine</span
+            >
+          </p>
         </div>
         <button type="button" class="quiet" @click="pin(each.id)">Work by this</button>
       </li>
@@ -82,59 +140,81 @@ const ordered = computed(() => job.value?.needs.filter(({ state }) => state === 
         No procedure is in the library yet. You can go on and type what comes off.
       </li>
     </ul>
-    <p v-if="form.general('expected')" class="mt-2 font-semibold text-alarm" role="alert">
-      {{ form.general('expected') }}
+    <p v-if="form.general('expected', 'name')" class="mt-2 font-semibold text-alarm" role="alert">
+      {{ form.general('expected', 'name') }}
     </p>
 
     <template v-if="job.procedure && !changing">
+      <section v-if="orders.length > 0" class="mt-5 border-l-[3px] border-oxide pl-4">
+        <h3 class="text-lg">Order now</h3>
+        <ul class="rows mt-1 border-y border-line">
+          <li v-for="line in orders" :key="line.need.id" class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2">
+            <p class="min-w-48 flex-1">
+              <span class="font-semibold">{{ line.need.name }}</span>
+              <span class="code text-sm text-soft">{{ line.need.partNumber }}</span><span
+                class="block text-sm text-soft"
+                >{{ line.why
+                }}{{
+                  line.expected
+                    ? `; ordered today it is here about ${shop.say.day(line.expected)}`
+                    : '; how long it takes is not known'
+                }}</span
+              >
+            </p>
+            <button type="button" class="quiet" :disabled="job.status === 'closed'" @click="askDay(line.need.id)">
+              It is ordered
+            </button>
+          </li>
+        </ul>
+      </section>
       <section v-for="group in groups" :key="group.kind" class="mt-6">
         <h3 class="text-sm font-bold">{{ group.name }}</h3>
         <ul class="rows mt-1 border-y border-line">
           <li
-            v-for="need in job.procedure.needs.filter(({ kind }) => kind === group.kind)"
-            :key="need.id"
+            v-for="row in rowsOf(group.kind)"
+            :key="row.need.id"
             class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2"
           >
             <div class="min-w-48 flex-1">
-              <p class="font-semibold" :class="stateOf(need.id)?.state === 'ready' ? 'text-soft' : ''">
-                {{ need.name }}
+              <p class="font-semibold" :class="row.status === 'ready' ? 'text-soft' : ''">
+                {{ row.need.name }}
+                <span v-if="row.need.partNumber" class="code text-sm font-normal text-soft">{{
+                  row.need.partNumber
+                }}</span>
               </p>
-              <p v-if="need.partNumber || need.note" class="text-sm text-soft">
-                <span v-if="need.partNumber" class="code">{{ need.partNumber }}</span> {{ need.note }}
-              </p>
-              <p v-if="stateOf(need.id)?.state === 'ordered'" class="text-sm font-semibold text-brass">
-                on order, expected {{ shop.say.day(stateOf(need.id)?.expected ?? '') }}
+              <p class="text-sm">
+                <span :class="TONES[row.status]">{{ words(row) }}</span><span v-if="row.need.note" class="text-soft"
+                  >{{ words(row) ? '; ' : '' }}{{ row.need.note }}</span
+                ><span v-if="row.need.atEnd" class="text-soft"
+                  >{{ words(row) || row.need.note ? '; ' : '' }}undone at the end:
+                  {{ row.need.atEnd.words.toLowerCase() }}</span
+                >
               </p>
             </div>
             <fieldset class="flex gap-2" :disabled="job.status === 'closed'">
-              <legend class="sr-only">{{ need.name }}</legend>
-              <button
-                type="button"
-                class="quiet"
-                :aria-pressed="stateOf(need.id)?.state === 'ready'"
-                @click="tick(need.id, stateOf(need.id)?.state === 'ready' ? 'missing' : 'ready')"
-              >
-                {{ need.kind === 'do-first' ? 'Done' : 'Here' }}
+              <legend class="sr-only">{{ row.need.name }}</legend>
+              <button type="button" class="quiet" :aria-pressed="isReady(row.need.id)" @click="tick(row.need.id)">
+                {{ row.need.kind === 'do-first' ? 'Done' : 'Here' }}
               </button>
               <button
-                v-if="need.kind === 'part' || need.kind === 'consumable'"
+                v-if="row.need.kind === 'part' || row.need.kind === 'consumable'"
                 type="button"
                 class="quiet"
-                :aria-pressed="stateOf(need.id)?.state === 'ordered'"
-                @click="dateFor = dateFor === need.id ? '' : need.id"
+                :aria-pressed="isOrdered(row.need.id)"
+                @click="askDay(row.need.id)"
               >
                 On order
               </button>
             </fieldset>
             <form
-              v-if="dateFor === need.id"
+              v-if="dateFor === row.need.id"
               class="flex w-full items-end justify-end gap-2"
-              @submit.prevent="order(need.id)"
+              @submit.prevent="order(row.need.id)"
             >
               <label class="text-sm font-semibold"
                 >Expected on
                 <input
-                  v-model="dates[need.id]"
+                  v-model="dates[row.need.id]"
                   type="date"
                   class="input mt-1"
                   :aria-invalid="Boolean(form.error('expected'))"
@@ -147,19 +227,67 @@ const ordered = computed(() => job.value?.needs.filter(({ state }) => state === 
           </li>
         </ul>
       </section>
+      <form v-if="adding" class="mt-4 flex flex-wrap items-end gap-3" @submit.prevent="addOwn">
+        <TextField v-model="ownName" class="min-w-52 flex-1" label="What else is needed?" :error="form.error('name')" />
+        <TextField v-model="ownNumber" class="w-44" label="Part number, if known" />
+        <button type="submit" class="quiet">Put it on the list</button>
+      </form>
+      <button v-else-if="job.status === 'open'" type="button" class="quiet mt-4 text-sm" @click="adding = true">
+        Something else is needed
+      </button>
     </template>
 
     <template #why>
-      <div v-if="job.procedure">
-        <p>
-          <span class="figure text-[2.25rem]">{{ ready }} of {{ job.procedure.needs.length }}</span>
+      <template v-if="job.procedure && said && outlook">
+        <div v-if="!started">
+          <p
+            class="text-[1.625rem] font-bold leading-tight"
+            :class="said.tone === 'good' ? 'text-moss' : said.tone === 'wait' ? 'text-brass' : ''"
+          >
+            {{ said.headline }}
+          </p>
+          <p v-for="line in said.lines" :key="line" class="mt-2">{{ line }}</p>
+        </div>
+        <p v-else class="border-l-[3px] border-brass py-1 pl-3">
+          It is in pieces.
+          {{
+            missing.length === 0
+              ? 'Nothing is missing to put it back.'
+              : `${outlook.held} items wait for ${missing.map(({ name }) => name.toLowerCase()).join(', ')}; all else can go back.`
+          }}
         </p>
-        <p class="text-soft">ready</p>
-        <p v-if="ordered.length > 0" class="mt-3 border-l-[3px] border-brass py-1 pl-3">
-          A part is on its way. Leave the vehicle whole until it is here, so that it can drive.
+        <dl class="rows border-y border-line text-[0.9375rem]">
+          <FigureRow label="Ready">{{ ready }} of {{ list.length }}</FigureRow>
+          <FigureRow label="Off"
+            >{{ formatMinutes(outlook.off.likely) }}
+            <span class="font-normal text-soft"
+              >{{ formatMinutes(outlook.off.low) }}–{{ formatMinutes(outlook.off.high) }}</span
+            ></FigureRow
+          >
+          <FigureRow label="Bench, one soak">{{ formatMinutes(outlook.bench) }}</FigureRow>
+          <FigureRow label="Back"
+            >{{ formatMinutes(outlook.back.likely) }}
+            <span class="font-normal text-soft"
+              >{{ formatMinutes(outlook.back.low) }}–{{ formatMinutes(outlook.back.high) }}</span
+            ></FigureRow
+          >
+          <FigureRow v-if="outlook.held > 0" label="Waits for parts">{{ outlook.held }} items</FigureRow>
+          <FigureRow label="In pieces now">{{ opened }} {{ opened === 1 ? 'vehicle' : 'vehicles' }}</FigureRow>
+        </dl>
+        <p class="text-sm text-soft">
+          {{ outlook.off.timed + outlook.back.timed }} of {{ outlook.off.steps + outlook.back.steps }} steps were timed
+          here before; the rest goes by kind.
         </p>
-      </div>
-      <p v-else class="text-soft">
+        <details v-if="tools.length > 0" class="text-[0.9375rem]">
+          <summary class="font-semibold">{{ tools.length }} tools along the way</summary>
+          <ul class="rows mt-1">
+            <li v-for="tool in tools" :key="tool.tool" class="flex justify-between gap-3 py-1">
+              <span>{{ tool.tool }}</span><span class="text-soft">{{ tool.steps.length }} ×</span>
+            </li>
+          </ul>
+        </details>
+      </template>
+      <p v-else-if="!job.procedure" class="text-soft">
         Without a procedure the order back is the mirror of what you take off, bent by the reasons you give.
       </p>
     </template>

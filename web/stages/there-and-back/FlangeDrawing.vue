@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { isAtTorque, type JobItem } from '../../../core/job/index.ts';
-import { orderOf } from './torqueStep.ts';
+import { boltOrder, isAtTorque, type JobItem, strippedThreads } from '../../../core/job/index.ts';
 
 /** The flange with its bolts in place, numbered in tightening order; what is at torque, what is next. */
 const props = defineProps<{ item: JobItem; next: string }>();
@@ -22,12 +21,14 @@ const drawn = computed(() => {
     x: WIDTH / 2 + (x - left - wide / 2) * scale,
     y: HEIGHT / 2 + (y - top - high / 2) * scale,
   });
-  const order = orderOf(props.item);
+  const order = boltOrder(props.item);
+  const stripped = new Set(strippedThreads(props.item).map(({ boltId }) => boltId));
   const points = bolts.map((bolt) => ({
     ...bolt,
     ...place(bolt.x, bolt.y),
     number: order.indexOf(bolt.id) + 1,
     done: isAtTorque(props.item, bolt.id),
+    stripped: stripped.has(bolt.id),
     touched: props.item.bolts.some(({ boltId }) => boltId === bolt.id),
   }));
   const path = order.map((id) => points.find((point) => point.id === id)).filter((point) => point !== undefined);
@@ -43,8 +44,15 @@ const drawn = computed(() => {
     },
   };
 });
+/** Lengths are printed only where they differ: there a mix-up breaks something. */
+const uneven = computed(() => new Set(props.item.fasteners?.bolts.map(({ lengthMm }) => lengthMm)).size > 1);
 const said = computed(() =>
-  drawn.value.points.map(({ number, label, done }) => `bolt ${number} ${label}${done ? ' at torque' : ''}`).join(', '),
+  drawn.value.points
+    .map(
+      ({ number, label, done, stripped }) =>
+        `bolt ${number} ${label}${stripped ? ' thread stripped' : done ? ' at torque' : ''}`,
+    )
+    .join(', '),
 );
 </script>
 
@@ -59,10 +67,17 @@ const said = computed(() =>
     <g
       v-for="point in drawn.points"
       :key="point.id"
-      :class="{ done: point.done, touched: point.touched && !point.done, next: point.id === next }"
+      :class="{
+        done: point.done,
+        touched: point.touched && !point.done,
+        next: point.id === next,
+        stripped: point.stripped,
+      }"
     >
       <circle :cx="point.x" :cy="point.y" r="17" />
       <text :x="point.x" :y="point.y + 5.5">{{ point.number }}</text>
+      <path v-if="point.stripped" class="cross" :d="`M${point.x - 17} ${point.y - 17}l34 34m0 -34l-34 34`" />
+      <text v-if="uneven && point.lengthMm" class="length" :x="point.x" :y="point.y + 30">{{ point.lengthMm }}</text>
     </g>
   </svg>
 </template>
@@ -116,6 +131,19 @@ g text {
 }
 .done text {
   fill: var(--card);
+}
+g.stripped circle {
+  stroke: var(--alarm);
+  fill: var(--card);
+}
+.cross {
+  stroke: var(--alarm);
+  stroke-width: 2.5px;
+}
+g text.length {
+  fill: var(--soft);
+  font-size: 11px;
+  font-weight: 600;
 }
 .next circle {
   stroke-dasharray: none;

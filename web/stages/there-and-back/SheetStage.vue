@@ -3,18 +3,25 @@ import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useKeys } from '../../shell/keys.ts';
 import { afterPaint } from '../../stores/afterPaint.ts';
+import { useMinute } from '../../stores/clock.ts';
 import { useJob } from '../../stores/job.ts';
+import { useShop } from '../../stores/shop.ts';
 import StageFrame from '../StageFrame.vue';
 import { standsAt } from './actions.ts';
 import AddItem from './AddItem.vue';
 import ItemDetail from './ItemDetail.vue';
 import { layOut, type Way } from './layout.ts';
 import ObjectsBlock from './ObjectsBlock.vue';
+import EndSteps from './EndSteps.vue';
+import NewerVersion from './NewerVersion.vue';
 import ThereAndBack from './ThereAndBack.vue';
+import TwoPeople from './TwoPeople.vue';
 
 /** Strip and refit are one sheet worked in two directions. */
 const props = defineProps<{ way: Way }>();
 const store = useJob();
+const shop = useShop();
+const now = useMinute();
 const route = useRoute();
 const router = useRouter();
 const adding = ref(false);
@@ -32,7 +39,7 @@ const item = computed(() => {
   if (value === null) return null;
   return (
     value.items.find(({ id }) => id === chosen.value) ??
-    standsAt(value, props.way) ??
+    standsAt(value, props.way, shop.personId, now.value) ??
     value.items.filter(({ stripOrder }) => stripOrder !== null).at(-1) ??
     null
   );
@@ -92,7 +99,8 @@ useKeys([
       <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h2 class="sr-only">{{ way === 'strip' ? 'Strip' : 'Refit' }}</h2>
         <p class="text-[0.9375rem]">{{ lead }}</p>
-        <span class="ml-auto flex gap-2">
+        <span class="ml-auto flex flex-wrap gap-2">
+          <RouterLink class="quiet text-sm" :to="`/jobs/${job.id}/tray`">Tray</RouterLink>
           <button v-if="job.status === 'open'" type="button" class="quiet text-sm" @click="adding = true">
             Add an item <kbd class="key" aria-hidden="true">A</kbd>
           </button>
@@ -101,6 +109,8 @@ useKeys([
           </button>
         </span>
       </div>
+      <NewerVersion :job="job" />
+      <TwoPeople v-if="way === 'refit'" :job="job" @choose="chosen = $event" />
     </template>
     <div v-if="job.items.length === 0" class="mt-6 max-w-prose">
       <p>Nothing is listed yet. A procedure lists what comes off and in which order it goes back.</p>
@@ -111,6 +121,7 @@ useKeys([
     </div>
     <template v-else>
       <ThereAndBack ref="sheet" :job="job" :way="way" :selected="item?.id ?? ''" @choose="choose" />
+      <EndSteps v-if="way === 'refit'" :job="job" />
       <ObjectsBlock :job="job" />
       <!-- Where the detail lies below the sheet, what to do next stays in reach of a thumb. -->
       <div
@@ -132,7 +143,8 @@ useKeys([
     </template>
     <template #why>
       <p v-if="way === 'strip' && ordered" class="border-l-[3px] border-brass py-1 pl-3">
-        {{ ordered }} is on order. Leave the vehicle whole until it is here.
+        {{ ordered }} is on order.
+        <RouterLink class="link" :to="`/jobs/${job.id}/prepare`">Start or wait?</RouterLink>
       </p>
       <ItemDetail v-if="item" ref="detail" :job="job" :item="item" :way="way" @acted="acted" />
     </template>

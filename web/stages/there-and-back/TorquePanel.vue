@@ -1,25 +1,37 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { JobItem } from '../../../core/job/index.ts';
-import { boltVerdict } from '../../../core/job/index.ts';
+import { boltIds, boltVerdict, wantsPass } from '../../../core/job/index.ts';
 import { format, formatNumber } from '../../../core/quantity/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import FigureRow from '../../parts/FigureRow.vue';
 import SourceNote from '../../parts/SourceNote.vue';
 import { writePreference } from '../../shell/preferences.ts';
+import AdapterForm from './AdapterForm.vue';
 import FlangeDrawing from './FlangeDrawing.vue';
-import type { TorqueStep } from './torqueStep.ts';
+import { jointFigures } from './jointFigures.ts';
+import RetorqueRow from './RetorqueRow.vue';
+import ThreadBlock from './ThreadBlock.vue';
+import type { AdapterOn, TorqueStep } from './torqueStep.ts';
 
 /** Which bolt, how tight, on which wrench at which setting, and what was reached. */
-const props = defineProps<{ item: JobItem; step: TorqueStep | null; error: string | null }>();
+const props = defineProps<{ item: JobItem; step: TorqueStep | null; error: string | null; closed: boolean }>();
+defineEmits<{ pass: [] }>();
 const text = defineModel<string>('text', { required: true });
 const byFeel = defineModel<boolean>('byFeel', { required: true });
 const wrench = defineModel<string>('wrench', { required: true });
+const adapter = defineModel<AdapterOn | null>('adapter', { required: true });
 
 const chosen = computed(() => props.step?.chosen ?? null);
 const delivers = computed(() => {
   const band = chosen.value?.setting.deliversNm;
   return band === undefined ? '' : `${band.low.toFixed(1)}–${band.high.toFixed(1)}`;
+});
+const joint = computed(() => (props.item.fasteners === null ? null : jointFigures(props.item.fasteners)));
+/** Bolts that this pass still wants, this one included. */
+const left = computed(() => {
+  const { step } = props;
+  return step === null ? 0 : boltIds(props.item).filter((id) => wantsPass(props.item, id, step.pass)).length;
 });
 const wrong = computed(() =>
   props.item.bolts.filter((bolt) => ['under', 'over'].includes(boltVerdict(props.item, bolt))),
@@ -34,14 +46,23 @@ function choose(event: Event): void {
   <div class="grid gap-3">
     <div v-if="step" class="flex items-end justify-between gap-3">
       <p>
-        <span class="figure text-[3rem]">{{
-          formatNumber({ value: Number(step.spec.targetNm.toFixed(2)), unit: 'N·m' })
-        }}</span>
-        <span class="text-lg font-semibold text-soft">N·m</span>
+        <template v-if="step.angleDeg !== null"
+          ><span class="figure text-[3rem]">{{ step.angleDeg }}°</span>
+          <span class="text-lg font-semibold text-soft">further</span></template
+        ><template v-else
+          ><span class="figure text-[3rem]">{{
+            formatNumber({ value: Number(step.spec.targetNm.toFixed(2)), unit: 'N·m' })
+          }}</span>
+          <span class="text-lg font-semibold text-soft">N·m</span></template
+        >
       </p>
-      <p v-if="chosen && chosen.setting.unit !== 'N·m'" class="text-right leading-tight">
-        <span class="block text-[0.8125rem] text-soft">{{ chosen.setting.unit }} wrench</span
-        ><span class="figure text-xl">{{ chosen.setting.setting }}</span>
+      <p
+        v-if="step.angleDeg === null && chosen && (chosen.setting.unit !== 'N·m' || adapter)"
+        class="text-right leading-tight"
+      >
+        <span class="block text-[0.8125rem] text-soft">{{
+          adapter ? 'set with the adapter' : `${chosen.setting.unit} wrench`
+        }}</span><span class="figure text-xl">{{ chosen.setting.setting }}</span>
       </p>
     </div>
     <p v-if="step" class="-mt-1 text-[0.9375rem] text-soft">
@@ -67,7 +88,10 @@ function choose(event: Event): void {
           >
         </span>
       </FieldBox>
-      <dl class="rows border-y border-line text-[0.9375rem]">
+      <button v-if="left > 1 && !closed" type="button" class="quiet justify-self-start text-sm" @click="$emit('pass')">
+        All {{ left }} of this pass reached it
+      </button>
+      <dl v-if="step.angleDeg === null" class="rows border-y border-line text-[0.9375rem]">
         <div class="flex items-center justify-between gap-3">
           <dt class="min-w-0">
             <label class="sr-only" :for="`wrench-${item.id}`">Wrench</label>
@@ -91,17 +115,29 @@ function choose(event: Event): void {
           </dd>
         </div>
         <FigureRow label="It will deliver">{{ delivers }} N·m</FigureRow>
+        <FigureRow v-for="row in joint?.rows ?? []" :key="row.label" :label="row.label"
+          ><span :class="{ 'text-moss': row.tone === 'good', 'text-alarm': row.tone === 'bad' }">{{
+            row.value
+          }}</span></FigureRow
+        >
         <FigureRow label="Source"><SourceNote :source="step.spec.source" class="font-normal" /></FigureRow>
       </dl>
       <p v-if="chosen && chosen.setting.verdict !== 'suits'" class="text-sm font-semibold text-alarm">
         {{ chosen.setting.why }}
       </p>
+      <p v-if="joint?.warning" class="border-l-[3px] border-alarm py-1 pl-3 text-[0.9375rem] font-semibold">
+        {{ joint.warning }}
+      </p>
+      <AdapterForm v-if="step.angleDeg === null" v-model="adapter" />
     </template>
     <p v-else class="font-semibold text-moss">All {{ item.fasteners?.count }} at torque.</p>
+    <RetorqueRow v-if="!closed" :item="item" />
+    <ThreadBlock :item="item" :next="step?.boltId ?? ''" :closed="closed" />
     <ul v-if="wrong.length > 0" class="text-sm font-semibold text-alarm">
       <li v-for="bolt in wrong" :key="bolt.boltId">
-        Bolt {{ bolt.boltId }}: {{ bolt.torque ? format(bolt.torque) : '' }} is {{ boltVerdict(item, bolt) }}. Loosen
-        it, look at the thread, start again.
+        Bolt {{ bolt.boltId }}:
+        {{ bolt.angleDeg !== undefined ? `${bolt.angleDeg}°` : bolt.torque ? format(bolt.torque) : '' }} is
+        {{ boltVerdict(item, bolt) }}. Loosen it, look at the thread, start again.
       </li>
     </ul>
   </div>

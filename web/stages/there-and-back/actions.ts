@@ -1,9 +1,9 @@
 import {
   type CommandData,
   type CommandType,
+  isBack,
   type Job,
   type JobItem,
-  isBack,
   nextBack,
   nextBolt,
   nextOff,
@@ -11,7 +11,7 @@ import {
 } from '../../../core/job/index.ts';
 import { freshId } from '../../stores/job.ts';
 import type { Way } from './layout.ts';
-import type { TorqueStep } from './torqueStep.ts';
+import { type AdapterOn, adapterWords, boltTorqueText, type TorqueStep } from './torqueStep.ts';
 
 /** The one thing to do next with an item. */
 export interface ItemAction {
@@ -28,13 +28,63 @@ export interface Typed {
   readonly label: string;
   readonly torqueText: string;
   readonly byFeel: boolean;
+  /** A new one goes on instead of the old. */
+  readonly renew: boolean;
+  readonly adapter: AdapterOn | null;
+  /** How many stay in to hold the weight; null for what the procedure says. */
+  readonly stayIn: number | null;
 }
+
+/** Nothing typed. */
+export const UNTYPED: Typed = {
+  pocket: '',
+  label: '',
+  torqueText: '',
+  byFeel: false,
+  renew: false,
+  adapter: null,
+  stayIn: null,
+};
 
 /** An opening that gapes: it is plugged before anything else is done. */
 export const gaping = (job: Job): Job['openings'][number] | undefined =>
   job.openings.find(({ state }) => state === 'open');
 
-/** What to do in strip: plug what gapes, else take the item off. Null when there is nothing to do with it. */
+/** The group that still holds a unit's weight, if one does. */
+export const holding = (job: Job, item: JobItem): JobItem | undefined =>
+  item.kind === 'unit' && item.state === 'on'
+    ? job.items.find(
+        (each) =>
+          each.stayingIn > 0 &&
+          each.state === 'off' &&
+          job.constraints.some((tie) => tie.kind === 'before' && tie.a === item.id && tie.b === each.id),
+      )
+    : undefined;
+
+/** The first pocket of the tray with nothing in it, or the one after the last. */
+export function freePocket(job: Job): string {
+  const used = new Set(job.items.filter(({ state }) => state === 'off').map(({ pocket }) => pocket));
+  for (let row = 0; row < job.tray.rows; row += 1)
+    for (let column = 1; column <= job.tray.columns; column += 1) {
+      const pocket = `${String.fromCharCode(65 + row)}${column}`;
+      if (!used.has(pocket)) return pocket;
+    }
+  return '';
+}
+
+/** Where an item goes when nobody says: a unit to the bench, plugs and hoses stay where they hang, the rest to the tray. */
+function placeFor(job: Job, item: JobItem): string {
+  if (item.pocket !== '') return item.pocket;
+  if (item.kind === 'unit') return 'bench';
+  const hangs = ['connector', 'hose', 'coolant-hose', 'cable'].includes(item.kind);
+  return hangs ? '' : freePocket(job);
+}
+
+/** The tag of a look-alike when nobody types one: what its name says after the last comma. */
+const tagFor = (item: JobItem): string =>
+  item.alike === undefined || item.label !== '' ? item.label : (item.name.split(', ').slice(1).at(-1) ?? '');
+
+/** What to do in strip: plug what gapes, take out what holds the weight, else take the item off. */
 function stripAction(job: Job, item: JobItem, send: Send, typed: Typed): ItemAction | null {
   const open = gaping(job);
   if (open !== undefined) {
@@ -43,18 +93,52 @@ function stripAction(job: Job, item: JobItem, send: Send, typed: Typed): ItemAct
       run: () => send('plug-opening', { openingId: open.id, plugId: freshId(), what: open.plugWith }),
     };
   }
+  const group = holding(job, item) ?? (item.stayingIn > 0 && item.state === 'off' ? item : undefined);
+  if (group !== undefined)
+    return {
+      label: `Take out the ${group.stayingIn} that hold it`,
+      run: () => send('take-out-rest', { itemId: group.id }),
+    };
   if (item.state === 'off') return null;
+  const stay = typed.stayIn ?? item.fasteners?.staysIn ?? 0;
+  const lengths = lengthCounts(item);
   return {
     label: item.state === 'on' ? 'Take off' : 'Take off again',
     run: () =>
       send('remove-item', {
         itemId: item.id,
-        pocket: typed.pocket,
-        label: typed.label,
+        pocket: typed.pocket || placeFor(job, item),
+        label: typed.label || tagFor(item),
         countedOut: item.fasteners?.count ?? null,
+        ...(stay > 0 ? { stayIn: stay } : {}),
+        ...(lengths.length > 0 ? { lengthsOut: lengths } : {}),
       }),
   };
 }
+
+/** Fasteners by length, as the procedure has them; empty where they are all one. */
+function lengthCounts(item: JobItem): { lengthMm: number; count: number }[] {
+  const counts = new Map<number, number>();
+  for (const { lengthMm } of item.fasteners?.bolts ?? [])
+    if (lengthMm !== undefined) counts.set(lengthMm, (counts.get(lengthMm) ?? 0) + 1);
+  return counts.size < 2 ? [] : [...counts].map(([lengthMm, count]) => ({ lengthMm, count }));
+}
+
+/** What the record of one pass holds, for one bolt or for all. */
+export const passEntry = (
+  step: TorqueStep,
+  typed: Typed,
+): Pick<CommandData['tighten-pass'], 'pass' | 'method' | 'torqueText' | 'wrenchId' | 'adapter'> => ({
+  pass: step.pass,
+  method: typed.byFeel ? 'by-feel' : step.angleDeg === null ? 'wrench' : 'angle',
+  torqueText: typed.byFeel
+    ? ''
+    : step.angleDeg === null
+      ? boltTorqueText(typed.torqueText || step.entry, typed.adapter)
+      : typed.torqueText || step.entry,
+  wrenchId: typed.byFeel ? '' : (step.chosen?.wrench.id ?? ''),
+  ...(typed.adapter === null || typed.byFeel ? {} : { adapter: adapterWords(typed.adapter) }),
+});
 
 /** What to do in refit: take a plug out, record a bolt, or put the item back. */
 function refitAction(job: Job, item: JobItem, send: Send, typed: Typed, step: TorqueStep | null): ItemAction | null {
@@ -68,25 +152,18 @@ function refitAction(job: Job, item: JobItem, send: Send, typed: Typed, step: To
         step.passes > 1 && step.pass < step.passes
           ? `Record bolt ${step.number}, pass ${step.pass}`
           : `Record bolt ${step.number}`,
-      run: () =>
-        send('tighten-bolt', {
-          itemId: item.id,
-          boltId: step.boltId,
-          pass: step.pass,
-          method: typed.byFeel ? 'by-feel' : 'wrench',
-          torqueText: typed.byFeel ? '' : typed.torqueText || step.entry,
-          wrenchId: typed.byFeel ? '' : (step.chosen?.wrench.id ?? ''),
-        }),
+      run: () => send('tighten-bolt', { itemId: item.id, boltId: step.boltId, ...passEntry(step, typed) }),
     };
   }
   if (item.state === 'off') {
+    const renewed = item.singleUse || typed.renew;
     return {
-      label: item.kind === 'connector' ? 'Back, lock felt' : item.singleUse ? 'Fit the new one' : 'Put back',
+      label: item.kind === 'connector' ? 'Back, lock felt' : renewed ? 'Fit the new one' : 'Put back',
       run: () =>
         send('put-back-item', {
           itemId: item.id,
-          renewed: item.singleUse,
-          fitted: item.singleUse ? item.partNumber : '',
+          renewed,
+          fitted: renewed ? item.partNumber : '',
           countedBack: item.countedOut,
           confirmed: item.kind === 'connector',
         }),
@@ -108,9 +185,25 @@ export const actionFor = (
 ): ItemAction | null =>
   way === 'strip' ? stripAction(job, item, send, typed) : refitAction(job, item, send, typed, step);
 
-/** The item that work stands at: the next to come off, or to go back; in refit a group not at torque comes first. */
-export function standsAt(job: Job, way: Way): JobItem | null {
+/**
+ * The item that work stands at: the next to come off, or to go back; in refit a group not at torque comes first.
+ * @param by whose step; what others have in hand is left to them @param at ISO, for cures
+ */
+export function standsAt(job: Job, way: Way, by = '', at: string | null = null): JobItem | null {
   if (way === 'strip') return nextOff(job);
-  const begun = job.items.find((item) => item.fasteners?.spec && isBack(item) && nextBolt(item) !== null);
-  return begun ?? nextBack(job);
+  const taken = new Set(job.hands.filter((hand) => hand.by !== by).map(({ itemId }) => itemId));
+  const begun = job.items.find(
+    (item) => item.fasteners?.spec && isBack(item) && !taken.has(item.id) && nextBolt(item) !== null,
+  );
+  return begun ?? nextBack(job, by, at);
+}
+
+/** “Hose clamp 3” after “Hose clamp 2”; “Hose clamp 2” after “Hose clamp”. */
+export function anotherName(name: string, taken: readonly string[]): string {
+  const stem = name.replace(/\s+\d+$/, '');
+  const used = new Set(taken.map((each) => each.toLowerCase()));
+  for (let number = 2; ; number += 1) {
+    const next = `${stem} ${number}`;
+    if (!used.has(next.toLowerCase())) return next;
+  }
 }

@@ -1,10 +1,10 @@
-import { type JobItem, nextBolt } from '../../../core/job/index.ts';
+import { boltOrder, groupPasses, type JobItem, nextBolt } from '../../../core/job/index.ts';
 import {
   passes,
   type RankedWrench,
   rankWrenches,
-  tighteningOrder,
   type TorqueSpec,
+  withAdapter,
   type Wrench,
 } from '../../../core/torque/index.ts';
 
@@ -19,43 +19,91 @@ export interface TorqueStep {
   readonly passes: number;
   readonly passWords: string;
   readonly spec: TorqueSpec;
+  /** Degrees to turn when this pass goes by angle, else null. */
+  readonly angleDeg: number | null;
   readonly ranked: readonly RankedWrench[];
   readonly chosen: RankedWrench | null;
-  /** What the entry is filled with: the setting on the wrench's own scale. */
+  /** What the entry is filled with: the setting on the wrench's own scale, or the angle. */
   readonly entry: string;
 }
 
-/** The order in which a group is tightened, by bolt id. */
-export const orderOf = (item: JobItem): string[] => {
-  const group = item.fasteners;
-  if (group === null) return [];
-  return group.bolts.length > 0
-    ? tighteningOrder(group.bolts)
-    : Array.from({ length: group.count }, (_, index) => String(index + 1));
-};
+/** A crow-foot or extension on the wrench, lengths in millimetres. */
+export interface AdapterOn {
+  readonly lengthMm: number;
+  readonly leverMm: number;
+  readonly angleDeg: number;
+}
+
+/** An adapter in words, as it is recorded. */
+export const adapterWords = ({ lengthMm, leverMm, angleDeg }: AdapterOn): string =>
+  `${lengthMm} mm adapter at ${angleDeg}° on a ${leverMm} mm lever`;
+
+const scaled = (spec: TorqueSpec, share: number): TorqueSpec => ({
+  ...spec,
+  targetNm: spec.targetNm * share,
+  lowNm: spec.lowNm * share,
+  highNm: spec.highNm * share,
+});
 
 /** The next bolt with its pass, wrench and setting; null when the group is done or calls for no torque. */
-export function torqueStep(item: JobItem, wrenches: readonly Wrench[], preferred: string): TorqueStep | null {
+export function torqueStep(
+  item: JobItem,
+  wrenches: readonly Wrench[],
+  preferred: string,
+  adapter: AdapterOn | null = null,
+): TorqueStep | null {
   const group = item.fasteners;
   const next = nextBolt(item);
   if (group === null || group.spec === null || next === null) return null;
-  const { spec } = group;
-  const share = group.fractions[next.pass - 1] ?? 1;
-  const scaled = { ...spec, targetNm: spec.targetNm * share, lowNm: spec.lowNm * share, highNm: spec.highNm * share };
-  const ranked = rankWrenches(scaled, wrenches);
+  const byAngle = next.pass > group.fractions.length;
+  const spec = scaled(group.spec, byAngle ? 1 : (group.fractions[next.pass - 1] ?? 1));
+  // With an adapter the wrench is set lower or higher by the same share over the whole band.
+  const share =
+    adapter === null
+      ? 1
+      : withAdapter({
+          target: 1,
+          leverLength: adapter.leverMm,
+          adapterLength: adapter.lengthMm,
+          angle: adapter.angleDeg,
+        });
+  const ranked = rankWrenches(scaled(spec, share), wrenches);
   const chosen = ranked.find(({ wrench }) => wrench.id === preferred) ?? ranked[0] ?? null;
-  const order = orderOf(item);
+  const order = boltOrder(item);
   return {
     boltId: next.boltId,
     number: order.indexOf(next.boltId) + 1,
     of: order.length,
     label: group.bolts.find(({ id }) => id === next.boltId)?.label ?? '',
     pass: next.pass,
-    passes: group.fractions.length,
-    passWords: passes(spec, { fractions: group.fractions })[next.pass]?.words ?? '',
-    spec: scaled,
+    passes: groupPasses(item),
+    passWords: passes(group.spec, { fractions: group.fractions })[next.pass]?.words ?? '',
+    spec,
+    angleDeg: byAngle ? group.spec.angleDeg : null,
     ranked,
     chosen,
-    entry: chosen === null ? spec.text : `${chosen.setting.setting} ${chosen.setting.unit}`,
+    entry: byAngle
+      ? `${group.spec.angleDeg}°`
+      : chosen === null
+        ? spec.text
+        : `${chosen.setting.setting} ${chosen.setting.unit}`,
   };
+}
+
+/**
+ * What the bolt got when the wrench showed a figure with an adapter on: the lever law the other way round.
+ * @param text as typed; what is no plain torque goes through as it is and is judged by core
+ */
+export function boltTorqueText(text: string, adapter: AdapterOn | null): string {
+  if (adapter === null) return text;
+  const figure = /^\s*(\d+(?:[.,]\d+)?)\s*(\S.*)$/.exec(text);
+  if (figure === null) return text;
+  const share = withAdapter({
+    target: 1,
+    leverLength: adapter.leverMm,
+    adapterLength: adapter.lengthMm,
+    angle: adapter.angleDeg,
+  });
+  const value = Number((figure[1] ?? '').replace(',', '.')) / share;
+  return `${Number(value.toPrecision(3))} ${figure[2] ?? ''}`;
 }

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { CAUTIONS } from '../../../core/job/index.ts';
+import { type Procedure, type ProcedureItem, RESTORE_KINDS, type RestoreKind } from '../../../core/procedure/index.ts';
+import { parseNumber } from '../../../core/quantity/index.ts';
+import FieldBox from '../../parts/FieldBox.vue';
+import { keysOf } from '../../parts/keysOf.ts';
+import TextField from '../../parts/TextField.vue';
+import { changeItem, removeItem } from './draft.ts';
+import FastenerFields from './FastenerFields.vue';
+
+/** Everything that can be said of one item. */
+const props = defineProps<{ draft: Procedure; item: ProcedureItem }>();
+const emit = defineEmits<{ change: [draft: Procedure] }>();
+const put = (more: Partial<ProcedureItem>): void => emit('change', changeItem(props.draft, props.item.id, more));
+
+const off = ref('');
+const back = ref('');
+watch(
+  () => props.item.id,
+  () => {
+    off.value = props.item.minutes === undefined ? '' : String(props.item.minutes.off);
+    back.value = props.item.minutes === undefined ? '' : String(props.item.minutes.back);
+  },
+  { immediate: true },
+);
+const minuteProblem = computed(() =>
+  [off.value, back.value].some((text) => text !== '' && !(parseNumber(text) >= 0 && parseNumber(text) <= 600))
+    ? 'Expected 0 to 600 minutes.'
+    : null,
+);
+watch([off, back], () => {
+  if (minuteProblem.value !== null) return;
+  const told = { off: parseNumber(off.value || '0'), back: parseNumber(back.value || '0') };
+  const now = props.item.minutes;
+  if (off.value === '' && back.value === '') {
+    if (now !== undefined) put({ minutes: undefined });
+  } else if (now?.off !== told.off || now.back !== told.back) put({ minutes: told });
+});
+const units = computed(() => props.draft.items.filter(({ kind, id }) => kind === 'unit' && id !== props.item.id));
+const toggle = <T,>(list: readonly T[], value: T): T[] =>
+  list.includes(value) ? list.filter((each) => each !== value) : [...list, value];
+const restores = (kind: RestoreKind): boolean => props.item.restore?.includes(kind) ?? false;
+const field = (event: Event): string => (event.target as HTMLSelectElement).value;
+</script>
+
+<template>
+  <div class="grid gap-3">
+    <h2 class="text-lg">{{ item.name || 'Item without a name' }}</h2>
+    <div class="grid grid-cols-2 gap-3">
+      <TextField
+        :model-value="item.section ?? ''"
+        label="Heading"
+        placeholder="Left bank"
+        @update:model-value="put({ section: $event || undefined })"
+      />
+      <TextField
+        :model-value="item.tool"
+        label="Tool"
+        placeholder="12 mm, long extension"
+        @update:model-value="put({ tool: $event })"
+      />
+    </div>
+    <TextField
+      :model-value="item.note"
+      label="How, in one sentence"
+      :lines="2"
+      @update:model-value="put({ note: $event })"
+    />
+    <div class="grid grid-cols-2 gap-3">
+      <TextField v-model="off" label="Minutes off" inputmode="decimal" :error="minuteProblem" />
+      <TextField v-model="back" label="Minutes back" inputmode="decimal" />
+    </div>
+    <div class="grid grid-cols-2 items-end gap-3">
+      <label class="flex min-h-10 items-center gap-2 text-[0.9375rem]"
+        ><input
+          type="checkbox"
+          class="size-5 accent-bottle"
+          :checked="item.singleUse"
+          @change="put({ singleUse: !item.singleUse })"
+        />
+        Always a new one</label
+      >
+      <TextField :model-value="item.partNumber" label="Part number" @update:model-value="put({ partNumber: $event })" />
+    </div>
+    <FieldBox v-if="item.kind === 'unit'" v-slot="{ id }" label="Which kind of unit">
+      <select :id="id" class="input" :value="item.unit ?? ''" @change="put({ unit: (field($event) || null) as never })">
+        <option value="">Other</option>
+        <option value="throttle-body">Throttle body or flap</option>
+        <option value="idle-valve">Idle valve or actuator</option>
+      </select>
+    </FieldBox>
+    <TextField
+      :model-value="item.alike ?? ''"
+      label="Looks like others: a word they share"
+      placeholder="coil plug"
+      hint="Each of them then asks for its own tag."
+      @update:model-value="put({ alike: $event || undefined })"
+    />
+    <FieldBox
+      v-if="units.length > 0 && item.kind !== 'unit'"
+      v-slot="{ id }"
+      label="Moves over when a new unit is fitted, from"
+    >
+      <select
+        :id="id"
+        class="input"
+        :value="item.swapFrom ?? ''"
+        @change="put({ swapFrom: field($event) || undefined })"
+      >
+        <option value="">No, it stays with the vehicle</option>
+        <option v-for="unit in units" :key="unit.id" :value="unit.id">{{ unit.name }}</option>
+      </select>
+    </FieldBox>
+    <fieldset v-if="draft.openings.length > 0">
+      <legend class="mb-1 text-sm font-semibold">Leaves open</legend>
+      <label
+        v-for="opening in draft.openings"
+        :key="opening.id"
+        class="flex min-h-8 items-center gap-2 text-[0.9375rem]"
+        ><input
+          type="checkbox"
+          class="size-5 accent-bottle"
+          :checked="item.opens.includes(opening.id)"
+          @change="put({ opens: toggle(item.opens, opening.id) })"
+        />
+        {{ opening.name }}</label
+      >
+    </fieldset>
+    <FastenerFields :key="item.id" :item="item" @put="put" />
+    <details>
+      <summary class="text-sm font-semibold">Measures and cautions</summary>
+      <div class="mt-2 grid grid-cols-2 gap-x-3">
+        <label
+          v-for="kind in keysOf(RESTORE_KINDS)"
+          :key="kind"
+          class="flex min-h-8 items-center gap-2 text-[0.9375rem]"
+          ><input
+            type="checkbox"
+            class="size-5 accent-bottle"
+            :checked="restores(kind)"
+            @change="put({ restore: toggle(item.restore ?? [], kind) })"
+          />
+          {{ RESTORE_KINDS[kind] }}</label
+        >
+      </div>
+      <div class="mt-2">
+        <label v-for="caution in CAUTIONS" :key="caution.id" class="flex min-h-8 items-start gap-2 py-1 text-sm"
+          ><input
+            type="checkbox"
+            class="size-5 shrink-0 accent-bottle"
+            :checked="item.cautions.includes(caution.id)"
+            @change="put({ cautions: toggle(item.cautions, caution.id) })"
+          />
+          {{ caution.text }}</label
+        >
+      </div>
+    </details>
+    <button
+      type="button"
+      class="min-h-8 justify-self-start text-sm text-soft underline underline-offset-2"
+      @click="emit('change', removeItem(draft, item.id))"
+    >
+      Take this item out
+    </button>
+  </div>
+</template>

@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import { computed, nextTick, useTemplateRef } from 'vue';
+import type { Procedure, ProcedureProblem } from '../../../core/procedure/index.ts';
+import { addItem, changeItem, moveItem, removeItem } from './draft.ts';
+import { ITEM_KINDS } from './kinds.ts';
+
+/**
+ * The items as an outline, quick by keyboard: Enter adds below, Alt with an arrow moves, Backspace in an empty name
+ * takes it out, Alt with B picks “before”.
+ */
+const props = defineProps<{
+  draft: Procedure;
+  selected: string;
+  picking: string;
+  problems: readonly ProcedureProblem[];
+}>();
+const emit = defineEmits<{ change: [draft: Procedure]; choose: [id: string]; pick: [id: string] }>();
+const list = useTemplateRef('list');
+
+const rows = computed(() =>
+  props.draft.items.map((item, index) => {
+    const section = item.section ?? '';
+    return {
+      item,
+      index,
+      heading: section !== (props.draft.items[index - 1]?.section ?? '') ? section : '',
+      ties: props.draft.constraints.filter(
+        (constraint) => constraint.kind === 'before' && (constraint.a === item.id || constraint.b === item.id),
+      ).length,
+      wrong: props.problems.find(({ subject }) => subject === item.id)?.level ?? null,
+    };
+  }),
+);
+
+function focus(id: string): void {
+  emit('choose', id);
+  void nextTick(() => list.value?.querySelector<HTMLInputElement>(`[data-item="${CSS.escape(id)}"]`)?.focus());
+}
+function add(below: number): void {
+  const added = addItem(props.draft, below);
+  emit('change', added.draft);
+  focus(added.id);
+}
+function neighbour(index: number, by: 1 | -1): void {
+  const next = props.draft.items[index + by];
+  if (next !== undefined) focus(next.id);
+}
+function press(event: KeyboardEvent, index: number): void {
+  const item = props.draft.items[index];
+  if (item === undefined) return;
+  const arrow = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : null;
+  if (event.key === 'Enter') {
+    event.preventDefault();
+    if (props.picking !== '' && props.picking !== item.id) emit('pick', item.id);
+    else add(index);
+  } else if (arrow !== null && event.altKey) {
+    event.preventDefault();
+    emit('change', moveItem(props.draft, item.id, arrow));
+    focus(item.id);
+  } else if (arrow !== null) {
+    event.preventDefault();
+    neighbour(index, arrow);
+  } else if (event.key === 'Backspace' && item.name === '') {
+    event.preventDefault();
+    const near = props.draft.items[index - 1] ?? props.draft.items[index + 1];
+    emit('change', removeItem(props.draft, item.id));
+    if (near !== undefined) focus(near.id);
+  } else if (event.altKey && event.code === 'KeyB') {
+    event.preventDefault();
+    emit('pick', item.id);
+  }
+}
+const rename = (id: string, event: Event): void =>
+  emit('change', changeItem(props.draft, id, { name: (event.target as HTMLInputElement).value }));
+const typed = (id: string, event: Event): void =>
+  emit('change', changeItem(props.draft, id, { kind: (event.target as HTMLSelectElement).value as never }));
+</script>
+
+<template>
+  <p class="mt-3 text-sm text-soft">
+    <kbd class="key">Enter</kbd> adds below, <kbd class="key">Alt</kbd> <kbd class="key">↑</kbd>
+    <kbd class="key">↓</kbd> moves, <kbd class="key">Backspace</kbd> in an empty name takes out,
+    <kbd class="key">Alt</kbd> <kbd class="key">B</kbd> picks two for a reason.
+  </p>
+  <ol ref="list" class="mt-2 border-t border-line">
+    <li v-for="row in rows" :key="row.item.id">
+      <p v-if="row.heading" class="border-b border-line pb-1 pt-4 text-sm font-bold">{{ row.heading }}</p>
+      <div
+        class="line"
+        :class="{ chosen: row.item.id === selected, picked: row.item.id === picking }"
+        @click="picking && picking !== row.item.id ? emit('pick', row.item.id) : undefined"
+      >
+        <span class="number" :class="{ 'text-alarm': row.wrong === 'wrong' }">{{ row.index + 1 }}</span>
+        <input
+          class="name"
+          :data-item="row.item.id"
+          :value="row.item.name"
+          :aria-label="`Name of item ${row.index + 1}`"
+          placeholder="what comes off"
+          autocomplete="off"
+          @input="rename(row.item.id, $event)"
+          @focus="emit('choose', row.item.id)"
+          @keydown="press($event, row.index)"
+        />
+        <select
+          class="kind"
+          :value="row.item.kind"
+          :aria-label="`Kind of item ${row.index + 1}`"
+          @change="typed(row.item.id, $event)"
+        >
+          <option v-for="(words, kind) in ITEM_KINDS" :key="kind" :value="kind">{{ words }}</option>
+        </select>
+        <span class="torque">{{ row.item.fasteners?.spec?.text ?? '' }}</span>
+        <button
+          type="button"
+          class="before"
+          :aria-label="`${row.item.name || 'Item'} goes back before`"
+          :aria-pressed="row.item.id === picking"
+          @click.stop="emit('pick', row.item.id)"
+        >
+          {{ row.ties === 0 ? 'before …' : `${row.ties} ${row.ties === 1 ? 'reason' : 'reasons'}` }}
+        </button>
+      </div>
+    </li>
+  </ol>
+  <button type="button" class="quiet mt-3 text-sm" @click="add(draft.items.length - 1)">Add an item</button>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: 2.25rem minmax(0, 1fr) 8.5rem 6.5rem 6rem;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+}
+.line.chosen {
+  background: var(--band);
+}
+.line.picked {
+  box-shadow: inset 4px 0 0 var(--bottle);
+}
+.number {
+  padding-left: 0.5rem;
+  font-size: 0.8125rem;
+  font-weight: 700;
+  font-variant-numeric: tabular-nums;
+  color: var(--oxide);
+}
+.name,
+.kind,
+.before {
+  min-height: 2.5rem;
+  background: transparent;
+}
+.name {
+  width: 100%;
+  font-weight: 600;
+}
+.name::placeholder {
+  font-weight: 400;
+  color: var(--soft);
+}
+.kind {
+  font-size: 0.875rem;
+  color: var(--soft);
+}
+.kind option {
+  background: var(--card);
+  color: var(--ink);
+}
+.torque {
+  font-size: 0.875rem;
+  font-weight: 700;
+  text-align: right;
+}
+.before {
+  padding-right: 0.5rem;
+  font-size: 0.8125rem;
+  color: var(--soft);
+  text-align: right;
+  text-decoration: underline;
+  text-decoration-color: var(--line);
+  text-underline-offset: 3px;
+}
+.before[aria-pressed='true'] {
+  font-weight: 700;
+  color: var(--bottle);
+}
+@media (max-width: 640px) {
+  .line {
+    grid-template-columns: 1.75rem minmax(0, 1fr) 5.5rem;
+  }
+  .kind,
+  .torque {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Job, JobItem } from '../../../core/job/index.ts';
+import { useJob } from '../../stores/job.ts';
+
+/** A unit on its way back: old or new, and what moves over to a new one. */
+const props = defineProps<{ job: Job; item: JobItem }>();
+const renew = defineModel<boolean>('renew', { required: true });
+const store = useJob();
+const riders = computed(() => props.job.items.filter(({ swapFrom }) => swapFrom === props.item.id));
+</script>
+
+<template>
+  <section v-if="item.kind === 'unit' && item.state === 'off'" class="grid gap-2">
+    <label class="flex min-h-10 items-center gap-3 text-[0.9375rem]"
+      ><input v-model="renew" type="checkbox" class="size-6 accent-bottle" /> A new one goes on instead</label
+    >
+    <ul v-if="renew && riders.length > 0" class="rows border-y border-line" aria-label="To move over">
+      <li v-for="rider in riders" :key="rider.id" class="flex min-h-11 items-center justify-between gap-3">
+        <span>{{ rider.name }}</span>
+        <span v-if="rider.swapped" class="font-semibold text-moss">moved over</span>
+        <button v-else type="button" class="quiet text-sm" @click="store.send('swap-over', { itemId: rider.id })">
+          Moved over
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
