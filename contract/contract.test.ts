@@ -23,6 +23,8 @@ describe('the contract', () => {
   });
   it.each(kinds)('wants every field of %s', (type) => {
     for (const field of Object.keys(SAMPLES[type].data)) {
+      // Said only when a thing went on against the order.
+      if (field === 'against') continue;
       const data = Object.fromEntries(Object.entries(SAMPLES[type].data).filter(([name]) => name !== field));
       expect(command.safeParse({ ...envelope, type, data }).success, field).toBe(false);
     }

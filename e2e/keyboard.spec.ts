@@ -6,7 +6,7 @@ const count = (page: Page, pattern: RegExp): Promise<number> => page.getByText(p
 test('strip and refit by keyboard alone', async ({ page, workshop }) => {
   const rows = (sql: string) => workshop.rows<{ n: number }>(sql)[0]?.n;
   await workshop.open(page, '/bay');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('four vehicles in');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('six vehicles in');
   // The farm utility stands at Prepare with nothing off; from the Bay by Tab and Enter, then along the route by ].
   const line = page.getByRole('link', { name: /OT 551/ }).first();
   await line.focus();
@@ -29,8 +29,17 @@ test('strip and refit by keyboard alone', async ({ page, workshop }) => {
   await page.keyboard.press('Space');
   await expect(page.getByText('Everything listed is off.')).toBeVisible();
 
-  for (let stage = 0; stage < 4; stage += 1) await page.keyboard.press(']');
+  // Back at Prepare the gasket has come; then on to refit.
+  await page.keyboard.press('[');
+  await page.getByRole('group', { name: 'Body gasket' }).getByRole('button', { name: 'Here' }).press('Enter');
+  for (let stage = 0; stage < 5; stage += 1) await page.keyboard.press(']');
   await expect(page.getByText(/to go back\. Start at the foot/)).toBeVisible();
+  const benchDone = page.getByRole('button', { name: 'Bench work is finished' });
+  for (let presses = 0; presses < 90 && (await benchDone.count()) === 0; presses += 1)
+    await page.keyboard.press('Space');
+  await benchDone.press('Enter');
+  // The button is gone with its reason; keys go on from the sheet.
+  await page.getByRole('region', { name: 'Refit' }).focus();
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('ArrowDown');
   for (let presses = 0; presses < 90 && (await count(page, /to go back\. Start/)) > 0; presses += 1)

@@ -1,4 +1,6 @@
 import { coolantAccount, coolantQuestions } from '../coolant/index.ts';
+import { allNeeds, endSteps, needState } from './needs.ts';
+import { isBack } from './query.ts';
 import { jobMayStart, jobTally } from './tallies.ts';
 import { STAGES, type Stage } from './stages.ts';
 import type { Job } from './types.ts';
@@ -54,15 +56,20 @@ export function stageGaps(job: Job, stage: Stage): string[] {
         ...gap(!job.measurements.some(({ when }) => when === 'after'), 'nothing measured after'),
         ...gap(job.codesRead.after === null, 'codes not read after'),
         ...gap(job.proofs.length === 0, 'leaks and road test not noted'),
+        ...job.items
+          .filter((item) => item.fasteners?.retorqueAfterMin !== undefined && isBack(item) && item.retorqued === null)
+          .map(({ name }) => `${name}: go over once more when cold`),
       ];
     case 'hand-over':
-      return gap(job.handOver === null, 'not handed over');
+      return [
+        ...gap(job.handOver === null, 'not handed over'),
+        ...endSteps(job).flatMap(({ words, done }) => (done ? [] : [`not yet: ${words.toLowerCase()}`])),
+      ];
   }
 }
 
 function unticked(job: Job): string[] {
-  const open =
-    job.procedure?.needs.filter(({ id }) => job.needs.find(({ needId }) => needId === id)?.state !== 'ready') ?? [];
+  const open = allNeeds(job).filter(({ id }) => needState(job, id)?.state !== 'ready');
   return open.map(({ name }) => `${name} not ready`);
 }
 

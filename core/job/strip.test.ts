@@ -149,6 +149,11 @@ describe('tightening', () => {
     expect(isAtTorque(itemOf(shop.now, 'screws')!, '1')).toBe(good);
     expect(itemOf(shop.now, 'screws')?.state).toBe(good ? 'refitted' : 'off');
   });
+  it('keeps the adapter that was on the wrench', () => {
+    const on = pass('screws', 1, '5 Nm');
+    const shop = ready().do({ ...on, data: { ...on.data, adapter: '40 mm at 90°' } as never });
+    expect(itemOf(shop.now, 'screws')?.bolts[0]?.adapter).toBe('40 mm at 90°');
+  });
   it('fills in only what a pass still wants', () => {
     const shop = ready()
       .do({

@@ -1,5 +1,5 @@
 import type { Constraint } from '../refit/index.ts';
-import type { Procedure, ProcedureItem } from './types.ts';
+import { type Procedure, type ProcedureItem, RESTORE_KINDS } from './types.ts';
 
 /** One field that differs, both sides in words; empty where there is none. */
 export interface FieldChange {
@@ -169,10 +169,10 @@ function itemWords(item: ProcedureItem): Words {
     torque: group?.spec?.text ?? '',
     'torque source': group?.spec?.source ?? '',
     passes: group === null ? '' : group.fractions.map((share) => `${Math.round(share * 100)} %`).join(', '),
-    places:
-      group?.bolts.map(({ x, y, label, lengthMm }) => `${x}/${y} ${label} ${lengthMm ?? ''}`.trim()).join('; ') ?? '',
+    places: group?.bolts.map(({ x, y, label }) => `${label || 'bolt'} at ${x}, ${y}`).join('; ') ?? '',
+    'mm long': group?.bolts.flatMap(({ lengthMm }) => lengthMm ?? []).join(', ') ?? '',
     'stay in': group?.staysIn ? String(group.staysIn) : '',
-    'to measure': item.restore?.join(', ') ?? '',
+    'to measure': item.restore?.map((kind) => RESTORE_KINDS[kind].toLowerCase()).join(', ') ?? '',
     'looks like': item.alike ?? '',
     'moves over from': item.swapFrom ?? '',
     minutes: item.minutes === undefined ? '' : `${item.minutes.off} off, ${item.minutes.back} back`,

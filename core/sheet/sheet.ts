@@ -4,7 +4,15 @@ import { engineLine, type Figure, sourceWords, UNIT_KINDS, vehicleName } from '.
 import { costOf } from './cost.ts';
 import type { Sheet, SheetSection, Speaker } from './types.ts';
 import { complaint, decided } from './intake.ts';
-import { coolantSection, findingsSection, itemsSection, openSection, torqueSection, usedSection } from './work.ts';
+import {
+  coolantSection,
+  findingsSection,
+  itemsSection,
+  lostTimeRows,
+  openSection,
+  torqueSection,
+  usedSection,
+} from './work.ts';
 import { row } from './row.ts';
 
 /** The record of a job as a sheet of words. The same model is shown, printed as PDF and kept in the job's file. */
@@ -36,7 +44,7 @@ export function sheetOf(job: Job, say: Speaker): Sheet {
       coolantSection(job),
       runs(job, say),
       proof(job),
-      openSection(job),
+      openSection(job, say),
       money(job, say),
       next(job),
     ],
@@ -142,6 +150,7 @@ function money(job: Job, say: Speaker): SheetSection {
   const time = [
     row('Hands on', formatMinutes(job.time.handsOnS / 60), 'from the entries’ own times'),
     row('Waiting', formatMinutes(job.time.waitingS / 60)),
+    ...lostTimeRows(job),
   ];
   if (job.handOver === null) return { title: 'Time and money', rows: time, empty: '' };
   const { labourMinutes, ratePerHourMinor } = job.handOver;

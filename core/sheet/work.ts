@@ -8,9 +8,13 @@ import {
   INSPECTION_POINTS,
   type Job,
   type JobItem,
+  FLAGS,
   jobTally,
 } from '../job/index.ts';
-import { format } from '../quantity/index.ts';
+import { expectedMinutes, RESTORE_KINDS } from '../procedure/index.ts';
+import { format, formatMinutes } from '../quantity/index.ts';
+import { lostTime } from '../refit/index.ts';
+import { REPAIRS } from '../torque/index.ts';
 import { sourceWords } from '../vehicle/index.ts';
 import type { SheetRow, SheetSection, Speaker } from './types.ts';
 import { row } from './row.ts';
@@ -30,11 +34,14 @@ export function itemsSection(job: Job, say: Speaker): SheetSection {
       row(
         item.name,
         words[item.state] + (item.back === null ? '' : `, ${say.time(item.back.at)}`),
-        [item.label, item.fitted, item.remark].filter(Boolean).join(' · '),
+        [item.label, item.fitted, item.remark, ...item.kept.map(measureWords)].filter(Boolean).join(' · '),
       ),
     );
   return { title: 'Came off and went back', rows, empty: 'Nothing came off.' };
 }
+
+const measureWords = ({ kind, text, restored }: JobItem['kept'][number]): string =>
+  `${RESTORE_KINDS[kind].toLowerCase()} ${text}${restored === null ? ', not set again' : `, set to ${restored.text}`}`;
 
 /** Every fastener group with target, method, wrench and what each bolt reached. */
 export function torqueSection(job: Job): SheetSection {
@@ -54,7 +61,16 @@ export function torqueSection(job: Job): SheetSection {
     return row(
       `${item.name}, ${fasteners.thread} into ${fasteners.into}`,
       reached.join(' · '),
-      `Target ${fasteners.spec?.text ?? ''}; ${wrenches || 'no wrench named'}; source: ${sourceWords({ source: fasteners.spec?.source ?? null })}`,
+      [
+        `Target ${fasteners.spec?.text ?? ''}`,
+        wrenches || 'no wrench named',
+        `source: ${sourceWords({ source: fasteners.spec?.source ?? null })}`,
+        item.retorqued === null
+          ? ''
+          : `gone over cold, ${item.retorqued.moved ? item.retorqued.note || 'some moved' : 'none moved'}`,
+      ]
+        .filter(Boolean)
+        .join('; '),
     );
   });
   return { title: 'Fasteners', rows, empty: 'No torque was called for.' };
@@ -63,7 +79,12 @@ export function torqueSection(job: Job): SheetSection {
 function boltWords(item: JobItem, result: BoltResult | undefined): string {
   if (result === undefined || !result.final) return 'not recorded';
   const verdict = boltVerdict(item, result);
-  const figure = result.torque === null ? 'by feel' : format(result.torque);
+  const figure =
+    result.angleDeg !== undefined
+      ? `${result.angleDeg}°`
+      : result.torque === null
+        ? 'by feel'
+        : `${format(result.torque)}${result.adapter === undefined ? '' : ` with ${result.adapter}`}`;
   return verdict === 'in band' || verdict === 'by feel' ? figure : `${figure} (${verdict})`;
 }
 
@@ -139,16 +160,73 @@ function mixRows(job: Job): SheetRow[] {
       ];
 }
 
-/** What still is not as it should be; printed so that nobody can overlook it. */
-export function openSection(job: Job): SheetSection {
+/** What still is not as it should be, or was not; printed so that nobody can overlook it. */
+export function openSection(job: Job, say: Speaker): SheetSection {
   const now = jobTally(job);
+  const name = (id: string): string => job.items.find((item) => item.id === id)?.name ?? id;
   const rows = [
-    ...now.reusedSingleUse.map(({ name }) => row(name, 'single-use, refitted old')),
-    ...now.countsThatDiffer.map(({ name }) => row(name, 'fewer back than came out')),
+    ...job.overrides.flatMap(({ holds, reason, by, at }) =>
+      holds.map(({ words }) => row(words, `let pass by ${say.person(by)}, ${say.time(at)}`, reason)),
+    ),
+    ...job.searches.map(({ what, where, ended }) =>
+      row(
+        `Dropped: ${what}`,
+        ended === null
+          ? 'NOT FOUND'
+          : ended.outcome === 'found'
+            ? 'found'
+            : `not found; loss accepted by ${say.person(ended.by)}`,
+        ended?.where ?? where,
+      ),
+    ),
+    ...job.items.flatMap((item) => [...flagRows(item), ...threadRows(item)]),
+    ...job.brokenOrders.map(({ itemId, over, reason }) =>
+      row(name(itemId), `put back before ${over.map(({ item }) => name(item).toLowerCase()).join(', ')}`, reason),
+    ),
+    ...now.reusedSingleUse.map(({ name: item }) => row(item, 'single-use, refitted old')),
+    ...now.countsThatDiffer.map(({ name: item }) => row(item, 'fewer back than came out')),
     ...job.items
       .filter(({ state }) => state === 'left-off')
-      .map(({ name, remark }) => row(name, 'left off on purpose', remark)),
+      .map((item) => row(item.name, 'left off on purpose', item.remark)),
     ...now.openQuestions.map((question) => row('Coolant', question)),
   ];
   return { title: 'Left over or unusual', rows, empty: 'Nothing left over.' };
 }
+
+const flagRows = ({ name, flag }: JobItem): SheetRow[] =>
+  flag === null
+    ? []
+    : [
+        row(
+          name,
+          `found ${FLAGS[flag.flag].toLowerCase()}${flag.text === '' ? '' : `, ${flag.text}`}`,
+          flag.settled === null ? 'still open' : flag.settled.how,
+        ),
+      ];
+
+const threadRows = ({ name, threads }: JobItem): SheetRow[] =>
+  threads.map(({ boltId, note, repaired }) =>
+    row(
+      `${name}, bolt ${boltId}`,
+      repaired === null ? 'thread stripped, NOT REPAIRED' : `thread stripped; ${REPAIRS[repaired.route].toLowerCase()}`,
+      repaired?.note || note,
+    ),
+  );
+
+/** Items that took clearly longer than they should, worst first. */
+export const lostTimeRows = (job: Job): SheetRow[] =>
+  lostTime(
+    job.items.map(({ id, seconds }) => ({ id, minutes: (seconds.off + seconds.back) / 60 })),
+    (id) => {
+      const item = job.items.find((each) => each.id === id);
+      return item === undefined ? 0 : expectedMinutes(item, 'off') + expectedMinutes(item, 'back');
+    },
+  )
+    .slice(0, 5)
+    .map(({ id, took, usual }) =>
+      row(
+        `Time went at ${(job.items.find((each) => each.id === id)?.name ?? id).toLowerCase()}`,
+        formatMinutes(took),
+        `expected ${formatMinutes(usual)}`,
+      ),
+    );

@@ -6,13 +6,16 @@ const ALLOY = { hole: { material: 'die-cast-aluminium', engagementMm: 12 }, grad
 
 /** What one bank adds. Left and right look alike: everything that can be swapped is tagged. */
 interface Bank {
-  readonly items: readonly ProcedureItem[];
+  /** Comes off before the plenum. */
+  readonly outer: readonly ProcedureItem[];
+  /** Reached once the plenum is off. */
+  readonly inner: readonly ProcedureItem[];
   readonly openings: readonly ProcedureOpening[];
   readonly constraints: readonly Constraint[];
 }
 
 function airSide(s: 'l' | 'r', side: string): ProcedureItem[] {
-  const section = `${side} bank, air side`;
+  const section = `${side === 'left' ? 'Left' : 'Right'} bank, air side`;
   return [
     item(`duct-${s}`, `Air duct, ${side}`, 'duct', {
       section,
@@ -31,7 +34,7 @@ function airSide(s: 'l' | 'r', side: string): ProcedureItem[] {
 }
 
 function wiring(s: 'l' | 'r', side: string): ProcedureItem[] {
-  const section = `${side} bank, plugs`;
+  const section = `${side === 'left' ? 'Left' : 'Right'} bank, plugs`;
   const cylinders = s === 'l' ? [1, 2, 3, 4] : [5, 6, 7, 8];
   return [
     item(`cover-${s}`, `Coil cover, ${side}`, 'cover', {
@@ -61,7 +64,7 @@ function wiring(s: 'l' | 'r', side: string): ProcedureItem[] {
 }
 
 function unitSide(s: 'l' | 'r', side: string): ProcedureItem[] {
-  const section = `${side} bank, units`;
+  const section = `${side === 'left' ? 'Left' : 'Right'} bank, units`;
   return [
     item(`cool-in-${s}`, `Coolant hose in, ${side}`, 'coolant-hose', {
       section,
@@ -160,7 +163,7 @@ function unitSide(s: 'l' | 'r', side: string): ProcedureItem[] {
 
 /** Injectors go back to their own cylinder. */
 function fuelSide(s: 'l' | 'r', side: string): ProcedureItem[] {
-  const section = `${side} bank, fuel`;
+  const section = `${side === 'left' ? 'Left' : 'Right'} bank, fuel`;
   const cylinders = s === 'l' ? [1, 2, 3, 4] : [5, 6, 7, 8];
   return [
     item(`rail-bolts-${s}`, `Fuel rail bolts, two, ${side}`, 'fasteners', {
@@ -186,7 +189,8 @@ function bank(s: 'l' | 'r', side: string): Bank {
   const cylinders = s === 'l' ? [1, 2, 3, 4] : [5, 6, 7, 8];
   const own = (id: string): string => `${id}-${s}`;
   return {
-    items: [...airSide(s, side), ...wiring(s, side), ...unitSide(s, side), ...fuelSide(s, side)],
+    outer: [...airSide(s, side), ...wiring(s, side)],
+    inner: [...fuelSide(s, side), ...unitSide(s, side)],
     openings: [
       { id: own('inlet'), name: `Manifold inlet, ${side}`, plugWith: 'Inlet cap, 70 mm' },
       { id: own('idle-port'), name: `Idle port, ${side}`, plugWith: 'Clean cloth' },
@@ -260,7 +264,7 @@ const onTop: ProcedureItem[] = [
   item('crossover-clamps', 'Crossover clamps, two', 'clamp', { section: 'On top', tool: '7 mm nut driver' }),
 ];
 
-/** The plenum and what hangs on it: off after both banks. */
+/** The plenum and what hangs on it: off before rails and bodies can be reached. */
 const middle: ProcedureItem[] = [
   item('alternator-duct', 'Alternator air duct', 'duct', { section: 'Plenum' }),
   item('shield-screws', 'Heat shield screws, three', 'fasteners', {
@@ -354,7 +358,7 @@ export const saloonProcedure: Procedure = {
   familyId: 'vantaro-46',
   work: 'rebuild',
   source: DEMO_SOURCE,
-  items: [...onTop, ...left.items, ...right.items, ...middle],
+  items: [...onTop, ...left.outer, ...right.outer, ...middle, ...left.inner, ...right.inner],
   openings: [
     ...left.openings,
     ...right.openings,

@@ -28,7 +28,8 @@ export async function pairsForPrint(job: Job, pictures: Pictures): Promise<Pictu
   };
   return Promise.all(
     subjects.map(async (subject) => ({
-      subject,
+      // Pictures of one item are known by its id; on paper they carry its name.
+      subject: job.items.find(({ id }) => subject === `item:${id}`)?.name ?? subject,
       before: await last(subject, 'before'),
       after: await last(subject, 'after'),
     })),

@@ -6,6 +6,7 @@ import { parseNumber } from '../../core/quantity/index.ts';
 import TextField from '../parts/TextField.vue';
 import { api, ApiError } from '../stores/api.ts';
 import { useShop } from '../stores/shop.ts';
+import OpeningHours from './OpeningHours.vue';
 
 /** One plain question a row; the shop answers each once. And the figures that money is worked out with. */
 const shop = useShop();
@@ -141,6 +142,7 @@ async function keep(): Promise<void> {
         <span v-if="kept" class="ml-3 text-soft" role="status">Kept.</span>
       </div>
     </form>
+    <OpeningHours :may-edit="mayEdit" />
     <p class="mt-8 text-[0.9375rem]">
       <RouterLink class="link" to="/knowledge">Knowledge: causes, checks and likelihoods</RouterLink>
       <span class="mx-2 text-soft">·</span>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { freezePoint, type Glycol } from '../../core/coolant/index.ts';
+import { calibrationDue } from '../../core/prepare/index.ts';
 import { format, formatNumber, parseNumber, parseQuantity, unitsOfKind } from '../../core/quantity/index.ts';
 import { isSpec, rankWrenches, specFromText } from '../../core/torque/index.ts';
 import { checkVin, parseDtc } from '../../core/vehicle/index.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import TextField from '../parts/TextField.vue';
+import { nowIso } from '../stores/clock.ts';
 import { useShop } from '../stores/shop.ts';
 
 /** The bench tools on their own: torque, coolant, codes and VINs, without a job. */
@@ -27,6 +29,14 @@ const others = computed(() => {
         .map((unit) => format(value.quantity, { in: unit }))
     : [];
 });
+const today = nowIso().slice(0, 10);
+const wall = computed(() =>
+  shop.tools.map((tool) => {
+    const due = calibrationDue(tool);
+    const late = tool.calibrationMonths !== null && (due === null || due < today);
+    return { tool, late, words: due === null ? '' : `${late ? 'was due' : 'calibrated until'} ${shop.say.day(due)}` };
+  }),
+);
 const freeze = computed(() => {
   const percent = parseNumber(share.value);
   return percent >= 0 && percent <= 100 ? freezePoint(glycol.value ?? 'ethylene', percent / 100) : null;
@@ -119,6 +129,22 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
             >{{ dtc.dtc.scope === 'generic' ? 'Generic' : 'Maker’s own' }}, {{ dtc.dtc.group }}.</span
           >
         </p>
+      </section>
+      <section class="border-t border-line pt-4">
+        <h2 class="text-lg">On the wall</h2>
+        <ul class="rows mt-2 border-y border-line text-[0.9375rem]">
+          <li v-for="each in wall" :key="each.tool.id" class="grid gap-x-4 py-2 sm:grid-cols-[1fr_6rem_11rem]">
+            <span
+              ><span class="font-semibold">{{ each.tool.name }}</span
+              ><span v-if="each.tool.range" class="block text-sm text-soft">{{ each.tool.range }}</span></span
+            >
+            <span class="text-soft">{{ each.tool.place }}</span>
+            <span class="sm:text-right" :class="each.late ? 'font-semibold text-brass' : 'text-soft'">{{
+              each.words
+            }}</span>
+          </li>
+          <li v-if="wall.length === 0" class="py-2 text-soft">A shop file brings the list of tools in.</li>
+        </ul>
       </section>
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">VIN check</h2>

@@ -145,14 +145,14 @@ const kilo = (newtons: number): string => `${Number((newtons / 1000).toPrecision
                 <option v-for="each in keysOf(PROOF_STRESS)" :key="each" :value="each">{{ each }}</option>
               </select>
             </FieldBox>
-            <FieldBox v-slot="{ id }" label="The figure is for a thread that is">
+            <FieldBox v-slot="{ id }" label="The figure is for">
               <select :id="id" v-model="told" class="input">
                 <option v-for="each in keysOf(CONDITIONS)" :key="each" :value="each">
                   {{ CONDITIONS[each].name }}
                 </option>
               </select>
             </FieldBox>
-            <FieldBox v-slot="{ id }" label="This one is">
+            <FieldBox v-slot="{ id }" label="This thread is">
               <select :id="id" v-model="condition" class="input">
                 <option v-for="each in keysOf(CONDITIONS)" :key="each" :value="each">
                   {{ CONDITIONS[each].name }}
@@ -197,9 +197,12 @@ const kilo = (newtons: number): string => `${Number((newtons / 1000).toPrecision
                 <span :class="each.setting.verdict === 'suits' ? 'font-bold text-moss' : 'text-oxide'">{{
                   each.setting.verdict
                 }}</span><span class="block text-sm text-soft"
-                  >{{ each.setting.why }} {{ Math.round(each.inside * 100) }} % of what it delivers lies in the band.{{
-                    each.wrench.calibratedOn === null ? ' No calibration date.' : ''
-                  }}</span
+                  >{{ each.setting.why
+                  }}{{
+                    each.setting.verdict === 'suits'
+                      ? ` ${Math.round(each.inside * 100)} % of that lies in the band.`
+                      : ''
+                  }}{{ each.wrench.calibratedOn === null ? ' No calibration date.' : '' }}</span
                 ></span
               >
             </li>
@@ -230,9 +233,9 @@ const kilo = (newtons: number): string => `${Number((newtons / 1000).toPrecision
               "
               >{{ margin.margin.toFixed(1) }} ×</span
             >
-            <span class="text-lg font-semibold text-soft">what strips the thread</span>
+            <span class="text-lg font-semibold text-soft">before the thread strips</span>
           </p>
-          <p v-if="margin" class="text-[0.9375rem]">{{ margin.words }}</p>
+          <p v-if="margin && margin.verdict !== 'holds'" class="text-[0.9375rem] font-semibold">{{ margin.words }}</p>
           <dl v-if="pull && spec" class="rows mt-3 border-y border-line text-[0.9375rem]">
             <FigureRow label="Pull">{{ kilo(pull.newtons) }}</FigureRow>
             <FigureRow label="With the scatter of friction">{{ kilo(pull.low) }} to {{ kilo(pull.high) }}</FigureRow>

@@ -3,7 +3,7 @@ import { accept, type Refusal, refuse, refuseField } from '../commands.ts';
 import { event } from '../events.ts';
 import { allNeeds } from '../needs.ts';
 import { jobConstraints } from '../plans.ts';
-import { closerOf, itemOf, leftColumn } from '../query.ts';
+import { closerOf, isBack, itemOf, leftColumn } from '../query.ts';
 import type { Job, JobItem } from '../types.ts';
 import { planRefit } from '../../refit/index.ts';
 import { type Handlers, nonEmpty, plain } from './handlers.ts';
@@ -117,7 +117,7 @@ export const strip: Handlers<
     if (opening === undefined) return refuse('no-such-opening', 'That opening is not part of this job.');
     if (opening.state !== 'plugged') return refuse('not-plugged', `${opening.name} holds no plug.`);
     const cover = closerOf(job, opening.id);
-    return cover !== undefined && cover.state !== 'off' && cover.state !== 'on'
+    return cover !== undefined && isBack(cover)
       ? refuse('buried', `${cover.name} covers it.`, `Take off ${cover.name.toLowerCase()} again first.`)
       : accept(event('opening-unplugged', data));
   },

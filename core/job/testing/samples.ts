@@ -273,12 +273,20 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
     shows: (job) => [job.openings[0]?.state, job.items[4]?.state],
     as: ['open', 'refitted'],
   },
+  // Against the order, so that both of its events are seen; the plain way is in every other sample that puts back.
   'put-back-item': {
-    after: [open, pin, off('body')],
-    data: { itemId: 'body', renewed: true, fitted: 'S-2', countedBack: null, confirmed: false },
-    events: ['item-put-back'],
-    shows: (job) => [job.items[3]?.state, job.items[3]?.fitted, job.openings[0]?.state],
-    as: ['renewed', 'S-2', 'closed'],
+    after: [open, pin, off('body'), plug],
+    data: {
+      itemId: 'body',
+      renewed: true,
+      fitted: 'S-2',
+      countedBack: null,
+      confirmed: false,
+      against: 'it is on already',
+    },
+    events: ['item-put-back', 'order-broken'],
+    shows: (job) => [job.items[3]?.state, job.items[3]?.fitted, job.openings[0]?.state, job.brokenOrders.length],
+    as: ['renewed', 'S-2', 'plugged', 1],
   },
   'confirm-connector': {
     after: [open, pin, off('plug'), back('plug')],

@@ -158,10 +158,10 @@ export const STRIP_SAMPLES: { readonly [K in keyof StripCommandData]: Sample<K> 
   },
   'tighten-pass': {
     after: [open, pinRich, screwsOff],
-    data: { itemId: 'screws', pass: 1, method: 'wrench', torqueText: '5 Nm', wrenchId: 'w', adapter: '40 mm at 90°' },
+    data: { itemId: 'screws', pass: 1, method: 'wrench', torqueText: '5 Nm', wrenchId: 'w' },
     events: ['bolt-tightened', 'bolt-tightened', 'bolt-tightened', 'bolt-tightened'],
-    shows: (job) => itemOf(job, 'screws')?.bolts.map(({ nm, final, adapter }) => [nm, final, adapter]),
-    as: Array.from({ length: 4 }, () => [5, false, '40 mm at 90°']),
+    shows: (job) => itemOf(job, 'screws')?.bolts.map(({ nm, final }) => [nm, final]),
+    as: Array.from({ length: 4 }, () => [5, false]),
   },
   'strip-thread': {
     after: [open, pin, off('bolts')],

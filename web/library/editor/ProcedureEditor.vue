@@ -161,7 +161,10 @@ async function save(): Promise<void> {
           </li>
         </ul>
       </section>
-      <form class="mt-auto grid gap-3 border-t border-line pt-4" @submit.prevent="save">
+      <form
+        class="mt-auto grid gap-3 border-t border-line bg-card pt-4 lg:sticky lg:-bottom-5 lg:pb-5"
+        @submit.prevent="save"
+      >
         <TextField v-model="note" label="What is new, in a few words" placeholder="measures are asked for" />
         <p v-if="wrong" class="font-semibold text-alarm" role="alert">
           {{ wrong }}

@@ -108,7 +108,7 @@ export function useDraft(source: DraftSource) {
         by: shop.personId,
         basedOn: basedOn.value,
         note,
-        procedure: settled,
+        procedure: { ...settled, version: basedOn.value + 1 },
       });
       writePreference(keyOf(source), 'null');
       return saved;

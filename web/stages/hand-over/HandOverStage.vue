@@ -28,6 +28,8 @@ const gaps = computed(() =>
     ? []
     : STAGES.slice(0, -1).flatMap((stage) => (job.value === null ? [] : stageGaps(job.value, stage))),
 );
+/** Only what came off and went back teaches anything. */
+const learnable = computed(() => job.value?.items.some(({ state }) => state !== 'on') ?? false);
 const start = computed(() => (job.value === null ? { may: true as const } : jobMayStart(job.value)));
 const cost = computed(() =>
   job.value === null ? null : costOf(job.value, parseNumber(minutes.value) || 0, shop.settings.ratePerHourMinor),
@@ -62,6 +64,9 @@ function handOver(): void {
         <span class="ml-auto flex flex-wrap gap-2 text-sm">
           <a class="quiet" :href="`/api/jobs/${job.id}/sheet.pdf`" target="_blank" rel="noopener">A4 sheet, PDF</a>
           <a class="quiet" :href="`/api/jobs/${job.id}/file`" download>Job file, JSON</a>
+          <RouterLink v-if="learnable" class="quiet" :to="`/procedures/new?job=${job.id}`"
+            >Let it write the procedure</RouterLink
+          >
         </span>
       </div>
     </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { caution, type JobItem, jobLocks, jobPlan, lockWords } from '../../../core/job/index.ts';
+import { caution, freeToGoBack, type JobItem, jobLocks, jobPlan, lockWords } from '../../../core/job/index.ts';
+import { lowerFirst } from '../../parts/lowerFirst.ts';
 import { useKeys } from '../../shell/keys.ts';
 import { readPreference } from '../../shell/preferences.ts';
 import { nowIso } from '../../stores/clock.ts';
@@ -31,15 +32,16 @@ const job = computed(() => store.job);
 const queue = computed((): JobItem[] => {
   const { value } = job;
   if (value === null) return [];
-  const at = standsAt(value, way.value, shop.personId, nowIso());
+  const at = nowIso();
+  const first = standsAt(value, way.value, shop.personId, at);
   const plan = jobPlan(value);
+  const off = (itemId: string): JobItem[] => value.items.filter(({ id, state }) => id === itemId && state === 'off');
+  // What can be done comes first, then what is locked, so that its locks can be read.
   const rest =
     way.value === 'strip'
       ? value.items.filter(({ state }) => state === 'on')
-      : plan.ok
-        ? plan.steps.flatMap(({ itemId }) => value.items.filter((item) => item.id === itemId && item.state === 'off'))
-        : [];
-  const all = at === null || rest.includes(at) ? rest : [at, ...rest];
+      : [...freeToGoBack(value, at), ...(plan.ok ? plan.steps.flatMap(({ itemId }) => off(itemId)) : [])];
+  const all = [...new Set(first === null ? rest : [first, ...rest])];
   return [
     ...all.filter(({ id }) => !skipped.value.includes(id)),
     ...all.filter(({ id }) => skipped.value.includes(id)),
@@ -143,7 +145,7 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <div v-if="job" class="flex h-full flex-col gap-4 p-5 sm:gap-6 sm:p-8 lg:px-12">
+  <div v-if="job" data-testid="hands" class="flex h-full flex-col gap-4 p-5 sm:gap-6 sm:p-8 lg:px-12">
     <header class="flex flex-wrap items-center gap-4">
       <span class="plate px-2.5 py-1 text-lg">{{ job.vehicle.plate }}</span>
       <h1 class="text-lg font-normal text-soft">{{ way === 'strip' ? 'Strip' : 'Refit, reading upward' }}</h1>
@@ -226,9 +228,9 @@ onBeforeUnmount(() => {
     <footer>
       <p class="mb-3 text-lg text-soft sm:mb-4 sm:text-[1.375rem]">
         <template v-if="queue[1]"
-          >Then <b class="text-ink">{{ queue[1].name.toLowerCase() }}</b></template
+          >Then <b class="text-ink">{{ lowerFirst(queue[1].name) }}</b></template
         ><template v-if="queue[2]"
-          >, then <b class="text-ink">{{ queue[2].name.toLowerCase() }}</b></template
+          >, then <b class="text-ink">{{ lowerFirst(queue[2].name) }}</b></template
         >
       </p>
       <div class="grid grid-cols-2 gap-4 sm:grid-cols-[190px_190px_1fr]">

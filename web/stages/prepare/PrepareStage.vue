@@ -12,7 +12,7 @@ import { useShop } from '../../stores/shop.ts';
 import StageFrame from '../StageFrame.vue';
 import NewerVersion from '../there-and-back/NewerVersion.vue';
 import { useForm } from '../useForm.ts';
-import { adviceWords } from './adviceWords.ts';
+import { adviceWords, sayRange } from './adviceWords.ts';
 import { usePrepare } from './usePrepare.ts';
 
 /** What is needed against what is there, what to order today, and whether to start or wait. */
@@ -260,16 +260,12 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
           <FigureRow label="Ready">{{ ready }} of {{ list.length }}</FigureRow>
           <FigureRow label="Off"
             >{{ formatMinutes(outlook.off.likely) }}
-            <span class="font-normal text-soft"
-              >{{ formatMinutes(outlook.off.low) }}–{{ formatMinutes(outlook.off.high) }}</span
-            ></FigureRow
+            <span class="font-normal text-soft">{{ sayRange(outlook.off.low, outlook.off.high) }}</span></FigureRow
           >
           <FigureRow label="Bench, one soak">{{ formatMinutes(outlook.bench) }}</FigureRow>
           <FigureRow label="Back"
             >{{ formatMinutes(outlook.back.likely) }}
-            <span class="font-normal text-soft"
-              >{{ formatMinutes(outlook.back.low) }}–{{ formatMinutes(outlook.back.high) }}</span
-            ></FigureRow
+            <span class="font-normal text-soft">{{ sayRange(outlook.back.low, outlook.back.high) }}</span></FigureRow
           >
           <FigureRow v-if="outlook.held > 0" label="Waits for parts">{{ outlook.held }} items</FigureRow>
           <FigureRow label="In pieces now">{{ opened }} {{ opened === 1 ? 'vehicle' : 'vehicles' }}</FigureRow>

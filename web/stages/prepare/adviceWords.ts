@@ -3,9 +3,13 @@ import type { Course, Moment, StartAdvice } from '../../../core/prepare/index.ts
 /** How days are said: “Thursday”, “Mon 18 May”. */
 export type SayDay = (isoDay: string) => string;
 
-/** “Thursday 14:20”. */
-export function sayMoment({ day, minute }: Moment, sayDay: SayDay): string {
-  const clock = `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(Math.round(minute % 60)).padStart(2, '0')}`;
+/** Nobody works to the minute: what is worked out is said to a quarter of an hour. */
+const QUARTER = 15;
+
+/** “Thursday 14:15”. */
+export function sayMoment({ day, minute: exact }: Moment, sayDay: SayDay): string {
+  const minute = Math.min(Math.round(exact / QUARTER) * QUARTER, 24 * 60 - QUARTER);
+  const clock = `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
   return `${sayDay(day)} ${clock}`;
 }
 
@@ -15,6 +19,15 @@ const over = ({ closedDays }: Course, sayDay: SayDay): string => {
   const last = rest.at(-1);
   return last === undefined ? first : `${first} to ${last}`;
 };
+
+/** “2:50–3:50 h” or “40–55 min”: a range in one unit. */
+export function sayRange(low: number, high: number): string {
+  const clock = (minutes: number): string => {
+    const whole = Math.round(minutes / 5) * 5;
+    return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+  };
+  return high < 90 ? `${Math.round(low)}–${Math.round(high)} min` : `${clock(low)}–${clock(high)} h`;
+}
 
 /** The advice as a headline and sentences. */
 export function adviceWords(

@@ -249,7 +249,6 @@ const subtitle = computed(() => {
         <li v-for="rule in rules" :key="rule.id" class="py-1.5">{{ rule.text }}</li>
       </ul>
     </details>
-    <FlagForm v-if="item.origin !== 'plug'" :item="item" :closed="job.status === 'closed'" />
     <button
       v-if="way === 'strip' && canRepeat && job.status === 'open'"
       type="button"
@@ -259,22 +258,25 @@ const subtitle = computed(() => {
       And another like it <kbd class="key" aria-hidden="true">L</kbd>
     </button>
     <ItemPictures v-if="item.origin !== 'plug'" :job="job" :item="item" :way="way" />
-    <template v-if="job.status === 'open' && item.origin !== 'plug'">
-      <OpeningForm v-if="way === 'strip' && item.opens.length === 0" :item="item" />
-      <CureForm v-if="way === 'refit'" :item="item" />
-      <ConstraintForm :job="job" :item="item" />
-      <form v-if="leaving !== null" class="grid gap-2" @submit.prevent="leaveOff">
-        <TextField v-model="leaving" label="Why does it stay off?" :error="form.error('reason')" />
-        <button type="submit" class="quiet">Leave it off on purpose</button>
-      </form>
-      <button
-        v-else-if="way === 'refit' && item.state === 'off'"
-        type="button"
-        class="min-h-8 self-start text-sm text-soft underline underline-offset-2"
-        @click="leaving = ''"
-      >
-        Leave it off on purpose
-      </button>
-    </template>
+    <div v-if="item.origin !== 'plug'" class="flex flex-col gap-1 border-t border-line pt-2">
+      <FlagForm :item="item" :closed="job.status === 'closed'" />
+      <template v-if="job.status === 'open'">
+        <OpeningForm v-if="way === 'strip' && item.opens.length === 0" :item="item" />
+        <CureForm v-if="way === 'refit'" :item="item" />
+        <ConstraintForm :job="job" :item="item" />
+        <form v-if="leaving !== null" class="grid gap-2" @submit.prevent="leaveOff">
+          <TextField v-model="leaving" label="Why does it stay off?" :error="form.error('reason')" />
+          <button type="submit" class="quiet">Leave it off on purpose</button>
+        </form>
+        <button
+          v-else-if="way === 'refit' && item.state === 'off'"
+          type="button"
+          class="min-h-8 self-start text-sm text-soft underline underline-offset-2"
+          @click="leaving = ''"
+        >
+          Leave it off on purpose
+        </button>
+      </template>
+    </div>
   </div>
 </template>

@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { isAtTorque, boltIds, type Job, type JobItem } from '../../../core/job/index.ts';
 import { useShop } from '../../stores/shop.ts';
-import { bendLabels, layOut, middleOf, twinePath, type Way } from './layout.ts';
+import { bendLabels, isFar, layOut, looseEnd, middleOf, type Twine, twinePath, type Way } from './layout.ts';
 import TagItem from './TagItem.vue';
 import { useRowWindow } from './useRowWindow.ts';
 
@@ -36,12 +36,17 @@ const { range, reveal } = useRowWindow(
 const seen = computed(() => {
   const { first, last } = range.value;
   const { left, right, twines } = sheet.value;
-  const inSight = ({ from, to }: { from: number; to: number }): boolean =>
-    Math.max(from, to) >= first && Math.min(from, to) < last;
+  const seenRow = (row: number): boolean => row >= first && row < last;
+  const inSight = (twine: Twine): boolean =>
+    isFar(twine) && twine.id !== props.selected
+      ? seenRow(twine.from) || seenRow(twine.to)
+      : Math.max(twine.from, twine.to) >= first && Math.min(twine.from, twine.to) < last;
   return {
     left: left.slice(first, last),
     right: right.slice(first, last),
-    twines: twines.filter(inSight),
+    twines: twines.filter(inSight).map((twine) => ({ ...twine, far: isFar(twine) && twine.id !== props.selected })),
+    /** How many go back before a row of the right column: it is read from its foot. */
+    place: (row: number): string => ordinal(right.length - row),
     above: `${first * pitch}px`,
   };
 });
@@ -53,6 +58,12 @@ defineExpose({
       where,
     ),
 });
+/** “26th”. */
+function ordinal(number: number): string {
+  const tens = number % 100;
+  const suffix = tens > 10 && tens < 14 ? 'th' : (['th', 'st', 'nd', 'rd'][number % 10] ?? 'th');
+  return `${number}${suffix}`;
+}
 const labels = computed(() => bendLabels(sheet.value.twines, props.selected, 3));
 
 const clock = (iso: string): string => shop.say.time(iso).split(', ').at(-1) ?? '';
@@ -117,13 +128,24 @@ const isBack = (item: JobItem): boolean => item.back !== null;
       </ol>
       <div ref="middle" class="middle" :style="{ height: `${height}px` }" aria-hidden="true">
         <svg :width="width" :height="height">
-          <path
+          <g
             v-for="twine in seen.twines"
             :key="twine.id"
-            v-memo="[twine.from, twine.to, twine.state, twine.id === selected, width]"
-            :d="twinePath(twine.from, twine.to, width, pitch)"
-            :class="[twine.state, { chosen: twine.id === selected }]"
-          />
+            v-memo="[twine.from, twine.to, twine.far, twine.state, twine.id === selected, width, sheet.right.length]"
+          >
+            <template v-if="twine.far">
+              <path :d="looseEnd('left', twine.from, twine.to, width, pitch)" :class="twine.state" />
+              <path :d="looseEnd('right', twine.from, twine.to, width, pitch)" :class="twine.state" />
+              <text v-if="width > 130" :x="width * 0.23" :y="middleOf(twine.from, pitch) + 4" :class="twine.state">
+                back {{ seen.place(twine.to) }}
+              </text>
+            </template>
+            <path
+              v-else
+              :d="twinePath(twine.from, twine.to, width, pitch)"
+              :class="[twine.state, { chosen: twine.id === selected }]"
+            />
+          </g>
         </svg>
         <p
           v-for="label in labels"
@@ -208,6 +230,13 @@ path.renewed {
 path.left-off {
   stroke: var(--brass);
   opacity: 0.6;
+}
+text {
+  fill: var(--soft);
+  font-size: 12px;
+}
+text.off {
+  fill: var(--oxide);
 }
 path.chosen {
   stroke-width: 3px;

@@ -9,7 +9,7 @@ import {
   type RecordedEvent,
 } from '../../../core/job/index.ts';
 import type { Procedure, ProcedureItem } from '../../../core/procedure/index.ts';
-import { actionFor, standsAt, type Typed } from './actions.ts';
+import { actionFor, standsAt, type Typed, UNTYPED } from './actions.ts';
 import { bendLabels, layOut, middleOf, TAG_GAP, twinePath } from './layout.ts';
 import { torqueStep } from './torqueStep.ts';
 import { windowOf } from './useRowWindow.ts';
@@ -124,7 +124,7 @@ function bench(...ids: string[]) {
     },
   };
 }
-const typed: Typed = { pocket: '', label: '', torqueText: '', byFeel: false };
+const typed: Typed = UNTYPED;
 
 describe('the sheet', () => {
   it('faces each twin in the same row while the order mirrors', () => {

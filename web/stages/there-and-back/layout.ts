@@ -84,6 +84,20 @@ export function twinePath(from: number, to: number, width: number, pitch: number
   return `M0 ${y1} C${width * 0.4} ${y1 + sag} ${width * 0.6} ${y2 + sag} ${width} ${y2}`;
 }
 
+/** A string that runs over more rows than this is drawn as two loose ends: a sheaf of long strings tells nothing. */
+export const FAR_ROWS = 9;
+/** Whether a string is drawn as two ends. */
+export const isFar = ({ from, to }: Pick<Twine, 'from' | 'to'>): boolean => Math.abs(from - to) > FAR_ROWS;
+
+/** The loose end of a far string at one side, bending towards its twin; it ends a fifth of the way across. */
+export function looseEnd(side: 'left' | 'right', from: number, to: number, width: number, pitch: number): string {
+  const [own, other] = side === 'left' ? [from, to] : [to, from];
+  const y = middleOf(own, pitch);
+  const end = y + Math.sign(other - own) * pitch * 0.42;
+  const x = (share: number): number => (side === 'left' ? width * share : width * (1 - share));
+  return `M${x(0)} ${y} C${x(0.1)} ${y} ${x(0.17)} ${y} ${x(0.2)} ${end}`;
+}
+
 /** Labels of bends, moved apart so that none covers another. Positions in rows. */
 export function bendLabels(
   twines: readonly Twine[],
@@ -93,7 +107,8 @@ export function bendLabels(
   const bent = twines.filter(({ reason, from, to }) => reason !== '' && from !== to);
   const wanted = bent.length <= most ? bent : bent.filter(({ id }) => id === selected);
   const placed = wanted
-    .map(({ id, reason, from, to }) => ({ id, reason, at: (from + to) / 2 }))
+    // The middle of a far string is out of sight: its reason stands beside the end where it goes back.
+    .map(({ id, reason, from, to }) => ({ id, reason, at: isFar({ from, to }) ? to : (from + to) / 2 }))
     .sort((a, b) => a.at - b.at);
   for (const [index, label] of placed.entries()) {
     const above = placed[index - 1];

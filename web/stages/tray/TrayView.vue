@@ -183,7 +183,9 @@ const lines = (item: JobItem): string => {
 </template>
 
 <style scoped>
+/* Pockets overlap by their lines; the last ones need the pixel. */
 .tray {
+  padding: 0 1px 2px 0;
   overflow-x: auto;
 }
 .row {
@@ -206,7 +208,7 @@ const lines = (item: JobItem): string => {
   margin: 0 -1px -1px 0;
   padding: 0.4rem 0.55rem;
   border: 1.5px solid var(--line);
-  font-size: 0.8125rem;
+  font-size: 0.875rem;
   line-height: 1.2;
   text-align: left;
 }

@@ -1,0 +1,3 @@
+/** A name within a sentence: “Body gasket” becomes “body gasket”, “O-ring” and “MAF” stay. */
+export const lowerFirst = (name: string): string =>
+  /^\p{Lu}[\p{Lu}-]/u.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);
