@@ -2,10 +2,8 @@ import { type CauseModel, causesFor, type Finding, nextCheck, rank, signsFor } f
 import { SHIPPED_KNOWLEDGE } from '../../core/diagnose/knowledge/index.ts';
 import { scoreCases } from '../../demo/cases/index.ts';
 import { shop } from '../../demo/shop.ts';
-import type { Measured } from './bench.ts';
+import { type Measured, median } from './measure.ts';
 
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 const typical = (work: () => void): number => {
   for (let warm = 0; warm < 30; warm += 1) work();
   return median(
