@@ -1,4 +1,5 @@
 import {
+  allNeeds,
   currentStage,
   type Job,
   jobTally,
@@ -23,7 +24,7 @@ export function waitsFor(job: Job, now: string, sayDay: (day: string) => string 
   if (timer !== undefined) return timerEnd(timer) > now ? timer.label : `${timer.label}: time is up`;
   const ordered = job.needs.find(({ state }) => state === 'ordered');
   if (ordered !== undefined)
-    return `${job.procedure?.needs.find(({ id }) => id === ordered.needId)?.name ?? 'a part'}, expected ${ordered.expected === null ? 'some day' : sayDay(ordered.expected)}`;
+    return `${allNeeds(job).find(({ id }) => id === ordered.needId)?.name ?? 'a part'}, expected ${ordered.expected === null ? 'some day' : sayDay(ordered.expected)}`;
   return '';
 }
 

@@ -10,7 +10,8 @@ export type { Choice, MeasureKind, ProofKind } from './lists.ts';
 export { diagnoseJob, isOrdinary, jobFindings, subjectOf } from './diagnosis.ts';
 export type { FindingSource, JobDiagnosis, JobFinding } from './diagnosis.ts';
 export { proposeProcedure } from './propose.ts';
-export type { Lesson, Proposal } from './propose.ts';
+export type { Lesson } from './lessons.ts';
+export type { Proposal } from './propose.ts';
 export { currentStage, stageGaps } from './progress.ts';
 export { allNeeds, endSteps, needState, partHere, partName } from './needs.ts';
 export {

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { CommandBody, Job } from '../job/index.ts';
 import { play } from '../job/testing/play.ts';
 import { SAMPLES } from '../job/testing/samples.ts';
+import { pinRich } from '../job/testing/world.ts';
 import { bandOf, costOf, measured, mixAfter, sheetOf, speaker } from './index.ts';
 
 const say = speaker(new Map([['tomas', 'Tomas Virk']]), 'cr', 'Europe/London');
@@ -91,5 +92,76 @@ describe('the sheet', () => {
   it('says days and unknown people as they are', () => {
     expect(say.day('2026-05-18')).toBe('Monday 18 May');
     expect(say.person('ghost')).toBe('ghost');
+  });
+});
+
+describe('what was unusual', () => {
+  const rich = (...bodies: CommandBody[]): Job => play([of('open-job'), pinRich, ...bodies]).job!;
+  const tagged = (itemId: string): CommandBody => ({
+    type: 'remove-item',
+    data: { itemId, pocket: '', label: itemId, countedOut: null },
+  });
+  it('is printed: a lead’s word, what was dropped, flags, threads and what went on too early', () => {
+    const made = rich(
+      { type: 'drop-object', data: { id: 'd', what: 'M6 nut', where: 'valley' } },
+      { type: 'override-hold', data: { keys: ['search d'], reason: 'looked at twice' } },
+      { type: 'end-search', data: { id: 'd', outcome: 'accepted', where: 'below the tray' } },
+      {
+        type: 'flag-item',
+        data: { itemId: 'arm', flag: 'seized', needs: 'note', text: 'came with heat', partNumber: '', needId: 'n' },
+      },
+      tagged('screws'),
+      { type: 'strip-thread', data: { itemId: 'screws', boltId: '2', note: '' } },
+      {
+        type: 'repair-thread',
+        data: { itemId: 'screws', boltId: '2', route: 'insert', note: 'two turns below the face' },
+      },
+      tagged('left-plug'),
+      tagged('unit'),
+      { type: 'finish-bench', data: { itemId: 'unit', note: '' } },
+      {
+        type: 'put-back-item',
+        data: {
+          itemId: 'unit',
+          renewed: false,
+          fitted: '',
+          countedBack: null,
+          confirmed: false,
+          against: 'held aside',
+        },
+      },
+    );
+    expect(rows(made, 'Left over or unusual')).toEqual([
+      'M6 nut was dropped and is not found: valley | let pass by Tomas Virk, Wednesday 13 May, 09:06 | looked at twice',
+      'Dropped: M6 nut | not found; loss accepted by Tomas Virk | below the tray',
+      'Sample screws, bolt 2 | thread stripped; thread insert, same bolt | two turns below the face',
+      'Sample arm | found seized, came with heat | still open',
+      'Sample unit | put back before sample left-plug | held aside',
+    ]);
+  });
+  it('says a measure and whether it was set again, and degrees where a bolt went by angle', () => {
+    const made = rich(
+      { type: 'keep-measure', data: { itemId: 'dashpot', kind: 'gap', text: '7.4 mm' } },
+      tagged('dashpot'),
+      tagged('screws'),
+      {
+        type: 'tighten-pass',
+        data: { itemId: 'screws', pass: 1, method: 'wrench', torqueText: '5 Nm', wrenchId: 'w' },
+      },
+      { type: 'tighten-pass', data: { itemId: 'screws', pass: 2, method: 'angle', torqueText: '45', wrenchId: 'w' } },
+      { type: 'go-over-group', data: { itemId: 'screws', moved: false, note: '' } },
+    );
+    expect(rows(made, 'Came off and went back')[0]).toContain('gap or length 7.4 mm, not set again');
+    expect(rows(made, 'Fasteners')).toEqual([
+      'Sample screws, M6×25 into alloy | 45° · 45° · 45° · 45° | Target 5 Nm + 45°; Click; source: sample; gone over cold, none moved',
+    ]);
+  });
+  it('says where the time went', () => {
+    // Two minutes an entry; the arm was gone over six times.
+    const again: CommandBody[] = Array.from({ length: 6 }, () => ({
+      type: 'flag-item',
+      data: { itemId: 'arm', flag: 'seized', needs: 'note', text: 'x', partNumber: '', needId: 'n' },
+    }));
+    expect(rows(rich(...again), 'Time and money')).toContainEqual('Time went at sample arm | 12 min | expected 3 min');
   });
 });

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted } from 'vue';
 import { fitInto, nextTask, type Task, waitsFor } from '../../core/bay/index.ts';
-import { jobMayStart, jobTally, runningTimers, STAGE_NAMES, timerEnd } from '../../core/job/index.ts';
+import { allNeeds, jobMayStart, jobTally, runningTimers, STAGE_NAMES, timerEnd } from '../../core/job/index.ts';
 import { formatClock, formatMinutes } from '../../core/quantity/index.ts';
 import { useBay } from '../stores/bay.ts';
 import { useNow } from '../stores/clock.ts';
@@ -68,7 +68,7 @@ const jobOf = (id: string) => store.jobs.get(id);
 const notToStrip = computed(() =>
   jobs.value.flatMap((job) => {
     const ordered = job.needs.find(({ state }) => state === 'ordered');
-    const need = job.procedure?.needs.find(({ id }) => id === ordered?.needId);
+    const need = allNeeds(job).find(({ id }) => id === ordered?.needId);
     return ordered && need && jobTally(job).itemsOff.length === 0
       ? [
           {

@@ -6,6 +6,7 @@ import { format, formatNumber, parseNumber, parseQuantity, unitsOfKind } from '.
 import { isSpec, rankWrenches, specFromText } from '../../core/torque/index.ts';
 import { checkVin, parseDtc } from '../../core/vehicle/index.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
+import { dayWithYear } from '../parts/dayWithYear.ts';
 import TextField from '../parts/TextField.vue';
 import { nowIso } from '../stores/clock.ts';
 import { useShop } from '../stores/shop.ts';
@@ -34,7 +35,7 @@ const wall = computed(() =>
   shop.tools.map((tool) => {
     const due = calibrationDue(tool);
     const late = tool.calibrationMonths !== null && (due === null || due < today);
-    return { tool, late, words: due === null ? '' : `${late ? 'was due' : 'calibrated until'} ${shop.say.day(due)}` };
+    return { tool, late, words: due === null ? '' : `${late ? 'was due' : 'calibrated until'} ${dayWithYear(due)}` };
   }),
 );
 const freeze = computed(() => {

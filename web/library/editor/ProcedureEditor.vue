@@ -99,6 +99,9 @@ async function save(): Promise<void> {
         Your draft of before goes on here.
         <button type="button" class="link" @click="editor.startOver()">Begin again from the library</button>
       </p>
+      <p v-if="source.job && lessons.length === 0" class="mt-2 text-[0.9375rem]">
+        All went as the procedure says; the minutes are as they were.
+      </p>
       <LessonList v-if="lessons.length > 0" :lessons="lessons" @choose="choose" />
       <form
         v-if="pair"

@@ -8,6 +8,7 @@ import { keysOf } from '../../parts/keysOf.ts';
 import TextField from '../../parts/TextField.vue';
 import { useKnowledge } from '../../stores/knowledge.ts';
 import { idFor } from './draft.ts';
+import SystemFields from './SystemFields.vue';
 
 /** What is said of the whole: name, engines, openings, what is needed. */
 const props = defineProps<{ draft: Procedure }>();
@@ -87,6 +88,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
       placeholder="shop figure, verify"
       @update:model-value="put({ source: $event || null })"
     />
+    <SystemFields :draft="draft" @put="put" />
     <section>
       <h3 class="text-sm font-bold">Openings</h3>
       <div

@@ -4,6 +4,7 @@ import type { ProcedureLine } from '../../../contract/index.ts';
 import { needState } from '../../../core/job/index.ts';
 import type { Readiness } from '../../../core/prepare/index.ts';
 import { formatMinutes } from '../../../core/quantity/index.ts';
+import { dayWithYear } from '../../parts/dayWithYear.ts';
 import FigureRow from '../../parts/FigureRow.vue';
 import TextField from '../../parts/TextField.vue';
 import { api } from '../../stores/api.ts';
@@ -20,7 +21,7 @@ const store = useJob();
 const shop = useShop();
 const form = useForm();
 const job = computed(() => store.job);
-const { list, orders, missing, outlook, advice, tools, opened } = usePrepare(job);
+const { list, orders, missing, outlook, advice, tools, opened, bays } = usePrepare(job);
 const procedures = shallowRef<readonly ProcedureLine[]>([]);
 const changing = ref(false);
 const dates = reactive<Record<string, string>>({});
@@ -89,7 +90,7 @@ const words = ({ status, need, words: said }: Readiness): string =>
   status === 'on order'
     ? `on order, expected ${shop.say.day((job.value && needState(job.value, need.id)?.expected) || '')}`
     : status === 'overdue'
-      ? said.replace(/\d{4}-\d\d-\d\d/, (day) => shop.say.day(day))
+      ? said.replace(/\d{4}-\d\d-\d\d/, dayWithYear)
       : said;
 const cautions = computed(() =>
   [...new Set(list.value.flatMap(({ need }) => (need.caution === null ? [] : [need.caution])))].filter(
@@ -114,6 +115,14 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
     "
   >
     <NewerVersion :job="job" />
+    <!-- Where the why lies below the list, its first sentence stands above it. -->
+    <p
+      v-if="said && !started && !changing"
+      class="mt-3 text-xl font-bold lg:hidden"
+      :class="said.tone === 'good' ? 'text-moss' : 'text-brass'"
+    >
+      {{ said.headline }}
+    </p>
     <button
       v-if="job.procedure && !changing && !started && job.status === 'open'"
       type="button"
@@ -268,7 +277,10 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
             <span class="font-normal text-soft">{{ sayRange(outlook.back.low, outlook.back.high) }}</span></FigureRow
           >
           <FigureRow v-if="outlook.held > 0" label="Waits for parts">{{ outlook.held }} items</FigureRow>
-          <FigureRow label="In pieces now">{{ opened }} {{ opened === 1 ? 'vehicle' : 'vehicles' }}</FigureRow>
+          <FigureRow label="In a bay for about">{{
+            formatMinutes(outlook.off.likely + outlook.bench + outlook.back.likely + outlook.back.waiting)
+          }}</FigureRow>
+          <FigureRow label="In pieces now">{{ opened }} in {{ bays }} {{ bays === 1 ? 'bay' : 'bays' }}</FigureRow>
         </dl>
         <p class="text-sm text-soft">
           {{ outlook.off.timed + outlook.back.timed }} of {{ outlook.off.steps + outlook.back.steps }} steps were timed

@@ -133,5 +133,7 @@ export function usePrepare(job: ComputedRef<Job | null>) {
   const tools = computed((): ToolUse[] =>
     toolList(job.value?.items.filter(({ origin }) => origin !== 'plug').map(({ id, tool }) => ({ id, tool })) ?? []),
   );
-  return { list, orders, missing, outlook, advice, tools, opened, moment };
+  /** Bays that somebody works in. */
+  const bays = computed(() => new Set(shop.people.map(({ bay }) => bay).filter((bay) => /^bay\b/i.test(bay))).size);
+  return { bays, list, orders, missing, outlook, advice, tools, opened, moment };
 }

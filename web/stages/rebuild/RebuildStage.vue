@@ -10,6 +10,7 @@ import SheetDialog from '../../parts/SheetDialog.vue';
 import VariantForm from '../diagnose/VariantForm.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
+import UnitsDone from './UnitsDone.vue';
 
 const store = useJob();
 const shop = useShop();
@@ -83,6 +84,7 @@ function fit(): void {
     title="On the bench: rebuild"
     lead="Every gasket and seal: new, or used again with a reason."
   >
+    <UnitsDone :job="job" />
     <ul class="rows mt-5 border-y border-line">
       <li v-for="seal in seals" :key="seal.name" class="py-3">
         <div class="flex flex-wrap items-center gap-3">

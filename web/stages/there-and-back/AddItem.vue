@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { ItemKind } from '../../../core/procedure/index.ts';
+import type { FastenerGroup, ItemKind } from '../../../core/procedure/index.ts';
+import { parseNumber } from '../../../core/quantity/index.ts';
+import { isSpec, specFromText, type TorqueSpec } from '../../../core/torque/index.ts';
 import type { Job } from '../../../core/job/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
+import { freePocket, placeFor, tagFor } from './actions.ts';
 
 const props = defineProps<{ job: Job }>();
 const emit = defineEmits<{ close: []; added: [id: string] }>();
@@ -34,13 +37,53 @@ const known = computed(() => {
     .slice(0, 5);
 });
 
+/** Fasteners are counted as they come out, and tightened to a figure if somebody knows one. */
+const count = ref('4');
+const thread = ref('M6');
+const torque = ref('');
+const countProblem = ref<string | null>(null);
+function readFasteners(): FastenerGroup | null {
+  countProblem.value = null;
+  if (kind.value !== 'fasteners') return null;
+  const number = parseNumber(count.value);
+  if (!Number.isInteger(number) || number < 1 || number > 200) countProblem.value = 'Expected 1 to 200.';
+  const spec = torque.value.trim() === '' ? null : specFromText(torque.value, null);
+  return {
+    count: number,
+    thread: thread.value,
+    into: '',
+    bolts: [],
+    fractions: spec === null ? [1] : [0.5, 1],
+    spec: spec === null || isSpec(spec) ? spec : unread(torque.value),
+  };
+}
+/** What cannot be read goes to core as it was typed, which says beside the field what is wrong with it. */
+const unread = (text: string): TorqueSpec => ({
+  text,
+  lowNm: 1,
+  highNm: 1,
+  targetNm: 1,
+  angleDeg: null,
+  source: null,
+});
+/** What stays hanging on the vehicle goes into no pocket. */
+const HANGS: ReadonlySet<ItemKind> = new Set<ItemKind>(['connector', 'hose', 'coolant-hose', 'cable']);
+
 function takeKnown(itemId: string): void {
   const item = props.job.items.find(({ id }) => id === itemId);
-  if (form.send('remove-item', { itemId, pocket: '', label: '', countedOut: item?.fasteners?.count ?? null }))
-    emit('added', itemId);
+  if (item === undefined) return;
+  const taken = form.send('remove-item', {
+    itemId,
+    pocket: placeFor(props.job, item),
+    label: tagFor(item),
+    countedOut: item.fasteners?.count ?? null,
+  });
+  if (taken) emit('added', itemId);
 }
 function add(): void {
   const id = freshId();
+  const fasteners = readFasteners();
+  if (countProblem.value !== null) return;
   const made = form.send('add-item', {
     item: {
       id,
@@ -49,14 +92,16 @@ function add(): void {
       tool: '',
       note: '',
       opens: [],
-      fasteners: null,
+      fasteners,
       singleUse: false,
       partNumber: '',
       unit: null,
       cautions: [],
     },
   });
-  if (made && form.send('remove-item', { itemId: id, pocket: '', label: '', countedOut: null })) emit('added', id);
+  const countedOut = fasteners?.count ?? null;
+  const pocket = HANGS.has(kind.value ?? 'other') ? '' : freePocket(props.job);
+  if (made && form.send('remove-item', { itemId: id, pocket, label: '', countedOut })) emit('added', id);
 }
 </script>
 
@@ -67,7 +112,7 @@ function add(): void {
         v-model="name"
         label="What is it?"
         placeholder="coolant hose, left"
-        :error="form.error('name') ?? form.general('name')"
+        :error="form.error('name') ?? form.general('name', 'torque')"
       />
       <ul v-if="known.length > 0" class="rows border-y border-line" aria-label="In the procedure">
         <li v-for="item in known" :key="item.id">
@@ -81,6 +126,11 @@ function add(): void {
         </li>
       </ul>
       <ChoiceRow v-model="kind" label="Kind" :options="kinds" />
+      <div v-if="kind === 'fasteners'" class="grid grid-cols-3 gap-3">
+        <TextField v-model="count" label="How many" inputmode="numeric" :error="countProblem" />
+        <TextField v-model="thread" label="Thread" placeholder="M6×20" />
+        <TextField v-model="torque" label="Torque, if known" placeholder="8–10 Nm" :error="form.error('torque')" />
+      </div>
       <button type="submit" class="primary">Add it as off</button>
     </form>
   </SheetDialog>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { allNeeds } from '../../../core/job/index.ts';
 import { useKeys } from '../../shell/keys.ts';
 import { afterPaint } from '../../stores/afterPaint.ts';
 import { useMinute } from '../../stores/clock.ts';
@@ -64,7 +65,7 @@ function choose(id: string): void {
 }
 const ordered = computed(() => {
   const need = job.value?.needs.find(({ state }) => state === 'ordered');
-  return job.value?.procedure?.needs.find(({ id }) => id === need?.needId)?.name ?? '';
+  return job.value === null ? '' : (allNeeds(job.value).find(({ id }) => id === need?.needId)?.name ?? '');
 });
 
 /** After an action the sheet moves on, unless the same group has bolts left. */

@@ -7,6 +7,7 @@ import FieldBox from '../../parts/FieldBox.vue';
 import FigureRow from '../../parts/FigureRow.vue';
 import SourceNote from '../../parts/SourceNote.vue';
 import { writePreference } from '../../shell/preferences.ts';
+import { useShop } from '../../stores/shop.ts';
 import AdapterForm from './AdapterForm.vue';
 import FlangeDrawing from './FlangeDrawing.vue';
 import { jointFigures } from './jointFigures.ts';
@@ -17,6 +18,7 @@ import type { AdapterOn, TorqueStep } from './torqueStep.ts';
 /** Which bolt, how tight, on which wrench at which setting, and what was reached. */
 const props = defineProps<{ item: JobItem; step: TorqueStep | null; error: string | null; closed: boolean }>();
 defineEmits<{ pass: [] }>();
+const shop = useShop();
 const text = defineModel<string>('text', { required: true });
 const byFeel = defineModel<boolean>('byFeel', { required: true });
 const wrench = defineModel<string>('wrench', { required: true });
@@ -88,6 +90,9 @@ function choose(event: Event): void {
           >
         </span>
       </FieldBox>
+      <p v-if="byFeel && shop.rules.tightening === 'figure'" class="text-sm text-brass">
+        The house rule is a figure, in stages. The sheet will say <em>by feel</em>.
+      </p>
       <button v-if="left > 1 && !closed" type="button" class="quiet justify-self-start text-sm" @click="$emit('pass')">
         All {{ left }} of this pass reached it
       </button>

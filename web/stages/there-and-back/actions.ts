@@ -73,7 +73,7 @@ export function freePocket(job: Job): string {
 }
 
 /** Where an item goes when nobody says: a unit to the bench, plugs and hoses stay where they hang, the rest to the tray. */
-function placeFor(job: Job, item: JobItem): string {
+export function placeFor(job: Job, item: JobItem): string {
   if (item.pocket !== '') return item.pocket;
   if (item.kind === 'unit') return 'bench';
   const hangs = ['connector', 'hose', 'coolant-hose', 'cable'].includes(item.kind);
@@ -81,7 +81,7 @@ function placeFor(job: Job, item: JobItem): string {
 }
 
 /** The tag of a look-alike when nobody types one: what its name says after the last comma. */
-const tagFor = (item: JobItem): string =>
+export const tagFor = (item: JobItem): string =>
   item.alike === undefined || item.label !== '' ? item.label : (item.name.split(', ').slice(1).at(-1) ?? '');
 
 /** What to do in strip: plug what gapes, take out what holds the weight, else take the item off. */

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { CoolantSystem, Procedure } from '../../../core/procedure/index.ts';
+import { parseNumber } from '../../../core/quantity/index.ts';
+import { RECIPES } from '../../../core/relearn/index.ts';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import TextField from '../../parts/TextField.vue';
+
+/** Coolant and bleeding, and which relearn runs suit. What cannot be read stays typed and changes nothing. */
+const props = defineProps<{ draft: Procedure }>();
+const emit = defineEmits<{ put: [more: Partial<Procedure>] }>();
+const capacity = ref(String(props.draft.coolant?.capacityL ?? ''));
+const percent = ref(props.draft.coolant === null ? '' : String(Math.round(props.draft.coolant.concentration * 100)));
+
+const BLANK: CoolantSystem = { capacityL: 6, glycol: 'ethylene', concentration: 0.5, bleedPoint: '' };
+const put = (more: Partial<CoolantSystem>): void =>
+  emit('put', { coolant: { ...(props.draft.coolant ?? BLANK), ...more } });
+const capacityProblem = computed(() => (parseNumber(capacity.value) > 0 ? null : 'Expected more than 0 L.'));
+const percentProblem = computed(() => {
+  const share = parseNumber(percent.value);
+  return share >= 0 && share <= 100 ? null : 'Expected 0 to 100 %.';
+});
+function begin(): void {
+  capacity.value = String(BLANK.capacityL);
+  percent.value = '50';
+  emit('put', { coolant: BLANK });
+}
+const runs = RECIPES.filter(({ purpose }) => purpose === 'relearn');
+const toggle = (id: string): void =>
+  emit('put', {
+    relearn: props.draft.relearn.includes(id)
+      ? props.draft.relearn.filter((each) => each !== id)
+      : [...props.draft.relearn, id],
+  });
+</script>
+
+<template>
+  <section class="grid gap-3">
+    <h3 class="text-sm font-bold">Coolant and bleeding</h3>
+    <button v-if="draft.coolant === null" type="button" class="quiet justify-self-start text-sm" @click="begin">
+      Coolant is opened
+    </button>
+    <template v-else>
+      <div class="grid grid-cols-2 gap-3">
+        <TextField
+          v-model="capacity"
+          label="System holds, L"
+          inputmode="decimal"
+          :error="capacityProblem"
+          @change="capacityProblem === null ? put({ capacityL: parseNumber(capacity) }) : undefined"
+        />
+        <TextField
+          v-model="percent"
+          label="Antifreeze, %"
+          inputmode="decimal"
+          :error="percentProblem"
+          @change="percentProblem === null ? put({ concentration: parseNumber(percent) / 100 }) : undefined"
+        />
+      </div>
+      <ChoiceRow
+        :model-value="draft.coolant.glycol"
+        label="Base"
+        :options="[
+          { id: 'ethylene', name: 'Ethylene' },
+          { id: 'propylene', name: 'Propylene' },
+        ]"
+        @update:model-value="put({ glycol: $event ?? 'ethylene' })"
+      />
+      <TextField
+        :model-value="draft.coolant.bleedPoint"
+        label="Bled at"
+        placeholder="screw on the thermostat housing"
+        @update:model-value="put({ bleedPoint: $event })"
+      />
+      <button
+        type="button"
+        class="min-h-8 justify-self-start text-sm text-soft underline underline-offset-2"
+        @click="emit('put', { coolant: null })"
+      >
+        It stays closed
+      </button>
+    </template>
+    <fieldset>
+      <legend class="mb-1 text-sm font-bold">Relearn runs that suit</legend>
+      <label v-for="run in runs" :key="run.id" class="flex min-h-8 items-center gap-2 text-[0.9375rem]"
+        ><input
+          type="checkbox"
+          class="size-5 accent-bottle"
+          :checked="draft.relearn.includes(run.id)"
+          @change="toggle(run.id)"
+        />
+        {{ run.name }}</label
+      >
+    </fieldset>
+  </section>
+</template>
