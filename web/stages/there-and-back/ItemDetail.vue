@@ -258,9 +258,11 @@ const subtitle = computed(() => {
       And another like it <kbd class="key" aria-hidden="true">L</kbd>
     </button>
     <ItemPictures v-if="item.origin !== 'plug'" :job="job" :item="item" :way="way" />
-    <div v-if="item.origin !== 'plug'" class="flex flex-col gap-1 border-t border-line pt-2">
-      <FlagForm :item="item" :closed="job.status === 'closed'" />
-      <template v-if="job.status === 'open'">
+    <FlagForm v-if="item.flag" :item="item" :closed="job.status === 'closed'" />
+    <details v-if="item.origin !== 'plug' && job.status === 'open'" class="more border-t border-line pt-2">
+      <summary class="min-h-8 text-sm font-semibold text-soft">More about it</summary>
+      <div class="flex flex-col gap-1">
+        <FlagForm v-if="!item.flag" :item="item" :closed="false" />
         <OpeningForm v-if="way === 'strip' && item.opens.length === 0" :item="item" />
         <CureForm v-if="way === 'refit'" :item="item" />
         <ConstraintForm :job="job" :item="item" />
@@ -276,7 +278,7 @@ const subtitle = computed(() => {
         >
           Leave it off on purpose
         </button>
-      </template>
-    </div>
+      </div>
+    </details>
   </div>
 </template>
