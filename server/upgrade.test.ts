@@ -18,6 +18,35 @@ const event = (seq: number, type: string, data: object) => ({
   command: `c${seq}`,
 });
 
+/** As procedures were before they said who looks alike, what stays in and what is undone at the end. */
+const OLD_PROCEDURE = {
+  id: 'old',
+  version: 2,
+  name: 'Old',
+  family: 'fours',
+  source: null,
+  items: [
+    {
+      id: 'duct',
+      name: 'Duct',
+      kind: 'duct',
+      tool: '',
+      note: '',
+      opens: [],
+      fasteners: null,
+      singleUse: false,
+      partNumber: '',
+      unit: null,
+      cautions: [],
+    },
+  ],
+  openings: [],
+  constraints: [],
+  needs: [],
+  coolant: null,
+  relearn: [],
+};
+
 /** A store as the first version of the program left it: one vehicle with its unit inside, one job. */
 beforeAll(() => {
   const first = join(folder, 'first');
@@ -56,7 +85,10 @@ beforeAll(() => {
     event(2, 'symptom-noted', { id: 's', text: 'hunting idle' }),
     event(3, 'check-done', { id: 'k', name: 'PCV', result: 'rattles', verdict: 'normal' }),
     event(4, 'decision-made', { choice: 'clean-bench', reason: 'ring' }),
+    event(5, 'procedure-pinned', { procedure: OLD_PROCEDURE }),
+    event(6, 'item-removed', { itemId: 'duct', pocket: 'A1', label: '', countedOut: null }),
   ];
+  db.prepare("INSERT INTO procedure VALUES ('old', 2, 'Old', 'fours', ?)").run(JSON.stringify(OLD_PROCEDURE));
   for (const { seq, type, data, command } of log) {
     db.prepare("INSERT INTO command VALUES (?, 'j', ?, ?, ?)").run(command, seq, seq, NOW);
     db.prepare("INSERT INTO event VALUES ('j', ?, ?, ?, 'tomas', ?, 1, ?, 'x')").run(seq, command, NOW, type, data);
@@ -90,6 +122,22 @@ describe('a store of the first version', () => {
     expect(rows('check_result')).toMatchObject([{ name: 'PCV', kind: null, verdict: 'normal' }]);
     expect(rows('job_decision')).toMatchObject([{ choice: 'clean-bench', knowledge: 1 }]);
     expect(db.prepare("SELECT * FROM setting WHERE key = 'projections'").all()).toEqual([]);
+    db.close();
+  });
+  it('keeps its procedures as versions, and its jobs go on by what they were pinned to', () => {
+    const db = openStore(file);
+    const { procedures, jobs } = createServices(db, join(folder, 'pictures'), () => NOW, 'UTC');
+    expect(procedures.versions('old')).toEqual([{ version: 2, at: '', by: 'shop', note: '' }]);
+    expect(procedures.get('old')).toEqual(OLD_PROCEDURE);
+    expect(jobs.job('j')?.items).toMatchObject([
+      { id: 'duct', state: 'off', stayingIn: 0, kept: [], threads: [], flag: null, seconds: { off: 0, back: 0 } },
+    ]);
+    expect(jobs.job('j')).toMatchObject({ tray: { rows: 4, columns: 6 }, searches: [], hands: [] });
+    expect(db.prepare("SELECT state FROM strip_item WHERE job_id = 'j'").all()).toEqual([{ state: 'off' }]);
+    expect(procedures.save({ ...OLD_PROCEDURE, items: [] } as never, 2, 'isla', 'emptied', NOW)).toMatchObject({
+      ok: true,
+      procedure: { version: 3 },
+    });
     db.close();
   });
   it('is not worked through again the next time', () => {

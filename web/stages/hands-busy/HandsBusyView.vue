@@ -3,6 +3,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { caution, freeToGoBack, type JobItem, jobLocks, jobPlan, lockWords } from '../../../core/job/index.ts';
 import { lowerFirst } from '../../parts/lowerFirst.ts';
+import { RESTORE_KINDS } from '../../../core/procedure/index.ts';
 import { useKeys } from '../../shell/keys.ts';
 import { readPreference } from '../../shell/preferences.ts';
 import { nowIso } from '../../stores/clock.ts';
@@ -66,6 +67,20 @@ const title = computed(() => {
     return `${item.value.name.split(',')[0]?.replace(/s$/, '')} ${step.value.number}${step.value.label ? `, ${step.value.label.split(',')[0]}` : ''}`;
   return item.value.name;
 });
+/** What to measure before it comes off, or to set it to once it is back. */
+const measuring = computed(() => {
+  const { value } = item;
+  if (value === null) return '';
+  if (way.value === 'refit')
+    return value.kept
+      .filter(({ restored }) => restored === null)
+      .map(({ kind, text }) => `${RESTORE_KINDS[kind]}: ${text}.`)
+      .join(' ');
+  const open = (value.restore ?? []).filter((kind) => !value.kept.some((each) => each.kind === kind));
+  return open.length === 0
+    ? ''
+    : `First, on the sheet: ${open.map((kind) => lowerFirst(RESTORE_KINDS[kind])).join(', ')}.`;
+});
 const detail = computed(() => {
   if (item.value === null) return [];
   if (torqueNow.value && step.value)
@@ -74,6 +89,7 @@ const detail = computed(() => {
       step.value.label.split(', ').slice(1).join(', '),
     ].filter(Boolean);
   return [
+    measuring.value,
     item.value.note,
     item.value.pocket === ''
       ? ''

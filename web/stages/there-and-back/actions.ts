@@ -10,6 +10,7 @@ import {
   type Refusal,
 } from '../../../core/job/index.ts';
 import { freshId } from '../../stores/job.ts';
+import { pocketId } from '../tray/trayLayout.ts';
 import type { Way } from './layout.ts';
 import { type AdapterOn, adapterWords, boltTorqueText, type TorqueStep } from './torqueStep.ts';
 
@@ -61,15 +62,22 @@ export const holding = (job: Job, item: JobItem): JobItem | undefined =>
       )
     : undefined;
 
-/** The first pocket of the tray with nothing in it, or the one after the last. */
-export function freePocket(job: Job): string {
-  const used = new Set(job.items.filter(({ state }) => state === 'off').map(({ pocket }) => pocket));
-  for (let row = 0; row < job.tray.rows; row += 1)
-    for (let column = 1; column <= job.tray.columns; column += 1) {
-      const pocket = `${String.fromCharCode(65 + row)}${column}`;
-      if (!used.has(pocket)) return pocket;
-    }
-  return '';
+/**
+ * The first pocket of the tray with nothing in it. When all are taken, the one with the fewest things in it, those of
+ * the same heading first: what came off together lies together.
+ */
+export function freePocket(job: Job, section = ''): string {
+  const inside = new Map<string, JobItem[]>();
+  for (const item of job.items)
+    if (item.state === 'off' && item.pocket !== '') inside.set(item.pocket, [...(inside.get(item.pocket) ?? []), item]);
+  const pockets = Array.from({ length: job.tray.rows }, (_, row) =>
+    Array.from({ length: job.tray.columns }, (__, column) => pocketId(row, column)),
+  ).flat();
+  const contents = (pocket: string): readonly JobItem[] => inside.get(pocket) ?? [];
+  const kin = (pocket: string): number =>
+    Number(section !== '' && contents(pocket).some((item) => item.section === section));
+  const empty = pockets.find((pocket) => contents(pocket).length === 0);
+  return empty ?? [...pockets].sort((x, y) => kin(y) - kin(x) || contents(x).length - contents(y).length)[0] ?? '';
 }
 
 /** Where an item goes when nobody says: a unit to the bench, plugs and hoses stay where they hang, the rest to the tray. */
@@ -77,7 +85,7 @@ export function placeFor(job: Job, item: JobItem): string {
   if (item.pocket !== '') return item.pocket;
   if (item.kind === 'unit') return 'bench';
   const hangs = ['connector', 'hose', 'coolant-hose', 'cable'].includes(item.kind);
-  return hangs ? '' : freePocket(job);
+  return hangs ? '' : freePocket(job, item.section);
 }
 
 /** The tag of a look-alike when nobody types one: what its name says after the last comma. */

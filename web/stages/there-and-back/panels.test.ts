@@ -78,8 +78,19 @@ describe('names, pockets and what holds the weight', () => {
   it('takes the first pocket with nothing in it', () => {
     const { job } = bench(off('dashpot', { pocket: 'A1' }), off('arm', { pocket: 'A3' }));
     expect(freePocket(job())).toBe('A2');
-    const full = { ...job(), tray: { rows: 1, columns: 1, names: {} } };
-    expect(freePocket(full)).toBe('');
+    // All taken: what came off together lies together, else where the fewest lie.
+    const items = job().items.map((item) =>
+      item.pocket === 'A1'
+        ? { ...item, section: 'Left bank' }
+        : item.pocket === 'A3'
+          ? { ...item, pocket: 'A2' }
+          : item,
+    );
+    const full = { ...job(), items, tray: { rows: 1, columns: 2, names: {} } };
+    expect(freePocket(full, 'Left bank')).toBe('A1');
+    const uneven = { ...full, items: [...items, { ...items[2]!, id: 'more', pocket: 'A1', section: 'x' }] };
+    expect(freePocket(uneven)).toBe('A2');
+    expect(freePocket({ ...full, tray: { rows: 0, columns: 0, names: {} } })).toBe('');
   });
   it('finds the group that still holds a unit', () => {
     const { job } = bench(off('screws', { countedOut: 4, stayIn: 2 }));
