@@ -153,10 +153,21 @@ export function freeToGoBack(job: Job, at: string | null): JobItem[] {
   if (!plan.ok) return [];
   const byId = new Map(job.items.map((item) => [item.id, item]));
   const input = lockInput(job, at);
+  // Each item is asked only about the constraints that make it wait: a large engine has thousands.
+  const waits = new Map<string, Constraint[]>();
+  for (const constraint of job.constraints) {
+    const id = constraint.kind === 'before' ? constraint.b : 'item' in constraint ? constraint.item : null;
+    if (id === null) continue;
+    const list = waits.get(id);
+    if (list === undefined) waits.set(id, [constraint]);
+    else list.push(constraint);
+  }
   return plan.steps.flatMap(({ itemId }) => {
     const item = byId.get(itemId);
     if (item === undefined || item.state !== 'off') return [];
-    return locksOf(itemId, input).length === 0 && flagLocks(job, itemId).length === 0 && !buriesPlug(job, item)
+    return locksOf(itemId, { ...input, constraints: waits.get(itemId) ?? [] }).length === 0 &&
+      flagLocks(job, itemId).length === 0 &&
+      !buriesPlug(job, item)
       ? [item]
       : [];
   });

@@ -364,6 +364,41 @@ describe('only a lead', () => {
   });
 });
 
+describe('a lead’s word', () => {
+  it('is for what they looked at: what comes off again holds again', () => {
+    const shop = rich()
+      .off('arm')
+      .do({ type: 'override-hold', data: { keys: ['item-off arm'], reason: 'a test run' } }, 'isla');
+    expect(jobMayStart(shop.now)).toMatchObject({ may: true, passed: [{ code: 'item-off' }] });
+    shop.do(back('arm')).off('arm');
+    expect(jobMayStart(shop.now)).toMatchObject({
+      may: false,
+      holds: [{ code: 'item-off', subject: 'arm' }],
+      passed: [],
+    });
+  });
+  it('for an opening ends when the opening is exposed anew', () => {
+    const shop = rich()
+      .off('unit')
+      .do(
+        {
+          type: 'override-hold',
+          data: { keys: ['opening-open inlet', 'item-off unit'], reason: 'cranked for the pump' },
+        },
+        'isla',
+      );
+    expect(jobMayStart(shop.now).may).toBe(true);
+    shop
+      .do({ type: 'finish-bench', data: { itemId: 'unit', note: '' } })
+      .do(back('unit'))
+      .off('unit');
+    expect(jobMayStart(shop.now)).toMatchObject({
+      may: false,
+      holds: [{ code: 'opening-open' }, { code: 'item-off' }],
+    });
+  });
+});
+
 describe('time', () => {
   it('goes to the item that an entry is about, by each person’s own gaps', () => {
     const shop = rich()

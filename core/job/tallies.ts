@@ -1,8 +1,9 @@
 import { coolantAccount, coolantQuestions } from '../coolant/index.ts';
 import { RESTORE_KINDS } from '../procedure/index.ts';
-import { holdKey, mayStart, type StartVerdict, tally, type Tally, type TallyInput } from '../refit/index.ts';
+import { type Hold, holdKey, mayStart, type StartVerdict, tally, type Tally, type TallyInput } from '../refit/index.ts';
 import { boltIds, isAtTorque, strippedThreads } from './bolts.ts';
 import { endSteps } from './needs.ts';
+import { closerOf, itemOf } from './query.ts';
 import type { Job, JobItem } from './types.ts';
 
 /** Plugs are counted through their openings; all else is an item. */
@@ -70,8 +71,18 @@ const verdicts = new WeakMap<Job, StartVerdict>();
 export function jobMayStart(job: Job): StartVerdict {
   const known = verdicts.get(job);
   if (known !== undefined) return known;
-  const overridden = new Set(job.overrides.flatMap(({ holds }) => holds.map(holdKey)));
+  const overridden = new Set(
+    job.overrides.flatMap(({ holds, at }) => holds.filter((hold) => stillStands(job, hold, at)).map(holdKey)),
+  );
   const verdict = mayStart(inputOf(job), overridden);
   verdicts.set(job, verdict);
   return verdict;
+}
+
+/** A lead's word is for what they looked at: what came off, opened or stripped again since holds again. */
+function stillStands(job: Job, { code, subject }: Hold, at: string): boolean {
+  const item = code.startsWith('opening') ? closerOf(job, subject) : itemOf(job, subject);
+  if (item === undefined) return true;
+  const since = [item.off?.at, item.back?.at, ...(code === 'thread' ? item.threads.map((thread) => thread.at) : [])];
+  return since.every((moment) => moment === undefined || moment <= at);
 }

@@ -181,7 +181,13 @@ export function openSection(job: Job, say: Speaker): SheetSection {
     ),
     ...job.items.flatMap((item) => [...flagRows(item), ...threadRows(item)]),
     ...job.brokenOrders.map(({ itemId, over, reason }) =>
-      row(name(itemId), `put back before ${over.map(({ item }) => name(item).toLowerCase()).join(', ')}`, reason),
+      row(
+        name(itemId),
+        over.length === 0
+          ? 'put back although it had to wait'
+          : `put back before ${over.map(({ item }) => name(item).toLowerCase()).join(', ')}`,
+        reason,
+      ),
     ),
     ...now.reusedSingleUse.map(({ name: item }) => row(item, 'single-use, refitted old')),
     ...now.countsThatDiffer.map(({ name: item }) => row(item, 'fewer back than came out')),

@@ -18,11 +18,13 @@ const jobId = computed(() => (typeof route.query.job === 'string' ? route.query.
 watch(
   () => route.fullPath,
   async () => {
+    // On the way to another page there is nothing to compare.
+    if (typeof route.query.from !== 'string') return;
     const { id } = route.params;
     const to = typeof route.query.to === 'string' ? `?version=${route.query.to}` : '';
     try {
       [before.value, after.value] = await Promise.all([
-        api.get<Procedure>(`/procedures/${String(id)}?version=${String(route.query.from)}`),
+        api.get<Procedure>(`/procedures/${String(id)}?version=${route.query.from}`),
         api.get<Procedure>(`/procedures/${String(id)}${to}`),
       ]);
       if (jobId.value !== null) await store.load(jobId.value);

@@ -16,9 +16,12 @@ const procedure = shallowRef<Procedure | null>(null);
 const versions = shallowRef<readonly ProcedureVersion[]>([]);
 const times = shallowRef<ItemTimes>({});
 const failed = ref('');
+/** On the way to another page its id is no longer ours. */
+const own = route.matched.at(-1)?.path;
 watch(
   () => [String(route.params.id), String(route.query.version ?? '')] as const,
   async ([id, version]) => {
+    if (route.matched.at(-1)?.path !== own) return;
     try {
       const [body, list, taken] = await Promise.all([
         api.get<Procedure>(`/procedures/${id}${version === '' ? '' : `?version=${version}`}`),

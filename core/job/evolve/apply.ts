@@ -110,6 +110,7 @@ export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>
       openings: setOpenings(job.openings, opens, 'open'),
       // Off again: what it covered can be reached.
       brokenOrders: job.brokenOrders.filter(({ itemId }) => itemId !== data.itemId),
+      hands: job.hands.filter(({ itemId }) => itemId !== data.itemId),
     };
   },
   'item-remarked': (job, { itemId, pocket, label, remark }) => ({

@@ -41,7 +41,10 @@ function takeIt(): void {
     <span v-for="hand in hands" :key="hand.who"
       ><b>{{ hand.who }}</b> has {{ hand.what.toLowerCase() }} in hand.</span
     >
-    <span v-if="hands.length === 0">{{ others.map(shop.firstName).join(' and ') }} is at this vehicle too.</span>
+    <span v-if="hands.length === 0"
+      >{{ others.map(shop.firstName).join(' and ') }} {{ others.length === 1 ? 'is' : 'are' }} at this vehicle
+      too.</span
+    >
     <template v-if="mine"
       ><span
         >You have <b>{{ mine.name.toLowerCase() }}</b>.</span
