@@ -188,7 +188,7 @@ const typed = (id: string, event: Event): void =>
 }
 @media (max-width: 640px) {
   .line {
-    grid-template-columns: 1.75rem minmax(0, 1fr) 5.5rem;
+    grid-template-columns: 2.1rem minmax(0, 1fr) 5.5rem;
   }
   .kind,
   .torque {
