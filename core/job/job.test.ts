@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Procedure, ProcedureItem } from '../procedure/index.ts';
+import { plainItem, type Procedure, type ProcedureItem } from '../procedure/index.ts';
 import { isSpec, specFromText } from '../torque/index.ts';
 import type { Vehicle } from '../vehicle/index.ts';
 import {
@@ -23,20 +23,8 @@ import {
 } from './index.ts';
 
 const spec = specFromText('8–10 Nm', null);
-const item = (id: string, more: Partial<ProcedureItem> = {}): ProcedureItem => ({
-  id,
-  name: `The ${id}`,
-  kind: 'other',
-  tool: '',
-  note: '',
-  opens: [],
-  fasteners: null,
-  singleUse: false,
-  partNumber: '',
-  unit: null,
-  cautions: [],
-  ...more,
-});
+const item = (id: string, more: Partial<ProcedureItem> = {}): ProcedureItem =>
+  plainItem(id, `The ${id}`, 'other', more);
 const procedure: Procedure = {
   id: 'p',
   version: 1,

@@ -3,6 +3,7 @@ export type { ProcedureProblem } from './check.ts';
 export { constraintWords, diffProcedures } from './diff.ts';
 export type { Difference, FieldChange } from './diff.ts';
 export { expectedMinutes } from './minutes.ts';
+export { plainItem } from './plain.ts';
 export { RESTORE_KINDS, WORK_KINDS } from './types.ts';
 export type {
   Bolt,

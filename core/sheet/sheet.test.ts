@@ -95,6 +95,37 @@ describe('the sheet', () => {
   });
 });
 
+describe('the units', () => {
+  it('that look alike are told apart by their place', () => {
+    const made = play([of('open-job'), pinRich]).job!;
+    const bank = (side: string): Job['items'][number] => ({
+      ...made.items.find(({ id }) => id === 'unit')!,
+      id: side,
+      unit: null,
+      name: `Throttle actuator, ${side}`,
+      state: side === 'left' ? 'refitted' : 'renewed',
+      fitted: side === 'left' ? '' : 'V-9',
+    });
+    const unit = (place: string) => ({
+      id: place,
+      kind: 'throttle-actuator' as const,
+      place,
+      partNumber: 'V-8',
+      variant: '',
+    });
+    const job8: Job = {
+      ...made,
+      items: [bank('left'), bank('right')],
+      vehicle: { ...made.vehicle, units: [unit('right bank'), unit('left bank'), unit('middle')] },
+    };
+    expect(section(job8, 'Units').rows.map(({ label, note }) => `${label}: ${note}`)).toEqual([
+      'Throttle actuator, right bank: replaced by V-9',
+      'Throttle actuator, left bank: off and refitted',
+      'Throttle actuator, middle: stayed on',
+    ]);
+  });
+});
+
 describe('what was unusual', () => {
   const rich = (...bodies: CommandBody[]): Job => play([of('open-job'), pinRich, ...bodies]).job!;
   const tagged = (itemId: string): CommandBody => ({

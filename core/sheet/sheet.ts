@@ -1,4 +1,4 @@
-import { CAUTION_CLOSE, type Job, MEASURES, type MeasureKind, PROOFS, type When } from '../job/index.ts';
+import { CAUTION_CLOSE, type Job, type JobItem, MEASURES, type MeasureKind, PROOFS, type When } from '../job/index.ts';
 import { format, formatMinutes } from '../quantity/index.ts';
 import { engineLine, type Figure, sourceWords, UNIT_KINDS, vehicleName } from '../vehicle/index.ts';
 import { costOf } from './cost.ts';
@@ -52,10 +52,22 @@ export function sheetOf(job: Job, say: Speaker): Sheet {
   };
 }
 
+/** The item that a unit of the vehicle is: by its own name and place where several look alike, else by its kind. */
+function itemOfUnit(job: Job, unit: Job['vehicle']['units'][number]): JobItem | undefined {
+  const [place = ''] = unit.place.toLowerCase().split(' ');
+  const name = UNIT_KINDS[unit.kind].toLowerCase();
+  const here = (item: JobItem): boolean => unit.place === 'only' || item.name.toLowerCase().includes(place);
+  return (
+    job.items.find((item) => item.name.toLowerCase().startsWith(name) && here(item)) ??
+    job.items.find((item) => item.unit === unit.kind && here(item)) ??
+    job.items.find((item) => item.unit === unit.kind)
+  );
+}
+
 /** The units of this engine with their numbers, and what became of each. */
 function units(job: Job): SheetSection {
   const rows = job.vehicle.units.map((unit) => {
-    const item = job.items.find((candidate) => candidate.unit === unit.kind);
+    const item = itemOfUnit(job, unit);
     const fate =
       item === undefined || item.state === 'on'
         ? 'stayed on'

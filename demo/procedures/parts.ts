@@ -1,4 +1,4 @@
-import type { Bolt, FastenerGroup, Need, ProcedureItem } from '../../core/procedure/index.ts';
+import { type Bolt, type FastenerGroup, type Need, plainItem } from '../../core/procedure/index.ts';
 import type { BeforeConstraint } from '../../core/refit/index.ts';
 import { isSpec, specFromText, type TorqueSpec } from '../../core/torque/index.ts';
 
@@ -12,25 +12,7 @@ const spec = (text: string): TorqueSpec => {
 };
 
 /** An item with everything ordinary left out. */
-export const item = (
-  id: string,
-  name: string,
-  kind: ProcedureItem['kind'],
-  more: Partial<ProcedureItem> = {},
-): ProcedureItem => ({
-  id,
-  name,
-  kind,
-  tool: '',
-  note: '',
-  opens: [],
-  fasteners: null,
-  singleUse: false,
-  partNumber: '',
-  unit: null,
-  cautions: [],
-  ...more,
-});
+export const item = plainItem;
 
 /** A bolt: id, millimetres across and down, what it is called, length under the head. */
 export type Place = readonly [string, number, number, string, number?];

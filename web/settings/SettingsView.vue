@@ -104,12 +104,7 @@ async function keep(): Promise<void> {
               ><span class="text-[0.9375rem] text-soft"> — {{ school.costs }}</span></span
             >
           </label>
-          <button
-            v-if="shop.rules[asked.id] && mayEdit"
-            type="button"
-            class="min-h-8 text-sm text-soft underline underline-offset-2"
-            @click="answer(asked.id, null)"
-          >
+          <button v-if="shop.rules[asked.id] && mayEdit" type="button" class="faint" @click="answer(asked.id, null)">
             No rule<span class="sr-only"> for: {{ asked.question }}</span>
           </button>
         </div>

@@ -64,7 +64,7 @@ function letPass(): void {
     <button
       v-else-if="holds.length > 0 && job.status === 'open' && isLead"
       type="button"
-      class="mt-4 min-h-8 text-sm text-soft underline underline-offset-2"
+      class="mt-4 faint"
       @click="picked = []"
     >
       Let some of it pass, as lead

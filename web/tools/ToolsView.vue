@@ -10,6 +10,7 @@ import { dayWithYear } from '../parts/dayWithYear.ts';
 import TextField from '../parts/TextField.vue';
 import { nowIso } from '../stores/clock.ts';
 import { useShop } from '../stores/shop.ts';
+import WrenchRows from './WrenchRows.vue';
 
 /** The bench tools on their own: torque, coolant, codes and VINs, without a job. */
 const shop = useShop();
@@ -62,26 +63,11 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
         <p v-if="others.length > 0" class="mt-3 flex flex-wrap gap-x-6 gap-y-1 font-bold">
           <span v-for="other in others" :key="other">{{ other }}</span>
         </p>
-        <ul class="rows mt-3 border-y border-line">
-          <li v-for="each in ranked" :key="each.wrench.id" class="grid grid-cols-[6.5rem_1fr] gap-x-4 py-2.5">
-            <span
-              ><span class="figure text-xl" :class="each.setting.verdict === 'suits' ? '' : 'text-soft'">{{
-                each.setting.setting
-              }}</span>
-              <span class="text-sm text-soft">{{ each.setting.unit }}</span></span
-            >
-            <span
-              ><span class="font-semibold">{{ each.wrench.name }}</span
-              >:
-              <span :class="each.setting.verdict === 'suits' ? 'font-bold text-moss' : 'text-oxide'">{{
-                each.setting.verdict
-              }}</span><span class="block text-sm text-soft"
-                >{{ each.setting.why }}{{ each.wrench.calibratedOn === null ? ' No calibration date.' : '' }}</span
-              ></span
-            >
-          </li>
-          <li v-if="ranked.length === 0" class="py-2.5 text-soft">Type a torque to see which wrench suits.</li>
-        </ul>
+        <WrenchRows class="mt-3" :ranked="ranked"
+          ><li v-if="ranked.length === 0" class="py-2.5 text-soft">
+            Type a torque to see which wrench suits.
+          </li></WrenchRows
+        >
         <RouterLink class="quiet mt-3 text-sm" to="/tools/torque"
           >Torque bench: adapters, pull, threads, order</RouterLink
         >

@@ -30,6 +30,7 @@ import FlangePlacer from '../library/editor/FlangePlacer.vue';
 import AdapterForm from '../stages/there-and-back/AdapterForm.vue';
 import type { AdapterOn } from '../stages/there-and-back/torqueStep.ts';
 import { useShop } from '../stores/shop.ts';
+import WrenchRows from './WrenchRows.vue';
 
 /** The torque bench without a job: what a figure means on the shop's own wrenches, and what it does to the thread. */
 const shop = useShop();
@@ -183,30 +184,7 @@ const kilo = (newtons: number): string => `${Number((newtons / 1000).toPrecision
           <p v-if="spec && told !== condition" class="mt-1 text-[0.9375rem]">
             For a thread that is {{ CONDITIONS[condition].name }}: <b>{{ spec.text }}</b>, so that it pulls the same.
           </p>
-          <ul class="rows mt-2 border-y border-line">
-            <li v-for="each in ranked" :key="each.wrench.id" class="grid grid-cols-[6.5rem_1fr] gap-x-4 py-2.5">
-              <span
-                ><span class="figure text-xl" :class="each.setting.verdict === 'suits' ? '' : 'text-soft'">{{
-                  each.setting.setting
-                }}</span>
-                <span class="text-sm text-soft">{{ each.setting.unit }}</span></span
-              >
-              <span
-                ><span class="font-semibold">{{ each.wrench.name }}</span
-                >:
-                <span :class="each.setting.verdict === 'suits' ? 'font-bold text-moss' : 'text-oxide'">{{
-                  each.setting.verdict
-                }}</span><span class="block text-sm text-soft"
-                  >{{ each.setting.why
-                  }}{{
-                    each.setting.verdict === 'suits'
-                      ? ` ${Math.round(each.inside * 100)} % of that lies in the band.`
-                      : ''
-                  }}{{ each.wrench.calibratedOn === null ? ' No calibration date.' : '' }}</span
-                ></span
-              >
-            </li>
-          </ul>
+          <WrenchRows class="mt-2" :ranked="ranked" share />
           <AdapterForm v-model="adapter" class="mt-2" />
         </section>
         <section class="border-t border-line pt-4">

@@ -1,4 +1,4 @@
-import type { ProcedureItem } from '../../procedure/index.ts';
+import { plainItem, type ProcedureItem } from '../../procedure/index.ts';
 import type { JobItem, Stamp } from '../types.ts';
 
 /** An item that is still on the vehicle. */
@@ -29,22 +29,7 @@ export const freshItem = (item: ProcedureItem, origin: 'procedure' | 'typed'): J
 
 /** A plug: *off* while it sits in its opening, *refitted* once it is out. */
 export const plugItem = (id: string, what: string, stripOrder: number, stamp: Stamp): JobItem => ({
-  ...freshItem(
-    {
-      id,
-      name: what,
-      kind: 'plug',
-      tool: '',
-      note: '',
-      opens: [],
-      fasteners: null,
-      singleUse: false,
-      partNumber: '',
-      unit: null,
-      cautions: [],
-    },
-    'typed',
-  ),
+  ...freshItem(plainItem(id, what, 'plug'), 'typed'),
   origin: 'plug',
   state: 'off',
   stripOrder,

@@ -1,25 +1,13 @@
 /** A small world for tests: a vehicle, two procedures and the first steps of a job. */
-import type { Procedure, ProcedureItem } from '../../procedure/index.ts';
+import { plainItem, type Procedure, type ProcedureItem } from '../../procedure/index.ts';
 import { SHIPPED_KNOWLEDGE } from '../../diagnose/knowledge/index.ts';
 import type { EngineFamily, Vehicle } from '../../vehicle/index.ts';
 import type { CommandBody, CommandData, CommandType, Context } from '../commands.ts';
 import type { EventType } from '../events.ts';
 import type { Job } from '../types.ts';
 
-export const item = (id: string, more: Partial<ProcedureItem> = {}): ProcedureItem => ({
-  id,
-  name: `Sample ${id}`,
-  kind: 'other',
-  tool: '',
-  note: '',
-  opens: [],
-  fasteners: null,
-  singleUse: false,
-  partNumber: '',
-  unit: null,
-  cautions: [],
-  ...more,
-});
+export const item = (id: string, more: Partial<ProcedureItem> = {}): ProcedureItem =>
+  plainItem(id, `Sample ${id}`, 'other', more);
 
 export const SAMPLE_PROCEDURE: Procedure = {
   id: 'sample',

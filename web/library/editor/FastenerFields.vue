@@ -147,12 +147,6 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
     </div>
     <p v-if="joint?.warning" class="border-l-[3px] border-alarm py-1 pl-3 text-[0.9375rem]">{{ joint.warning }}</p>
     <FlangePlacer :bolts="group.bolts" @put="putPlaces" />
-    <button
-      type="button"
-      class="min-h-8 justify-self-start text-sm text-soft underline underline-offset-2"
-      @click="emit('put', { fasteners: null })"
-    >
-      It has none
-    </button>
+    <button type="button" class="faint" @click="emit('put', { fasteners: null })">It has none</button>
   </fieldset>
 </template>

@@ -156,12 +156,6 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
         >
       </div>
     </details>
-    <button
-      type="button"
-      class="min-h-8 justify-self-start text-sm text-soft underline underline-offset-2"
-      @click="emit('change', removeItem(draft, item.id))"
-    >
-      Take this item out
-    </button>
+    <button type="button" class="faint" @click="emit('change', removeItem(draft, item.id))">Take this item out</button>
   </div>
 </template>

@@ -72,13 +72,7 @@ const toggle = (id: string): void =>
         placeholder="screw on the thermostat housing"
         @update:model-value="put({ bleedPoint: $event })"
       />
-      <button
-        type="button"
-        class="min-h-8 justify-self-start text-sm text-soft underline underline-offset-2"
-        @click="emit('put', { coolant: null })"
-      >
-        It stays closed
-      </button>
+      <button type="button" class="faint" @click="emit('put', { coolant: null })">It stays closed</button>
     </template>
     <fieldset>
       <legend class="mb-1 text-sm font-bold">Relearn runs that suit</legend>

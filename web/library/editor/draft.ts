@@ -1,4 +1,4 @@
-import { namedBy, type Procedure, type ProcedureItem } from '../../../core/procedure/index.ts';
+import { namedBy, plainItem, type Procedure, type ProcedureItem } from '../../../core/procedure/index.ts';
 import type { Constraint } from '../../../core/refit/index.ts';
 
 /** An empty procedure. */
@@ -32,20 +32,8 @@ export function idFor(name: string, taken: readonly string[]): string {
 }
 
 /** An item with nothing said of it yet; it stands under the heading of the one above. */
-const blankItem = (id: string, section: string | undefined): ProcedureItem => ({
-  id,
-  name: '',
-  kind: 'other',
-  tool: '',
-  note: '',
-  opens: [],
-  fasteners: null,
-  singleUse: false,
-  partNumber: '',
-  unit: null,
-  cautions: [],
-  ...(section === undefined ? {} : { section }),
-});
+const blankItem = (id: string, section: string | undefined): ProcedureItem =>
+  plainItem(id, '', 'other', section === undefined ? {} : { section });
 
 /** Adds an empty item below a place; -1 puts it first. */
 export function addItem(draft: Procedure, below: number): { draft: Procedure; id: string } {

@@ -43,12 +43,7 @@ function correct(): void {
       <TextField v-model="reason" label="Why, if it runs backwards" placeholder="cluster replaced" />
       <button type="submit" class="quiet">Correct it</button>
     </form>
-    <button
-      v-else-if="job.status === 'open'"
-      type="button"
-      class="min-h-8 text-sm text-soft underline underline-offset-2"
-      @click="correcting = true"
-    >
+    <button v-else-if="job.status === 'open'" type="button" class="faint" @click="correcting = true">
       Correct the reading
     </button>
   </div>

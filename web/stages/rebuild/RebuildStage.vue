@@ -47,7 +47,10 @@ const inStock = (partNumber: string) => stock.value.find((item) => item.partNumb
 function renew(name: string, partNumber: string): void {
   if (!form.send('decide-seal', { id: freshId(), name, decision: 'renewed', partNumber, why: '' })) return;
   const part = inStock(partNumber);
-  if (part && !job.value?.parts.some((used) => used.partNumber === partNumber)) {
+  // One for each seal of that number: two banks take two gaskets.
+  const fitted = job.value?.parts.reduce((sum, used) => sum + (used.partNumber === partNumber ? used.quantity : 0), 0);
+  const renewed = job.value?.seals.filter((seal) => seal.partNumber === partNumber && seal.decision === 'renewed');
+  if (part && (fitted ?? 0) < (renewed?.length ?? 1)) {
     store.send('use-part', { id: freshId(), name: part.name, partNumber, quantity: 1, priceMinor: part.priceMinor });
   }
 }

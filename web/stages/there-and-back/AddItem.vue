@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { FastenerGroup, ItemKind } from '../../../core/procedure/index.ts';
+import { type FastenerGroup, type ItemKind, plainItem } from '../../../core/procedure/index.ts';
 import { parseNumber } from '../../../core/quantity/index.ts';
 import { isSpec, specFromText, type TorqueSpec } from '../../../core/torque/index.ts';
 import type { Job } from '../../../core/job/index.ts';
@@ -85,19 +85,7 @@ function add(): void {
   const fasteners = readFasteners();
   if (countProblem.value !== null) return;
   const made = form.send('add-item', {
-    item: {
-      id,
-      name: name.value,
-      kind: kind.value ?? 'other',
-      tool: '',
-      note: '',
-      opens: [],
-      fasteners,
-      singleUse: false,
-      partNumber: '',
-      unit: null,
-      cautions: [],
-    },
+    item: plainItem(id, name.value, kind.value ?? 'other', { fasteners }),
   });
   const countedOut = fasteners?.count ?? null;
   const pocket = HANGS.has(kind.value ?? 'other') ? '' : freePocket(props.job);

@@ -42,12 +42,5 @@ function add(): void {
     />
     <button type="submit" class="quiet">Keep this order</button>
   </form>
-  <button
-    v-else
-    type="button"
-    class="min-h-8 self-start text-sm text-soft underline underline-offset-2"
-    @click="open = true"
-  >
-    It must go back before something
-  </button>
+  <button v-else type="button" class="faint" @click="open = true">It must go back before something</button>
 </template>

@@ -49,12 +49,5 @@ function start(): void {
     />
     <button type="submit" class="quiet">Start the cure</button>
   </form>
-  <button
-    v-else
-    type="button"
-    class="min-h-8 self-start text-sm text-soft underline underline-offset-2"
-    @click="open = true"
-  >
-    It must cure first
-  </button>
+  <button v-else type="button" class="faint" @click="open = true">It must cure first</button>
 </template>

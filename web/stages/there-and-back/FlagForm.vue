@@ -76,7 +76,7 @@ function keep(): void {
   <button
     v-else-if="!closed && (item.flag === null || item.flag.settled !== null)"
     type="button"
-    class="min-h-8 self-start text-sm text-soft underline underline-offset-2"
+    class="faint"
     @click="open = true"
   >
     Broken, seized, missing or wrong

@@ -270,12 +270,7 @@ const subtitle = computed(() => {
           <TextField v-model="leaving" label="Why does it stay off?" :error="form.error('reason')" />
           <button type="submit" class="quiet">Leave it off on purpose</button>
         </form>
-        <button
-          v-else-if="way === 'refit' && item.state === 'off'"
-          type="button"
-          class="min-h-8 self-start text-sm text-soft underline underline-offset-2"
-          @click="leaving = ''"
-        >
+        <button v-else-if="way === 'refit' && item.state === 'off'" type="button" class="faint" @click="leaving = ''">
           Leave it off on purpose
         </button>
       </div>

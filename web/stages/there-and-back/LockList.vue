@@ -83,7 +83,7 @@ function putBackAnyway(): void {
       <button
         v-if="against === null && item.state === 'off' && item.origin !== 'plug' && !bench && !buriedBy"
         type="button"
-        class="min-h-8 text-sm text-soft underline underline-offset-2"
+        class="faint"
         @click="against = ''"
       >
         It is on already

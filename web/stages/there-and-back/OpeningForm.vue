@@ -28,12 +28,5 @@ function add(): void {
     <TextField v-model="plugWith" label="Plug it with" placeholder="cap, bung, clean cloth" />
     <button type="submit" class="quiet">Note the opening</button>
   </form>
-  <button
-    v-else
-    type="button"
-    class="min-h-8 self-start text-sm text-soft underline underline-offset-2"
-    @click="open = true"
-  >
-    It leaves something open
-  </button>
+  <button v-else type="button" class="faint" @click="open = true">It leaves something open</button>
 </template>

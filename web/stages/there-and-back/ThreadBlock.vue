@@ -57,13 +57,6 @@ const labelOf = (boltId: string): string =>
       </button>
       <button type="button" class="quiet text-sm" @click="asking = false">No</button>
     </div>
-    <button
-      v-else
-      type="button"
-      class="min-h-8 self-start text-sm text-soft underline underline-offset-2"
-      @click="asking = true"
-    >
-      It turns without end
-    </button>
+    <button v-else type="button" class="faint" @click="asking = true">It turns without end</button>
   </template>
 </template>

@@ -8,26 +8,13 @@ import {
   NO_CONTEXT,
   type RecordedEvent,
 } from '../../../core/job/index.ts';
-import type { Procedure, ProcedureItem } from '../../../core/procedure/index.ts';
+import { plainItem, type Procedure, type ProcedureItem } from '../../../core/procedure/index.ts';
 import { actionFor, standsAt, type Typed, UNTYPED } from './actions.ts';
 import { bendLabels, layOut, middleOf, TAG_GAP, twinePath } from './layout.ts';
 import { torqueStep } from './torqueStep.ts';
 import { windowOf } from './useRowWindow.ts';
 
-const item = (id: string, more: Partial<ProcedureItem> = {}): ProcedureItem => ({
-  id,
-  name: id,
-  kind: 'other',
-  tool: '',
-  note: '',
-  opens: [],
-  fasteners: null,
-  singleUse: false,
-  partNumber: '',
-  unit: null,
-  cautions: [],
-  ...more,
-});
+const item = (id: string, more: Partial<ProcedureItem> = {}): ProcedureItem => plainItem(id, id, 'other', more);
 const before = (a: string, b: string) => ({
   kind: 'before' as const,
   id: `${a}<${b}`,

@@ -165,14 +165,7 @@ const lines = (item: JobItem): string => {
             <p class="text-sm text-soft">
               {{ [item.label === '' ? '' : `tag: ${item.label}`, lines(item)].filter(Boolean).join(' · ') }}
             </p>
-            <button
-              v-if="job.status === 'open'"
-              type="button"
-              class="min-h-8 text-sm text-soft underline underline-offset-2"
-              @click="moving = item.id"
-            >
-              Move it
-            </button>
+            <button v-if="job.status === 'open'" type="button" class="faint" @click="moving = item.id">Move it</button>
           </li>
           <li v-if="pocket.items.length === 0" class="py-2 text-soft">Empty.</li>
         </ul>
