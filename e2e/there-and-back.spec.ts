@@ -34,6 +34,9 @@ test('a multi-bank engine with a part missing: all goes back but what waits for 
       .filter({ hasText: 'Battery negative off', has: page.getByRole('button', { name: 'Done' }) });
     await expect(first).toContainText('undone at the end: battery negative on');
     await first.getByRole('button', { name: 'Done' }).click();
+    await expect
+      .poll(() => workshop.rows("SELECT state FROM need_state WHERE job_id = 'job-234' AND need_id = 'n-battery'"))
+      .toEqual([{ state: 'ready' }]);
   });
   await test.step('everything comes off with one key, look-alikes tagged, openings plugged', async () => {
     await workshop.open(page, '/jobs/job-234/hands/strip');
@@ -51,6 +54,10 @@ test('a multi-bank engine with a part missing: all goes back but what waits for 
     for (const unit of ['body-l', 'body-r', 'ia-l', 'ia-r']) {
       await workshop.open(page, `/jobs/job-234/refit?item=${unit}`);
       await button(page, 'Bench work is finished').click();
+      // The next page is opened only once this is on disk.
+      await expect
+        .poll(() => workshop.rows("SELECT 1 FROM bench_done WHERE job_id = 'job-234' AND item_id = ?", unit).length)
+        .toBe(1);
     }
     await workshop.open(page, '/jobs/job-234/hands/refit');
     await pressUntil(page, /Plenum seal is not here, expected Monday/, 200);
@@ -61,6 +68,9 @@ test('a multi-bank engine with a part missing: all goes back but what waits for 
   await test.step('the seal is here: the rest goes back, and the battery holds the engine to the last', async () => {
     await workshop.open(page, '/jobs/job-234/prepare');
     await page.getByRole('group', { name: 'Plenum seal' }).getByRole('button', { name: 'Here' }).click();
+    await expect
+      .poll(() => workshop.rows("SELECT state FROM need_state WHERE job_id = 'job-234' AND need_id = 'n-plenum-seal'"))
+      .toEqual([{ state: 'ready' }]);
     await workshop.open(page, '/jobs/job-234/hands/refit');
     await pressUntil(page, /Everything is back/, 260);
     await expect.poll(() => off()).toEqual([]);

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { type Job, type JobItem, lengthsOf } from '../../../core/job/index.ts';
+import { type Job, type JobItem, jobLocks, lengthsOf } from '../../../core/job/index.ts';
 import { constraintWords, namedBy } from '../../../core/procedure/index.ts';
 import CautionStack from '../../parts/CautionStack.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeys } from '../../shell/keys.ts';
 import { readPreference } from '../../shell/preferences.ts';
+import { useMinute } from '../../stores/clock.ts';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useForm } from '../useForm.ts';
@@ -27,6 +28,7 @@ const emit = defineEmits<{ acted: [] }>();
 const store = useJob();
 const shop = useShop();
 const form = useForm();
+const now = useMinute();
 
 const pocket = ref('');
 const label = ref('');
@@ -69,6 +71,10 @@ const typed = computed((): Typed => ({
   stayIn: stayIn.value,
 }));
 const action = computed(() => actionFor(props.way, props.job, props.item, store.send, typed.value, step.value));
+/** What waits has no button: beside it stands why, and what would let it. */
+const locked = computed(
+  () => props.way === 'refit' && props.item.state === 'off' && jobLocks(props.job, props.item.id, now.value).length > 0,
+);
 function act(): void {
   if (action.value === null || props.job.status === 'closed') return;
   form.wrong.value = action.value.run();
@@ -111,7 +117,7 @@ useKeys([
 defineExpose({
   act,
   actPlainly: () => (step.value === null ? act() : undefined),
-  label: computed(() => action.value?.label ?? ''),
+  label: computed(() => (locked.value ? '' : (action.value?.label ?? ''))),
   setting: computed(() =>
     step.value === null || !action.value?.label.startsWith('Record') ? '' : torqueText.value || step.value.entry,
   ),
@@ -170,7 +176,7 @@ const subtitle = computed(() => {
     <CautionStack :ids="item.cautions" />
 
     <div
-      v-if="action && job.status === 'open'"
+      v-if="action && job.status === 'open' && !locked"
       class="order-last mt-auto grid gap-2 lg:sticky lg:-bottom-5 lg:bg-card lg:pb-5 lg:pt-2"
     >
       <p

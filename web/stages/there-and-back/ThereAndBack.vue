@@ -231,9 +231,13 @@ path.left-off {
   stroke: var(--brass);
   opacity: 0.6;
 }
+/* Where a string passes behind the words, the paper keeps them readable. */
 text {
   fill: var(--soft);
   font-size: 12px;
+  stroke: var(--paper);
+  stroke-width: 5px;
+  paint-order: stroke;
 }
 text.off {
   fill: var(--oxide);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { JobItem } from '../../../core/job/index.ts';
-import { boltIds, boltVerdict, wantsPass } from '../../../core/job/index.ts';
+import { boltIds, boltVerdict, strippedThreads, wantsPass } from '../../../core/job/index.ts';
 import { format, formatNumber } from '../../../core/quantity/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import FigureRow from '../../parts/FigureRow.vue';
@@ -35,6 +35,7 @@ const left = computed(() => {
   const { step } = props;
   return step === null ? 0 : boltIds(props.item).filter((id) => wantsPass(props.item, id, step.pass)).length;
 });
+const stripped = computed(() => strippedThreads(props.item).length);
 const wrong = computed(() =>
   props.item.bolts.filter((bolt) => ['under', 'over'].includes(boltVerdict(props.item, bolt))),
 );
@@ -135,7 +136,10 @@ function choose(event: Event): void {
       </p>
       <AdapterForm v-if="step.angleDeg === null" v-model="adapter" />
     </template>
-    <p v-else class="font-semibold text-moss">All {{ item.fasteners?.count }} at torque.</p>
+    <p v-else-if="stripped === 0" class="font-semibold text-moss">All {{ item.fasteners?.count }} at torque.</p>
+    <p v-else class="font-semibold">
+      {{ (item.fasteners?.count ?? 0) - stripped }} at torque, {{ stripped }} waiting for a thread.
+    </p>
     <RetorqueRow v-if="!closed" :item="item" />
     <ThreadBlock :item="item" :next="step?.boltId ?? ''" :closed="closed" />
     <ul v-if="wrong.length > 0" class="text-sm font-semibold text-alarm">

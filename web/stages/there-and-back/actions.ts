@@ -8,6 +8,7 @@ import {
   nextBolt,
   nextOff,
   type Refusal,
+  strippedThreads,
 } from '../../../core/job/index.ts';
 import { freshId } from '../../stores/job.ts';
 import { pocketId } from '../tray/trayLayout.ts';
@@ -163,6 +164,8 @@ function refitAction(job: Job, item: JobItem, send: Send, typed: Typed, step: To
       run: () => send('tighten-bolt', { itemId: item.id, boltId: step.boltId, ...passEntry(step, typed) }),
     };
   }
+  // A group with a stripped thread waits for its repair; what can be done about it stands beside it.
+  if (item.kind === 'fasteners' && step === null && strippedThreads(item).length > 0) return null;
   if (item.state === 'off') {
     const renewed = item.singleUse || typed.renew;
     return {

@@ -120,6 +120,30 @@ describe('an item going back', () => {
     expect(sent.map(({ type }) => type)).toEqual(['swap-over', 'put-back-item']);
     expect(itemOf(job(), 'unit')?.state).toBe('renewed');
   });
+  it('has no button while it waits, only why and what would let it', async () => {
+    const { wrapper, renew } = detail('unit', 'refit', off('unit'));
+    expect(wrapper.find('[data-testid=act]').exists()).toBe(false);
+    expect(read(wrapper)).toContain('Bench work on sample unit is not finished');
+    await press(wrapper, 'Bench work is finished');
+    await renew();
+    expect(wrapper.find('[data-testid=act]').text()).toContain('Put back');
+  });
+  it('with a stripped thread says so instead of being at torque', async () => {
+    const tight = (pass: number, torqueText: string): CommandBody => ({
+      type: 'tighten-pass',
+      data: { itemId: 'screws', pass, method: pass === 2 ? 'angle' : 'wrench', torqueText, wrenchId: 'w' },
+    });
+    const { wrapper } = detail(
+      'screws',
+      'refit',
+      off('screws'),
+      { type: 'strip-thread', data: { itemId: 'screws', boltId: '3', note: '' } },
+      tight(1, '5 Nm'),
+      tight(2, '45'),
+    );
+    expect(read(wrapper)).toContain('3 at torque, 1 waiting for a thread.');
+    expect(wrapper.find('[data-testid=act]').exists()).toBe(false);
+  });
   it('waits for a cure that is started beside it', async () => {
     const { job, sent } = showJob([open, pinRich, off('arm')]);
     const wrapper = mount(CureForm, { props: { item: itemOf(job(), 'arm')! }, global });
