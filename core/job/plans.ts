@@ -179,7 +179,7 @@ const buriesPlug = (job: Job, item: JobItem): boolean =>
 /**
  * The next step for a person: what they have in hand, else the first item that can go back and that nothing ties to
  * what others have in hand. When all is locked, the first that is off, so that its locks can be read. Null when
- * everything is back.
+ * everything is back, or others have all that is free in hand.
  */
 export function nextBack(job: Job, by = '', at: string | null = null): JobItem | null {
   const free = freeToGoBack(job, at);
@@ -193,10 +193,13 @@ export function nextBack(job: Job, by = '', at: string | null = null): JobItem |
     taken.length === 0 ? [] : jobConstraints(job),
     1,
   );
+  if (step !== undefined) return itemOf(job, step) ?? null;
+  // Something tied to another's step is better than nothing, but not the very step that they have in hand.
+  if (free.length > 0) return free.find(({ id }) => !taken.includes(id)) ?? null;
   const plan = jobPlan(job);
-  const first = (): JobItem | undefined =>
-    plan.ok ? plan.steps.map(({ itemId }) => itemOf(job, itemId)).find((item) => item?.state === 'off') : undefined;
-  return (step === undefined ? undefined : itemOf(job, step)) ?? free[0] ?? first() ?? null;
+  return plan.ok
+    ? (plan.steps.map(({ itemId }) => itemOf(job, itemId)).find((item) => item?.state === 'off') ?? null)
+    : null;
 }
 
 /** People who entered something within this many minutes are at the vehicle. */

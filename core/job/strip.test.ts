@@ -328,6 +328,20 @@ describe('two people', () => {
   });
 });
 
+describe('when all that is free is in other hands', () => {
+  it('offers what is tied rather than nothing, and never the step that another has', () => {
+    const shop = rich()
+      .off('left-plug', { label: 'l' })
+      .off('unit')
+      .do({ type: 'finish-bench', data: { itemId: 'unit', note: '' } });
+    shop.do({ type: 'take-step', data: { itemId: 'left-plug' } }, 'tomas');
+    // The unit waits for the plug that Tomas has; nothing else is off.
+    expect(nextBack(shop.now, 'wen')).toBeNull();
+    shop.do(back('left-plug'), 'tomas');
+    expect(nextBack(shop.now, 'wen')?.id).toBe('unit');
+  });
+});
+
 describe('what is undone at the end', () => {
   it('comes from what was done first, and only that', () => {
     const shop = rich();
