@@ -6,6 +6,7 @@ import type { Readiness } from '../../../core/prepare/index.ts';
 import { formatMinutes } from '../../../core/quantity/index.ts';
 import { dayWithYear } from '../../parts/dayWithYear.ts';
 import FigureRow from '../../parts/FigureRow.vue';
+import { lowerFirst } from '../../parts/lowerFirst.ts';
 import TextField from '../../parts/TextField.vue';
 import { api } from '../../stores/api.ts';
 import { freshId, useJob } from '../../stores/job.ts';
@@ -262,7 +263,7 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
           {{
             missing.length === 0
               ? 'Nothing is missing to put it back.'
-              : `${outlook.held} items wait for ${missing.map(({ name }) => name.toLowerCase()).join(', ')}; all else can go back.`
+              : `${outlook.held} ${outlook.held === 1 ? 'item waits' : 'items wait'} for ${missing.map(({ name }) => lowerFirst(name)).join(', ')}; all else can go back.`
           }}
         </p>
         <dl class="rows border-y border-line text-[0.9375rem]">
@@ -276,7 +277,9 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
             >{{ formatMinutes(outlook.back.likely) }}
             <span class="font-normal text-soft">{{ sayRange(outlook.back.low, outlook.back.high) }}</span></FigureRow
           >
-          <FigureRow v-if="outlook.held > 0" label="Waits for parts">{{ outlook.held }} items</FigureRow>
+          <FigureRow v-if="outlook.held > 0" label="Waits for parts"
+            >{{ outlook.held }} {{ outlook.held === 1 ? 'item' : 'items' }}</FigureRow
+          >
           <FigureRow label="In a bay for about">{{
             formatMinutes(outlook.off.likely + outlook.bench + outlook.back.likely + outlook.back.waiting)
           }}</FigureRow>

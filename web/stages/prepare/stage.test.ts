@@ -82,7 +82,7 @@ describe('prepare', () => {
       { type: 'tick-need', data: { needId: 'seal-7', state: 'ordered', expected: '2026-05-18' } },
       { type: 'remove-item', data: { itemId: 'seal', pocket: '', label: '', countedOut: null } },
     );
-    expect(read(wrapper)).toContain('It is in pieces. 1 items wait for seal; all else can go back.');
+    expect(read(wrapper)).toContain('It is in pieces. 1 item waits for seal; all else can go back.');
   });
   it('asks for the day when none is said, and keeps what is open', async () => {
     const { wrapper, sent } = await show(4);
