@@ -37,7 +37,7 @@ export {
   nextBack,
   peopleAtIt,
 } from './plans.ts';
-export { closerOf, isBack, itemOf, leftColumn, nextOff, runningTimers, timerEnd } from './query.ts';
+export { closerOf, isBack, itemOf, leftColumn, nextOff, nextOffFor, runningTimers, timerEnd } from './query.ts';
 export { jobMayStart, jobTally } from './tallies.ts';
 export { ESTIMATE_SPREAD, estimateLines, estimateRange, jobChoice, jobTerms, unitInQuestion } from './options.ts';
 export type { ShopFigures } from './options.ts';

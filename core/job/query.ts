@@ -21,6 +21,22 @@ export function leftColumn(job: Job): JobItem[] {
 /** The next item that the procedure takes off, or null when none is left on. */
 export const nextOff = (job: Job): JobItem | null => job.items.find(({ state }) => state === 'on') ?? null;
 
+/**
+ * The next item for a person to take off: what they have in hand, else the first under another heading than those of
+ * what others have in hand, so that two work side by side, else the first that nobody has. Null when none is left.
+ */
+export function nextOffFor(job: Job, by: string): JobItem | null {
+  const on = job.items.filter(({ state }) => state === 'on');
+  const inHand = (mine: boolean): JobItem[] =>
+    job.hands.flatMap((hand) => ((hand.by === by) === mine ? on.filter(({ id }) => id === hand.itemId) : []));
+  const [own] = inHand(true);
+  if (own !== undefined) return own;
+  const theirs = inHand(false);
+  const headings = new Set(theirs.map(({ section = '' }) => section).filter((section) => section !== ''));
+  const free = on.filter((item) => !theirs.includes(item));
+  return free.find(({ section = '' }) => !headings.has(section)) ?? free[0] ?? null;
+}
+
 /** Timers that have not been ended. */
 export const runningTimers = (job: Job): Job['timers'] => job.timers.filter(({ ended }) => ended === null);
 

@@ -15,6 +15,7 @@ import {
   lockWords,
   nextBack,
   nextBolt,
+  nextOffFor,
   peopleAtIt,
   proposeProcedure,
 } from './index.ts';
@@ -325,6 +326,27 @@ describe('two people', () => {
     expect(shop.now.hands.map(({ by }) => by)).toEqual(['wen']);
     expect(peopleAtIt(shop.now, shop.now.lastAt)).toEqual(['tomas', 'wen']);
     expect(peopleAtIt(shop.now, '2026-05-13T23:00:00.000Z')).toEqual([]);
+  });
+});
+
+describe('two people taking off', () => {
+  it('work under different headings, and neither is sent to what the other has', () => {
+    const sections: Readonly<Record<string, string>> = { 'left-plug': 'Left', dashpot: 'Left', 'right-plug': 'Right' };
+    const procedure = {
+      ...RICH_PROCEDURE,
+      items: RICH_PROCEDURE.items.map((item) => ({ ...item, section: sections[item.id] ?? '' })),
+    };
+    const shop = new Shop().do(open);
+    shop.try({ type: 'pin-procedure', data: { procedureId: 'rich' } }, 'tomas', 1, { procedure });
+    expect(nextOffFor(shop.now, 'wen')?.id).toBe('left-plug');
+    shop.do({ type: 'take-step', data: { itemId: 'left-plug' } }, 'tomas');
+    expect(nextOffFor(shop.now, 'tomas')?.id).toBe('left-plug');
+    expect(nextOffFor(shop.now, 'wen')?.id).toBe('right-plug');
+    shop.do({ type: 'take-step', data: { itemId: 'right-plug' } }, 'wen');
+    expect(nextOffFor(shop.now, 'isla')?.id).toBe('screws');
+    shop.off('left-plug', { label: 'l' }, 'tomas');
+    expect(shop.now.hands.map(({ by }) => by)).toEqual(['wen']);
+    expect(nextOffFor(shop.now, 'tomas')?.id).toBe('dashpot');
   });
 });
 

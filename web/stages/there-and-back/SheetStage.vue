@@ -111,7 +111,7 @@ useKeys([
         </span>
       </div>
       <NewerVersion :job="job" />
-      <TwoPeople v-if="way === 'refit'" :job="job" @choose="chosen = $event" />
+      <TwoPeople :job="job" :way="way" @choose="chosen = $event" />
     </template>
     <div v-if="job.items.length === 0" class="mt-6 max-w-prose">
       <p>Nothing is listed yet. A procedure lists what comes off and in which order it goes back.</p>

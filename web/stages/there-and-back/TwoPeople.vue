@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { itemOf, type Job, nextBack, peopleAtIt } from '../../../core/job/index.ts';
+import { itemOf, type Job, nextBack, nextOffFor, peopleAtIt } from '../../../core/job/index.ts';
 import { useMinute } from '../../stores/clock.ts';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
+import type { Way } from './layout.ts';
 
 /** Two at one vehicle: who has what in hand, and a step for this person that nothing ties to theirs. */
-const props = defineProps<{ job: Job }>();
+const props = defineProps<{ job: Job; way: Way }>();
 const emit = defineEmits<{ choose: [id: string] }>();
 const store = useJob();
 const shop = useShop();
@@ -21,9 +22,11 @@ const others = computed(() => peopleAtIt(props.job, now.value).filter((by) => by
 const mine = computed(() => {
   const own = props.job.hands.find(({ by }) => by === shop.personId);
   const item = own === undefined ? undefined : itemOf(props.job, own.itemId);
-  return item?.state === 'off' ? item : null;
+  return item?.state === (props.way === 'strip' ? 'on' : 'off') ? item : null;
 });
-const offer = computed(() => nextBack(props.job, shop.personId, now.value));
+const offer = computed(() =>
+  props.way === 'strip' ? nextOffFor(props.job, shop.personId) : nextBack(props.job, shop.personId, now.value),
+);
 const shown = computed(() => props.job.status === 'open' && (others.value.length > 0 || hands.value.length > 0));
 
 function takeIt(): void {
@@ -54,7 +57,7 @@ function takeIt(): void {
     >
     <template v-else-if="offer"
       ><span
-        >For you, not tied to it: <b>{{ offer.name.toLowerCase() }}</b></span
+        >{{ way === 'strip' ? 'For you' : 'For you, not tied to it' }}: <b>{{ offer.name.toLowerCase() }}</b></span
       ><button type="button" class="quiet text-sm" @click="takeIt">I take it</button></template
     >
   </p>

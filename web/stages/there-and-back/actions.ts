@@ -6,7 +6,7 @@ import {
   type JobItem,
   nextBack,
   nextBolt,
-  nextOff,
+  nextOffFor,
   type Refusal,
   strippedThreads,
 } from '../../../core/job/index.ts';
@@ -201,7 +201,7 @@ export const actionFor = (
  * @param by whose step; what others have in hand is left to them @param at ISO, for cures
  */
 export function standsAt(job: Job, way: Way, by = '', at: string | null = null): JobItem | null {
-  if (way === 'strip') return nextOff(job);
+  if (way === 'strip') return nextOffFor(job, by);
   const taken = new Set(job.hands.filter((hand) => hand.by !== by).map(({ itemId }) => itemId));
   const begun = job.items.find(
     (item) => item.fasteners?.spec && isBack(item) && !taken.has(item.id) && nextBolt(item) !== null,

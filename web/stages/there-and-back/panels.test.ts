@@ -285,7 +285,7 @@ describe('panels beside the sheet', () => {
     vi.useFakeTimers({ now: Date.parse('2026-05-13T08:12:00.000Z') });
     const { job } = bench(off('dashpot'), off('arm'), { type: 'take-step', data: { itemId: 'arm' } });
     useShop().personId = 'isla';
-    const wrapper = mount(TwoPeople, { props: { job: job() }, global });
+    const wrapper = mount(TwoPeople, { props: { job: job(), way: 'refit' }, global });
     expect(wrapper.text().replace(/\s+/g, ' ')).toContain('Tomas has sample arm in hand.');
     expect(wrapper.text()).toContain('sample dashpot');
     await press(wrapper, 'I take it');
