@@ -306,6 +306,18 @@ describe('going against the order', () => {
   });
 });
 
+describe('a plug', () => {
+  it('is not taken off like an item once it is out: that would count it as in, with no opening to be in', () => {
+    const shop = rich()
+      .off('unit')
+      .do({ type: 'plug-opening', data: { openingId: 'inlet', plugId: 'cap', what: 'Cap' } });
+    shop.do({ type: 'unplug-opening', data: { openingId: 'inlet' } });
+    expect(code(shop.try(take('cap')))).toBe('not-an-item');
+    shop.do({ type: 'plug-opening', data: { openingId: 'inlet', plugId: 'cap-2', what: 'Cap' } });
+    expect(jobTally(shop.now).openingsPlugged).toMatchObject([{ id: 'inlet', plug: 'Cap' }]);
+  });
+});
+
 describe('two people', () => {
   it('are each offered a step that nothing ties to the other’s', () => {
     const shop = rich();

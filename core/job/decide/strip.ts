@@ -78,6 +78,8 @@ export const strip: Handlers<
   'remove-item': (job, data) => {
     const item = itemOf(job, data.itemId);
     if (item === undefined) return notHere(data.itemId);
+    if (item.origin === 'plug')
+      return refuse('not-an-item', `${item.name} is a plug.`, 'Plug the opening again: then it is counted as in.');
     if (item.state === 'off') return refuse('already-off', `${item.name} is off already.`);
     const count = item.fasteners?.count ?? 0;
     if (data.countedOut !== null && (data.countedOut < 0 || data.countedOut > Math.max(count * 2, 99))) {

@@ -108,7 +108,7 @@ function stripAction(job: Job, item: JobItem, send: Send, typed: Typed): ItemAct
       label: `Take out the ${group.stayingIn} that hold it`,
       run: () => send('take-out-rest', { itemId: group.id }),
     };
-  if (item.state === 'off') return null;
+  if (item.state === 'off' || item.origin === 'plug') return null;
   const stay = typed.stayIn ?? item.fasteners?.staysIn ?? 0;
   const lengths = lengthCounts(item);
   return {
