@@ -53,7 +53,7 @@ const MORNINGS = 21;
 /**
  * Start or wait? Of all sensible beginnings the best leaves the vehicle in pieces over the fewest closed days, then is
  * done soonest, then keeps it in pieces for the shortest time. The last moment is the latest beginning that still has
- * it done as soon as any: before it, starting gains nothing.
+ * it done as soon as the others: before it, starting gains nothing.
  */
 export function startOrWait(input: StartInput): StartAdvice {
   const unordered = input.missing.filter(({ expected }) => expected === null);

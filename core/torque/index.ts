@@ -5,15 +5,7 @@ export type { BoltVerdict, Judgement } from './judge.ts';
 export { tighteningOrder } from './order.ts';
 export { passCount, passes } from './passes.ts';
 export type { TorquePass } from './passes.ts';
-export {
-  CONDITIONS,
-  correctForLubricant,
-  K_SCATTER,
-  preload,
-  preloadOf,
-  PROOF_STRESS,
-  proofFraction,
-} from './preload.ts';
+export { CONDITIONS, correctForLubricant, K_SCATTER, preload, PROOF_STRESS, proofFraction } from './preload.ts';
 export type { Preload, PropertyClass, ThreadCondition } from './preload.ts';
 export { REPAIRS, repairRoutes } from './repair.ts';
 export type { RepairOption, RepairRoute } from './repair.ts';

@@ -7,7 +7,6 @@ import {
   parseThread,
   passCount,
   preload,
-  preloadOf,
   proofFraction,
   repairRoutes,
   specFromText,
@@ -81,8 +80,6 @@ describe('preload', () => {
     expect(pull.newtons).toBeCloseTo(7500, 6);
     expect(pull.low).toBeCloseTo(7500 / 1.3, 6);
     expect(pull.high).toBeCloseTo(7500 / 0.7, 6);
-    expect(preloadOf(spec('9 Nm'), 'M6×30', 'dry')?.newtons).toBeCloseTo(7500, 6);
-    expect(preloadOf(spec('9 Nm'), 'worm drive', 'dry')).toBeNull();
     expect(() => preload({ torque: 9, diameter: 0, k: 0.2 })).toThrow(RangeError);
   });
   it('is a share of the proof load of its class', () => {

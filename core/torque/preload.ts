@@ -1,5 +1,5 @@
 import { format } from '../quantity/index.ts';
-import { parseThread, stressArea, type Thread } from './thread.ts';
+import { stressArea, type Thread } from './thread.ts';
 import type { TorqueSpec } from './types.ts';
 
 /** How a thread is wetted, with its nut factor K (Bickford, Introduction to the Design and Behavior of Bolted Joints, rounded). */
@@ -63,12 +63,4 @@ export function correctForLubricant(spec: TorqueSpec, specified: ThreadCondition
     targetNm: spec.targetNm * share,
     source: `${spec.text} ${CONDITIONS[specified].name}, worked out for ${CONDITIONS[actual].name}`,
   };
-}
-
-/** What a group's own words say of its pull, or null when its thread is not metric. */
-export function preloadOf(spec: TorqueSpec, threadText: string, condition: ThreadCondition): Preload | null {
-  const thread = parseThread(threadText);
-  return thread === null
-    ? null
-    : preload({ torque: spec.targetNm, diameter: thread.diameter, k: CONDITIONS[condition].k });
 }

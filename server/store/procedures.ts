@@ -17,20 +17,12 @@ export class Procedures {
   /** The newest version of each, by name. */
   lines(): ProcedureLine[] {
     return this.#db
-      .prepare<[], { id: string; version: number; name: string; family: string; body: string }>(
-        'SELECT id, version, name, family, body FROM procedure ORDER BY name',
+      .prepare<[], ProcedureLine>(
+        `SELECT id, version, name, family, json_extract(body, '$.familyId') AS familyId, json_extract(body, '$.work') AS work,
+           json_array_length(body, '$.items') AS items, json_array_length(body, '$.constraints') AS constraints
+         FROM procedure ORDER BY name`,
       )
-      .all()
-      .map(({ body, ...line }) => {
-        const { items, constraints, work, familyId } = JSON.parse(body) as Procedure;
-        return {
-          ...line,
-          work: work ?? null,
-          familyId: familyId ?? null,
-          items: items.length,
-          constraints: constraints.length,
-        };
-      });
+      .all();
   }
 
   /** A procedure, the newest version unless one is named; null when there is none. */

@@ -12,28 +12,18 @@ export function heardServerTime(iso: string): void {
 /** Now, ISO, by the server's clock. */
 export const nowIso = (): string => new Date(Date.now() + offset).toISOString();
 
-/** The time, renewed every second while the component is on the screen. */
-export function useNow(): Ref<string> {
+/** The time, renewed while the component is on the screen. @param everyMs every second unless said otherwise */
+export function useNow(everyMs = 1000): Ref<string> {
   const now = ref(nowIso());
   let timer: ReturnType<typeof setInterval> | undefined;
   onMounted(() => {
     timer = setInterval(() => {
       now.value = nowIso();
-    }, 1000);
+    }, everyMs);
   });
   onBeforeUnmount(() => clearInterval(timer));
   return now;
 }
 
 /** The time, renewed every half minute: for what changes by the minute and should not draw a sheet every second. */
-export function useMinute(): Ref<string> {
-  const now = ref(nowIso());
-  let timer: ReturnType<typeof setInterval> | undefined;
-  onMounted(() => {
-    timer = setInterval(() => {
-      now.value = nowIso();
-    }, 30_000);
-  });
-  onBeforeUnmount(() => clearInterval(timer));
-  return now;
-}
+export const useMinute = (): Ref<string> => useNow(30_000);

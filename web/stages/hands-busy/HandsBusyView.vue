@@ -36,12 +36,12 @@ const queue = computed((): JobItem[] => {
   const at = nowIso();
   const first = standsAt(value, way.value, shop.personId, at);
   const plan = jobPlan(value);
-  const off = (itemId: string): JobItem[] => value.items.filter(({ id, state }) => id === itemId && state === 'off');
+  const off = new Map(value.items.flatMap((each) => (each.state === 'off' ? [[each.id, each] as const] : [])));
   // What can be done comes first, then what is locked, so that its locks can be read.
   const rest =
     way.value === 'strip'
       ? value.items.filter(({ state }) => state === 'on')
-      : [...freeToGoBack(value, at), ...(plan.ok ? plan.steps.flatMap(({ itemId }) => off(itemId)) : [])];
+      : [...freeToGoBack(value, at), ...(plan.ok ? plan.steps.flatMap(({ itemId }) => off.get(itemId) ?? []) : [])];
   const all = [...new Set(first === null ? rest : [first, ...rest])];
   return [
     ...all.filter(({ id }) => !skipped.value.includes(id)),

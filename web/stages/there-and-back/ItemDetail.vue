@@ -265,7 +265,7 @@ const subtitle = computed(() => {
     </button>
     <ItemPictures v-if="item.origin !== 'plug'" :job="job" :item="item" :way="way" />
     <FlagForm v-if="item.flag" :item="item" :closed="job.status === 'closed'" />
-    <details v-if="item.origin !== 'plug' && job.status === 'open'" class="more border-t border-line pt-2">
+    <details v-if="item.origin !== 'plug' && job.status === 'open'" class="border-t border-line pt-2">
       <summary class="min-h-8 text-sm font-semibold text-soft">More about it</summary>
       <div class="flex flex-col gap-1">
         <FlagForm v-if="!item.flag" :item="item" :closed="false" />

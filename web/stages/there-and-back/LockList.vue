@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue';
 import { itemOf, type Job, type JobItem, jobLocks, lockWords } from '../../../core/job/index.ts';
 import TextField from '../../parts/TextField.vue';
-import { useNow } from '../../stores/clock.ts';
+import { useMinute } from '../../stores/clock.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useForm } from '../useForm.ts';
 
@@ -10,7 +10,7 @@ import { useForm } from '../useForm.ts';
 const props = defineProps<{ job: Job; item: JobItem }>();
 const shop = useShop();
 const form = useForm();
-const now = useNow();
+const now = useMinute();
 
 const locks = computed(() => jobLocks(props.job, props.item.id, now.value));
 const sayTime = (iso: string): string => (iso.length === 10 ? shop.say.day(iso) : shop.say.time(iso));

@@ -2,6 +2,7 @@ import {
   type CommandData,
   type CommandType,
   isBack,
+  lengthsOf,
   type Job,
   type JobItem,
   nextBack,
@@ -110,7 +111,8 @@ function stripAction(job: Job, item: JobItem, send: Send, typed: Typed): ItemAct
     };
   if (item.state === 'off' || item.origin === 'plug') return null;
   const stay = typed.stayIn ?? item.fasteners?.staysIn ?? 0;
-  const lengths = lengthCounts(item);
+  // One length needs no counting by length.
+  const lengths = lengthsOf(item);
   return {
     label: item.state === 'on' ? 'Take off' : 'Take off again',
     run: () =>
@@ -120,17 +122,9 @@ function stripAction(job: Job, item: JobItem, send: Send, typed: Typed): ItemAct
         label: typed.label || tagFor(item),
         countedOut: item.fasteners?.count ?? null,
         ...(stay > 0 ? { stayIn: stay } : {}),
-        ...(lengths.length > 0 ? { lengthsOut: lengths } : {}),
+        ...(lengths.length > 1 ? { lengthsOut: lengths.map(({ lengthMm, count }) => ({ lengthMm, count })) } : {}),
       }),
   };
-}
-
-/** Fasteners by length, as the procedure has them; empty where they are all one. */
-function lengthCounts(item: JobItem): { lengthMm: number; count: number }[] {
-  const counts = new Map<number, number>();
-  for (const { lengthMm } of item.fasteners?.bolts ?? [])
-    if (lengthMm !== undefined) counts.set(lengthMm, (counts.get(lengthMm) ?? 0) + 1);
-  return counts.size < 2 ? [] : [...counts].map(([lengthMm, count]) => ({ lengthMm, count }));
 }
 
 /** What the record of one pass holds, for one bolt or for all. */
