@@ -136,9 +136,6 @@ const isBack = (item: JobItem): boolean => item.back !== null;
             <template v-if="twine.far">
               <path :d="looseEnd('left', twine.from, twine.to, width, pitch)" :class="twine.state" />
               <path :d="looseEnd('right', twine.from, twine.to, width, pitch)" :class="twine.state" />
-              <text v-if="width > 130" :x="width * 0.23" :y="middleOf(twine.from, pitch) + 4" :class="twine.state">
-                back {{ seen.place(twine.to) }}
-              </text>
             </template>
             <path
               v-else
@@ -146,6 +143,17 @@ const isBack = (item: JobItem): boolean => item.back !== null;
               :class="[twine.state, { chosen: twine.id === selected }]"
             />
           </g>
+          <!-- After all strings, so that none runs over the words. -->
+          <template v-for="twine in seen.twines" :key="`word ${twine.id}`">
+            <text
+              v-if="twine.far && width > 130"
+              :x="width * 0.23"
+              :y="middleOf(twine.from, pitch) + 4"
+              :class="twine.state"
+            >
+              back {{ seen.place(twine.to) }}
+            </text>
+          </template>
         </svg>
         <p
           v-for="label in labels"
