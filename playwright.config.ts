@@ -6,7 +6,7 @@ export default defineConfig({
   outputDir: 'test-results',
   workers: 2,
   fullyParallel: true,
-  timeout: 180_000,
+  timeout: 420_000,
   expect: { timeout: 20_000 },
   forbidOnly: true,
   use: {

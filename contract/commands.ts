@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Command, CommandData, CommandType } from '../core/job/index.ts';
 import { count, id, isoTime, line, meterReading, paragraph, when } from './primitives.ts';
+import { passForm, pointParts, replaceParts, testParts } from './benchShapes.ts';
 import { diagnosisParts, optionFigures, parts, shapes } from './shapes.ts';
 
 /** A schema for the data of every command; one that is missing or differs from core's type does not compile. */
@@ -75,7 +76,26 @@ export const commandData = {
   'record-finding': shapes['finding-recorded'],
   'attach-picture': shapes['picture-attached'],
   'weigh-can': z.strictObject({ ...parts.can, beforeText: line, afterText: line }),
-  'do-pass': shapes['pass-done'],
+  'do-pass': shapes['pass-done'].extend(passForm),
+  'judge-point': z.strictObject(pointParts),
+  'mark-picture': shapes['picture-marked'],
+  'note-seized': shapes['screw-seized'],
+  'try-rung': shapes['rung-tried'].extend({ timerId: z.union([id, z.literal('')]) }),
+  'give-up-screw': shapes['screw-given-up'],
+  'take-waste': shapes['waste-taken'],
+  'set-apart': shapes['piece-set-apart'],
+  'return-piece': shapes['piece-returned'],
+  'sweep-sensor': z.strictObject({
+    id,
+    unit: id,
+    when,
+    typed: z.array(z.string().max(40)).length(5, 'Expected volts at five openings.'),
+  }),
+  'turn-screw': shapes['screw-turned'].omit({ turns: true }).extend({ turnsText: line }),
+  'replace-unit': z.strictObject(replaceParts),
+  'test-coolant': z.strictObject(testParts),
+  'check-leaks': shapes['leak-checked'],
+  'set-recheck': shapes['recheck-set'],
   'start-timer': shapes['timer-started'],
   'end-timer': shapes['timer-ended'],
   'decide-seal': shapes['seal-decided'],

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { AiringState, Safety, Substance } from '../core/clean/index.ts';
 import type { RecordedEvent, Stage } from '../core/job/index.ts';
 import type { WorkKind } from '../core/procedure/index.ts';
 import type { EngineFamily, Vehicle } from '../core/vehicle/index.ts';
@@ -94,19 +95,6 @@ export const person = z.strictObject({
 /** The type of {@link person}. */
 export type Person = z.infer<typeof person>;
 
-/** A stocked part, gasket, cleaner or coolant. `counted` is what was counted; use by jobs is subtracted when shown. */
-export const stockItem = z.strictObject({
-  id,
-  name: z.string(),
-  partNumber: z.string(),
-  kind: z.enum(['gasket', 'seal', 'part', 'cleaner', 'coolant', 'screw']),
-  place: z.string(),
-  counted: count.min(0),
-  priceMinor: count.min(0),
-});
-/** The type of {@link stockItem}, with what is left now. */
-export type StockItem = z.infer<typeof stockItem> & { readonly left: number };
-
 /** The shop's settings. */
 export const settings = z.strictObject({
   shopName: z.string().trim().min(1, 'What is the shop called?').max(80),
@@ -158,3 +146,52 @@ export interface ProcedureVersion {
 
 /** Hands-on minutes by item id, one figure a finished job. */
 export type ItemTimes = Readonly<Record<string, { readonly off: readonly number[]; readonly back: readonly number[] }>>;
+
+/** What was let into the air of the bay, and how it was aired. */
+export interface AirReply {
+  readonly now: string;
+  readonly roomM3: number;
+  readonly rates: Readonly<Record<AiringState, number>>;
+  readonly state: AiringState;
+  readonly releases: readonly {
+    readonly jobId: string;
+    readonly number: number;
+    readonly plate: string;
+    readonly substance: Substance;
+    readonly grams: number;
+    readonly minutes: number;
+    readonly at: string;
+    readonly safety: Safety | null;
+  }[];
+  readonly airings: readonly { readonly at: string; readonly by: string; readonly state: AiringState }[];
+}
+
+/** Something to be looked at again on a vehicle. */
+export interface Reminder {
+  readonly jobId: string;
+  readonly id: string;
+  readonly number: number;
+  readonly vehicleId: string;
+  readonly plate: string;
+  readonly what: string;
+  readonly dueOn: string | null;
+  readonly dueReading: number | null;
+  readonly readingUnit: 'km' | 'mi' | 'h';
+}
+
+/** A unit in the returns box. */
+export interface ReturnLine {
+  readonly jobId: string;
+  readonly id: string;
+  readonly number: number;
+  readonly plate: string;
+  readonly oldUnit: string;
+  readonly oldNumber: string;
+  readonly failCode: string;
+  readonly failNote: string;
+  readonly newNumber: string;
+  readonly supplier: string;
+  readonly warrantyUntil: string | null;
+  readonly at: string;
+  readonly sentAt: string | null;
+}

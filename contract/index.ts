@@ -2,8 +2,9 @@ export { adapterClear, adapterRead } from './adapter.ts';
 export type { AdapterLinkInfo, AdapterReading } from './adapter.ts';
 export { command, commandData } from './commands.ts';
 export { eventData, recordedEvent } from './events.ts';
-export { jobQuery, person, settings, sinceQuery, stockItem, vehicleQuery } from './http.ts';
+export { jobQuery, person, settings, sinceQuery, vehicleQuery } from './http.ts';
 export type {
+  AirReply,
   BayLine,
   BayReply,
   BayStretch,
@@ -16,8 +17,9 @@ export type {
   Person,
   ProcedureLine,
   ProcedureVersion,
+  Reminder,
+  ReturnLine,
   Settings,
-  StockItem,
   VehicleFile,
 } from './http.ts';
 export { knowledgeChange } from './knowledge.ts';
@@ -25,6 +27,29 @@ export type { KnowledgeReply, KnowledgeScore, KnowledgeVersion } from './knowled
 export { id } from './primitives.ts';
 export { calendar, PROCEDURE_FORMAT, procedure, procedureFile, tool, wrench } from './procedure.ts';
 export type { ProcedureFile } from './procedure.ts';
+export {
+  crossReference,
+  movementInput,
+  orderInput,
+  receiveInput,
+  stockDetail,
+  stockInput,
+  stockItem,
+} from './stock.ts';
+export type {
+  BatchLine,
+  MovementInput,
+  OrderInput,
+  ReceiveInput,
+  Reservation,
+  StockDetail,
+  StockFile,
+  StockInput,
+  StockItem,
+  StockKind,
+  StockMovement,
+  StockOrder,
+} from './stock.ts';
 export { transfer, TRANSFER_FORMAT, TRANSFER_VERSION } from './transfer.ts';
 export type { Transfer } from './transfer.ts';
 export { family, familyInput, lifeInput, unitInput, vehicle, vehicleInput } from './vehicle.ts';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { INHIBITORS } from '../core/coolant/index.ts';
 import { type Need, type Procedure, type ProcedureItem, RESTORE_KINDS, WORK_KINDS } from '../core/procedure/index.ts';
 import type { Calendar, Tool } from '../core/prepare/index.ts';
 import type { Constraint } from '../core/refit/index.ts';
@@ -110,6 +111,11 @@ export const procedure = z.strictObject({
       glycol: z.enum(['ethylene', 'propylene']),
       concentration: number.min(0).max(1),
       bleedPoint: line,
+      inhibitor: z.enum(keysOf(INHIBITORS)).optional(),
+      losses: z
+        .array(z.strictObject({ itemId: id, litres: number.min(0).max(40) }))
+        .max(40)
+        .optional(),
     })
     .nullable(),
   relearn: z.array(id).max(10),

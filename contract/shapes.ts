@@ -2,9 +2,10 @@ import { z } from 'zod';
 import { PASS_KINDS, SUBSTANCES } from '../core/clean/index.ts';
 import { OPTIONS } from '../core/choose/index.ts';
 import { CHOICES, MEASURES, PROOFS, STAGES } from '../core/job/index.ts';
+import { benchShapes, benchUnit, cleanerExtras, coolantExtras, passExtras, sealExtras } from './benchShapes.ts';
 import { stripShapes } from './stripShapes.ts';
 import { UNIT_KINDS } from '../core/vehicle/index.ts';
-import { count, id, isoDay, keysOf, line, meterReading, number, paragraph, unitKind, when } from './primitives.ts';
+import { count, id, isoDay, keysOf, line, meterReading, number, paragraph, when } from './primitives.ts';
 import { beforeConstraint, procedureItem } from './procedure.ts';
 import { runInput } from './run.ts';
 import { variantFeatures } from './vehicle.ts';
@@ -25,6 +26,7 @@ export const optionFigures = z.strictObject({
 /** Shapes that a command and its event share, each named after the event. */
 export const shapes = {
   ...stripShapes,
+  ...benchShapes,
   'reading-corrected': z.strictObject({ reading: meterReading, reason: line }),
   'history-told': z.strictObject({ since: paragraph, doneBefore: paragraph }),
   'symptom-noted': z.strictObject({ id, text: line }),
@@ -104,7 +106,7 @@ export const shapes = {
   'object-taken-out': z.strictObject({ id }),
   'finding-recorded': z.strictObject({
     id,
-    unit: unitKind,
+    unit: benchUnit,
     point: line,
     when,
     grade: count.nullable(),
@@ -117,13 +119,14 @@ export const shapes = {
     when,
     caption: line,
   }),
-  'pass-done': z.strictObject({ id, unit: unitKind, kind: z.enum(keysOf(PASS_KINDS)) }),
+  'pass-done': z.strictObject({ id, unit: benchUnit, kind: z.enum(keysOf(PASS_KINDS)), ...passExtras }),
   'timer-started': z.strictObject({
     id,
     label: line,
     minutes: number,
-    kind: z.enum(['soak', 'cure', 'cool', 'heat-cycle', 'other']),
+    kind: z.enum(['soak', 'cure', 'cool', 'heat-cycle', 'oil', 'air', 'other']),
     itemId: id.optional(),
+    unit: id.optional(),
   }),
   'timer-ended': z.strictObject({ id, outcome: z.enum(['done', 'stopped']) }),
   'seal-decided': z.strictObject({
@@ -132,6 +135,7 @@ export const shapes = {
     decision: z.enum(['renewed', 'reused']),
     partNumber: line,
     why: line,
+    ...sealExtras,
   }),
   'level-checked': z.strictObject({ when: z.enum(['hot', 'cold']), level: z.enum(['low', 'right', 'high']) }),
   'run-advanced': z.strictObject({ runId: id, input: runInput }),
@@ -159,7 +163,7 @@ export const diagnosisParts = {
 
 /** Ids and enumerations that weigh-can, tighten-bolt and record-coolant need beside their typed text. */
 export const parts = {
-  can: { id, substance: z.enum(keysOf(SUBSTANCES)), surface: line },
+  can: { id, substance: z.enum(keysOf(SUBSTANCES)), surface: line, ...cleanerExtras },
   bolt: {
     itemId: id,
     boltId: id,
@@ -167,5 +171,10 @@ export const parts = {
     method: z.enum(['wrench', 'by-feel', 'angle']),
     adapter: line.optional(),
   },
-  coolant: { id, kind: z.enum(['caught', 'returned', 'added', 'discarded']), concentration: number.nullable() },
+  coolant: {
+    id,
+    kind: z.enum(['caught', 'returned', 'added', 'discarded']),
+    concentration: number.nullable(),
+    ...coolantExtras,
+  },
 };

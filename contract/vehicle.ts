@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { RUBBERS } from '../core/rebuild/index.ts';
 import {
   type EngineFamily,
   type LifeEntry,
@@ -56,6 +57,17 @@ export type VehicleInput = z.infer<typeof vehicleInput>;
 export const vehicle = vehicleInput.extend({ id, lastReading: meterReading.nullable() }) satisfies z.ZodType<Vehicle>;
 
 const minor = count.min(0, 'Expected zero or more.');
+const kitPart = z.strictObject({
+  id,
+  name: line.trim().min(1, 'What is it called?'),
+  partNumber: line,
+  count: count.min(1).max(99),
+  rubber: z.enum(keysOf(RUBBERS)).nullable(),
+  wayRound: line,
+  order: count.min(1).max(99),
+  placed: line.optional(),
+  note: line.optional(),
+});
 const unitType = z.strictObject({
   id,
   kind: z.enum(keysOf(UNIT_KINDS)),
@@ -66,6 +78,7 @@ const unitType = z.strictObject({
   prices: z.strictObject({ new: minor.nullable(), rebuilt: minor.nullable(), used: minor.nullable() }),
   daysToGet: count.min(0).max(365, 'Expected at most 365 days.').nullable(),
   source: line.nullable(),
+  kit: z.array(kitPart).max(60).optional(),
 });
 
 /** What a person types about an engine family. */
@@ -86,6 +99,13 @@ export const familyInput = z.strictObject({
     coilOhms: figure.optional(),
     idleAir: figure.optional(),
     idleManifold: figure.optional(),
+    shaftPlay: figure.optional(),
+    plateFlat: figure.optional(),
+    bodyFlat: figure.optional(),
+    springReturn: figure.optional(),
+    dashpotTime: figure.optional(),
+    valveTravel: figure.optional(),
+    ringShore: figure.optional(),
   }),
   notes: paragraph,
 });

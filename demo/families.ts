@@ -1,4 +1,5 @@
 import type { EngineFamily, UnitType, VariantFeatures } from '../core/vehicle/index.ts';
+import { KITS } from './kits.ts';
 import { DEMO_SOURCE } from './procedures/parts.ts';
 
 const band = (low: number, high: number) => ({ low, high, source: DEMO_SOURCE });
@@ -18,6 +19,7 @@ const unit = (
   prices: readonly [number | null, number | null, number | null],
   daysToGet: number,
   places: readonly string[] = ['only'],
+  kit: UnitType['kit'] = undefined,
 ): UnitType => ({
   id,
   kind,
@@ -28,6 +30,7 @@ const unit = (
   prices: { new: prices[0], rebuilt: prices[1], used: prices[2] },
   daysToGet,
   source: DEMO_SOURCE,
+  ...(kit === undefined ? {} : { kit }),
 });
 
 const family = (
@@ -57,6 +60,8 @@ export const families: readonly EngineFamily[] = [
         variant(52, 'square, four holes', 3, 'cable', 'C'),
         [71_000, 38_000, 12_000],
         6,
+        ['only'],
+        KITS.norrlandBody,
       ),
       unit(
         'iv',
@@ -67,6 +72,7 @@ export const families: readonly EngineFamily[] = [
         [29_000, null, 6_500],
         6,
         ['under the body'],
+        KITS.norrlandValve,
       ),
     ],
     figures: {
@@ -76,6 +82,11 @@ export const families: readonly EngineFamily[] = [
       openVolts: band(4, 4.6),
       coilOhms: band(9, 13),
       idleManifold: band(30, 42),
+      shaftPlay: band(0, 0.12),
+      bodyFlat: band(0, 0.08),
+      springReturn: band(0, 0.4),
+      valveTravel: band(9, 11),
+      ringShore: band(60, 78),
     },
   }),
   family({
@@ -92,6 +103,8 @@ export const families: readonly EngineFamily[] = [
         variant(46, 'round, three holes', 6, 'motor', 'E4'),
         [46_000, 27_000, 9_000],
         3,
+        ['only'],
+        KITS.calderBody,
       ),
     ],
     figures: {
@@ -135,6 +148,7 @@ export const families: readonly EngineFamily[] = [
       closedVolts: band(0.45, 0.55),
       coilOhms: band(9, 13),
       idleManifold: band(30, 42),
+      dashpotTime: band(1.5, 3),
     },
     notes: 'Dust. Dashpot sets the last of the closing.',
   }),
@@ -154,6 +168,8 @@ export const families: readonly EngineFamily[] = [
         variant(40, 'round, three holes', 3, 'cable', 'P'),
         [58_000, null, 18_000],
         12,
+        ['only'],
+        KITS.terrowBody,
       ),
       unit(
         'iv',
@@ -163,9 +179,17 @@ export const families: readonly EngineFamily[] = [
         variant(10, 'O-ring', 4, 'stepper', 'S'),
         [17_500, null, null],
         12,
+        ['only'],
+        KITS.terrowValve,
       ),
     ],
-    figures: { idleRpm: band(700, 800), closedVolts: band(0.5, 0.7), coilOhms: band(48, 58) },
+    figures: {
+      idleRpm: band(700, 800),
+      closedVolts: band(0.5, 0.7),
+      coilOhms: band(48, 58),
+      bodyFlat: band(0, 0.2),
+      valveTravel: band(6, 8),
+    },
     notes: 'Plastic body: heat warps it.',
   }),
   family({
@@ -184,6 +208,7 @@ export const families: readonly EngineFamily[] = [
         [92_000, 51_000, 19_000],
         8,
         ['left bank', 'right bank'],
+        KITS.vantaroBody,
       ),
       unit(
         'ia',
@@ -194,6 +219,7 @@ export const families: readonly EngineFamily[] = [
         [61_000, 33_000, null],
         8,
         ['left bank', 'right bank'],
+        KITS.vantaroIdle,
       ),
     ],
     figures: { idleRpm: band(560, 660), closedVolts: band(0.5, 0.8), learnedAngle: band(1, 4), idleAir: band(4.5, 7) },
@@ -213,6 +239,8 @@ export const families: readonly EngineFamily[] = [
         variant(60, 'round, four holes', 5, 'motor', 'D'),
         [54_000, 29_000, 8_000],
         5,
+        ['only'],
+        KITS.flap,
       ),
     ],
     figures: { idleRpm: band(680, 760), idleAir: band(9, 13) },
@@ -254,6 +282,7 @@ export const families: readonly EngineFamily[] = [
         [118_000, null, 36_000],
         14,
         ['cylinder 1', 'cylinder 2', 'cylinder 3', 'cylinder 4'],
+        KITS.suleBank,
       ),
     ],
     figures: { idleRpm: band(1100, 1250), closedVolts: band(0.6, 0.7) },

@@ -1,7 +1,7 @@
 import { Bench, type DemoClient } from './bench.ts';
 import { finishedFarm, finishedVan } from './jobs/finished.ts';
 import { minibusInPieces, saloonWaitsForSeal } from './jobs/bigOnes.ts';
-import { busInRefit, farmWaitsForPart, launchOiled, vanInDiagnose } from './jobs/open.ts';
+import { busInRefit, farmWaitsForPart, fourOnBench, launchOiled, vanInDiagnose } from './jobs/open.ts';
 import { cableNext } from './procedures/cableNext.ts';
 import { shop } from './shop.ts';
 import { vehicles } from './vehicles.ts';
@@ -21,5 +21,6 @@ export async function seedDemo(client: DemoClient, now: number): Promise<void> {
   await vanInDiagnose(new Bench(client, 'job-233', 'wen', now - 65 * 60_000));
   await saloonWaitsForSeal(new Bench(client, 'job-234', 'isla', now - 2 * HOUR - 10 * 60_000), now);
   await minibusInPieces(new Bench(client, 'job-235', 'tomas', now - 6 * HOUR - 20 * 60_000), now);
+  await fourOnBench(new Bench(client, 'job-236', 'wen', now - 3 * HOUR - 20 * 60_000), now);
   await client.putProcedure(cableNext, 3, 'measures to set again, two bolts stay in, battery back on');
 }

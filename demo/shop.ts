@@ -1,9 +1,10 @@
-import type { Person, StockItem } from '../contract/index.ts';
+import type { Person } from '../contract/index.ts';
 import type { Wrench } from '../core/torque/index.ts';
 import { CASES } from './cases/index.ts';
 import { families } from './families.ts';
 import type { Calendar, Tool } from '../core/prepare/index.ts';
 import { PROCEDURES } from './procedures/index.ts';
+import { references, stock } from './stock.ts';
 
 const people: Person[] = [
   { id: 'isla', name: 'Isla Renn', role: 'lead', bay: 'bay 1' },
@@ -43,153 +44,6 @@ const wrenches: Wrench[] = [
   },
 ];
 
-const stock: Omit<StockItem, 'left'>[] = [
-  {
-    id: 's-1107',
-    name: 'Body gasket, cable body',
-    partNumber: 'NP-25-1107',
-    kind: 'gasket',
-    place: 'drawer G2',
-    counted: 3,
-    priceMinor: 640,
-  },
-  {
-    id: 's-1131',
-    name: 'Valve O-ring',
-    partNumber: 'NP-25-1131',
-    kind: 'seal',
-    place: 'drawer G2',
-    counted: 5,
-    priceMinor: 180,
-  },
-  {
-    id: 's-1140',
-    name: 'Idle screw O-ring',
-    partNumber: 'NP-25-1140',
-    kind: 'seal',
-    place: 'drawer G3',
-    counted: 4,
-    priceMinor: 120,
-  },
-  {
-    id: 's-0210',
-    name: 'Body seal ring, 1.4',
-    partNumber: 'CW-14-0210',
-    kind: 'seal',
-    place: 'drawer G4',
-    counted: 6,
-    priceMinor: 410,
-  },
-  {
-    id: 's-clean',
-    name: 'Throttle cleaner, sensor-safe, 500 mL',
-    partNumber: 'TQ-CL-500',
-    kind: 'cleaner',
-    place: 'vented cupboard',
-    counted: 7,
-    priceMinor: 890,
-  },
-  {
-    id: 's-iso',
-    name: 'Isopropyl alcohol, 1 L',
-    partNumber: 'TQ-IP-1000',
-    kind: 'cleaner',
-    place: 'vented cupboard',
-    counted: 2,
-    priceMinor: 1150,
-  },
-  {
-    id: 's-cool',
-    name: 'Coolant concentrate, 1 L',
-    partNumber: 'TQ-CO-1',
-    kind: 'coolant',
-    place: 'shelf W1',
-    counted: 9,
-    priceMinor: 1320,
-  },
-  {
-    id: 's-screw',
-    name: 'Valve screw M5×14',
-    partNumber: 'NP-05-0514',
-    kind: 'screw',
-    place: 'drawer S1',
-    counted: 24,
-    priceMinor: 45,
-  },
-  {
-    id: 's-0330',
-    name: 'Body gasket, V8',
-    partNumber: 'VR-48-0330',
-    kind: 'gasket',
-    place: 'drawer G6',
-    counted: 2,
-    priceMinor: 2140,
-  },
-  {
-    id: 's-0341',
-    name: 'Idle actuator O-ring',
-    partNumber: 'VR-48-0341',
-    kind: 'seal',
-    place: 'drawer G6',
-    counted: 4,
-    priceMinor: 310,
-  },
-  {
-    id: 's-0350',
-    name: 'Injector O-ring, V8',
-    partNumber: 'VR-48-0350',
-    kind: 'seal',
-    place: 'drawer G6',
-    counted: 9,
-    priceMinor: 140,
-  },
-  {
-    id: 's-0302',
-    name: 'Plenum seal, V8',
-    partNumber: 'VR-48-0302',
-    kind: 'seal',
-    place: 'drawer G6',
-    counted: 0,
-    priceMinor: 5890,
-  },
-  {
-    id: 's-0714',
-    name: 'Flap gasket',
-    partNumber: 'VF-30-0714',
-    kind: 'gasket',
-    place: 'drawer G5',
-    counted: 1,
-    priceMinor: 720,
-  },
-  {
-    id: 's-0731',
-    name: 'Recirculation gasket, steel',
-    partNumber: 'VF-30-0731',
-    kind: 'gasket',
-    place: 'drawer G5',
-    counted: 0,
-    priceMinor: 980,
-  },
-  {
-    id: 's-112',
-    name: 'Injector O-ring, 900',
-    partNumber: 'SU-90-112',
-    kind: 'seal',
-    place: 'drawer G7',
-    counted: 3,
-    priceMinor: 160,
-  },
-  {
-    id: 's-121',
-    name: 'Stepper O-ring',
-    partNumber: 'TM-45-121',
-    kind: 'seal',
-    place: 'drawer G8',
-    counted: 2,
-    priceMinor: 240,
-  },
-];
-
 const tool = (id: string, name: string, place: string, range = '', calibratedOn: string | null = null): Tool => ({
   id,
   name,
@@ -224,9 +78,11 @@ export const shop = {
     'first-job-number': '228',
     'day-price-minor': '4500',
     'comeback-minor': '9000',
+    'bay-volume-m3': '240',
   },
   wrenches,
   stock,
+  references,
   procedures: PROCEDURES,
   tools,
   calendar,

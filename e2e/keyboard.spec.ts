@@ -6,7 +6,7 @@ const count = (page: Page, pattern: RegExp): Promise<number> => page.getByText(p
 test('strip and refit by keyboard alone', async ({ page, workshop }) => {
   const rows = (sql: string) => workshop.rows<{ n: number }>(sql)[0]?.n;
   await workshop.open(page, '/bay');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('six vehicles in');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('seven vehicles in');
   // The farm utility stands at Prepare with nothing off; from the Bay by Tab and Enter, then along the route by ].
   const line = page.getByRole('link', { name: /OT 551/ }).first();
   await line.focus();

@@ -28,8 +28,8 @@ describe('lists', () => {
     await server.http.get('/api/procedures/none').expect(404);
     const stock = await server.http.get('/api/stock').expect(200);
     expect(stock.body.rows.find((row: { partNumber: string }) => row.partNumber === 'NP-25-1107')).toMatchObject({
-      counted: 3,
       left: 3,
+      free: 3,
     });
   });
   it('finds vehicles by plate, VIN, make, owner and engine', async () => {
@@ -152,6 +152,7 @@ describe('pictures', () => {
     expect(readdirSync(join(server.folder, 'pictures')).sort()).toEqual([
       first.body.hash,
       `${first.body.hash}.shown.webp`,
+      `${first.body.hash}.small.webp`,
     ]);
     const shown = await server.http.get(`/api/pictures/${first.body.hash}`).expect(200).expect('content-type', /webp/);
     expect(await sharp(shown.body as Buffer).metadata()).toMatchObject({ width: 1600, height: 800 });
@@ -197,14 +198,15 @@ describe('the demo world over the same requests as a person’s taps', () => {
   });
   afterAll(() => demo.close());
 
-  it('is ten vehicles and eight jobs, two of them finished', async () => {
+  it('is ten vehicles and nine jobs, two of them finished', async () => {
     expect((await demo.http.get('/api/vehicles')).body.rows).toHaveLength(Object.keys(vehicles).length);
     const jobs = (await demo.http.get('/api/jobs')).body.rows as { status: string; stage: string }[];
     expect(jobs.map(({ status, stage }) => `${status} ${stage}`)).toEqual([
+      'open clean',
       'open rebuild',
       'open prepare',
       'open diagnose',
-      'open rebuild',
+      'open clean',
       'open prepare',
       'open refit',
       'closed hand-over',

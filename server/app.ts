@@ -4,6 +4,7 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import type { Logger } from 'pino';
 import { adapterRoutes } from './http/adapter.ts';
+import { benchRoutes } from './http/bench.ts';
 import { answerErrors, HttpError } from './http/errors.ts';
 import { onlyFromHere, strictHeaders } from './http/guard.ts';
 import { houseRoutes } from './http/house.ts';
@@ -12,6 +13,7 @@ import { knowledgeRoutes } from './http/knowledge.ts';
 import { listRoutes } from './http/lists.ts';
 import { pictureRoutes } from './http/pictures.ts';
 import { procedureRoutes } from './http/procedures.ts';
+import { stockRoutes } from './http/stock.ts';
 import { transferRoutes } from './http/transfer.ts';
 import { familyRoutes, unitRoutes } from './http/units.ts';
 import { vehicleRoutes } from './http/vehicles.ts';
@@ -33,6 +35,8 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   app.use('/api/knowledge', knowledgeRoutes(services));
   app.use('/api/adapter', adapterRoutes(services));
   app.use('/api', houseRoutes(services));
+  app.use('/api', stockRoutes(services));
+  app.use('/api', benchRoutes(services));
   app.use('/api', listRoutes(services));
   app.use('/api', () => {
     throw new HttpError('not-found', 'There is nothing at that address.');

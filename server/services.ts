@@ -3,6 +3,7 @@ import type { ShopResult } from '../core/choose/index.ts';
 import type { Estimate, Job } from '../core/job/index.ts';
 import type { ThrottleKind } from '../core/vehicle/index.ts';
 import { AdapterHub } from './adapter/hub.ts';
+import { BenchStore } from './store/bench.ts';
 import { Families } from './store/families.ts';
 import { House } from './store/house.ts';
 import { Jobs } from './store/jobs.ts';
@@ -12,6 +13,7 @@ import { pairsForPrint } from './report/picturePairs.ts';
 import { Pictures } from './store/pictures.ts';
 import { Procedures } from './store/procedures.ts';
 import { shopResults } from './store/results.ts';
+import { Stock } from './store/stock.ts';
 import { Units } from './store/units.ts';
 import { Vehicles } from './store/vehicles.ts';
 
@@ -25,6 +27,10 @@ export interface Services {
   readonly families: Families;
   readonly units: Units;
   readonly house: House;
+  readonly stock: Stock;
+  readonly bench: BenchStore;
+  /** Runs something that is several writes as one. */
+  readonly inOneGo: <T>(work: () => T) => T;
   readonly hub: AdapterHub;
   readonly results: (throttle: ThrottleKind) => readonly ShopResult[];
   readonly pictures: Pictures;
@@ -54,7 +60,7 @@ export function createServices(
   const families = new Families(db);
   const house = new House(db);
   const procedures = new Procedures(db);
-  const jobs = new Jobs(db, { vehicles, lists, procedures, knowledge, families, house });
+  const jobs = new Jobs(db, { vehicles, lists, procedures, knowledge, families, house, units });
   jobs.remakeProjections();
   let known: ReadonlyMap<string, string> | null = null;
   const people = (): ReadonlyMap<string, string> =>
@@ -68,6 +74,9 @@ export function createServices(
     families,
     units,
     house,
+    stock: new Stock(db),
+    bench: new BenchStore(db),
+    inOneGo: (work) => db.transaction(work).immediate(),
     hub,
     results: (throttle) => shopResults(db, throttle),
     pictures,

@@ -147,7 +147,7 @@ describe('a store of the first version', () => {
     db.close();
   });
   it('has a table for every projection, and the migration names them all', () => {
-    const sql = ['001-first.sql', '002-diagnose.sql', '003-there-and-back.sql']
+    const sql = ['001-first.sql', '002-diagnose.sql', '003-there-and-back.sql', '004-bench.sql']
       .map((name) => readFileSync(new URL(`./store/migrations/${name}`, import.meta.url), 'utf8'))
       .join('\n');
     for (const { table } of PROJECTIONS) expect(sql).toContain(`CREATE TABLE ${table} (`);

@@ -30,6 +30,20 @@ describe('the next task', () => {
     expect(nextTask(job(of('start-timer')), SOON)).toBeNull();
     expect(nextTask(job(of('start-timer')), LATER)).toMatchObject({ what: 'Soaks: time is up', urgency: 1 });
   });
+  it('goes on with another unit while one soaks, and with none while all do', () => {
+    const upTo = passed('complaint', 'diagnose', 'decide', 'prepare', 'strip', 'inspect');
+    const soak = (unit: string): CommandBody => ({
+      type: 'start-timer',
+      data: { id: unit, label: 'Soaks', minutes: 20, kind: 'soak', unit },
+    });
+    expect(nextTask(job(...upTo, soak('throttle-body')), SOON)?.what).toBe('Protect: idle air valve');
+    const rounds = (['protect', 'wet', 'soak', 'brush', 'wipe'] as const).map((kind): CommandBody => ({
+      type: 'do-pass',
+      data: { id: kind, unit: 'idle-valve', kind },
+    }));
+    expect(nextTask(job(...upTo, soak('throttle-body'), ...rounds), SOON)?.what).toBe('Look at the idle air valve');
+    expect(nextTask(job(...upTo, soak('throttle-body'), soak('idle-valve')), SOON)).toBeNull();
+  });
   it.each([
     [[], 'Read the codes and note the complaint'],
     [passed('complaint'), 'Next check'],

@@ -1,18 +1,23 @@
 import {
   allNeeds,
+  benchUnits,
   currentStage,
   type Job,
   jobTally,
   nextBack,
   nextOff,
+  nextUnitPass,
   runningTimers,
   stageGaps,
   timerEnd,
+  unitMethod,
+  wantsGrade,
 } from '../job/index.ts';
+import { PASS_KINDS } from '../clean/index.ts';
 import type { Task } from './fits.ts';
 
 /** Minutes that a short task of each kind is taken to need: shop figures until our own record gives better. */
-const MINUTES = { plug: 2, level: 6, codes: 5, check: 9, strip: 12, refit: 10, handOver: 8 } as const;
+const MINUTES = { plug: 2, level: 6, codes: 5, check: 9, strip: 12, refit: 10, handOver: 8, pass: 4 } as const;
 
 /**
  * What a job waits for, in words; empty when it waits for hands.
@@ -38,8 +43,26 @@ export function nextTask(job: Job, now: string): Task | null {
     return task(`Plug ${open.name.toLowerCase()}`, MINUTES.plug, 0);
   const dueTimer = runningTimers(job).find((timer) => timerEnd(timer) <= now);
   if (dueTimer !== undefined) return task(`${dueTimer.label}: time is up`, MINUTES.plug, 1);
+  const beside = besideASoak(job);
+  if (beside !== null) return task(beside, MINUTES.pass, 2);
   if (waitsFor(job, now) !== '') return null;
   return byStage(job, task);
+}
+
+/** While one unit soaks the others can be gone on with: what comes next on the first that does not soak, or null. */
+function besideASoak(job: Job): string | null {
+  const soaking = new Set(runningTimers(job).flatMap(({ kind, unit }) => (kind === 'soak' ? [unit] : [])));
+  if (currentStage(job) !== 'clean' || soaking.size === 0) return null;
+  // Without the family at hand the form follows the vehicle, and no house rule is known: good enough to name a pass.
+  for (const unit of benchUnits(job, null)) {
+    if (soaking.has(unit.id)) continue;
+    const method = unitMethod(job, unit, {});
+    const name = unit.name.charAt(0).toLowerCase() + unit.name.slice(1);
+    if (wantsGrade(job, unit, method)) return `Look at the ${name}`;
+    const pass = nextUnitPass(job, unit, method);
+    if (pass !== null) return `${PASS_KINDS[pass].split(/[:,]/)[0] ?? ''}: ${name}`;
+  }
+  return null;
 }
 
 function byStage(job: Job, task: (what: string, minutes: number, urgency: number) => Task): Task {

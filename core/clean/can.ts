@@ -1,19 +1,3 @@
-/** Kinds of cleaner and lubricant, never brands. */
-export const SUBSTANCES = {
-  'throttle-cleaner': 'intake and throttle cleaner, sensor-safe',
-  'carburettor-cleaner': 'carburettor cleaner',
-  'brake-cleaner': 'brake cleaner, non-chlorinated',
-  'air-mass-cleaner': 'air-mass-sensor cleaner',
-  'contact-cleaner': 'contact cleaner',
-  isopropyl: 'isopropyl alcohol',
-  'penetrating-oil': 'penetrating oil',
-  'silicone-grease': 'silicone grease',
-  'clean-oil': 'clean oil',
-} as const;
-
-/** The id of a substance. */
-export type Substance = keyof typeof SUBSTANCES;
-
 /** What one weighing before and after says. */
 export interface CanUse {
   readonly grams: number;

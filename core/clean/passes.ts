@@ -1,35 +1,66 @@
-/** The kinds of pass, in the order in which a round goes. */
+/** The kinds of pass, in the order in which a round goes. Ids are stored: never change one. */
 export const PASS_KINDS = {
   protect: 'Protect: sensors off or taped, bearing sides dry',
   wet: 'First wet',
   soak: 'Soak',
   brush: 'Brush, soft',
+  scrape: 'Scrape, bare metal only',
   wipe: 'Wipe',
+  bath: 'Bath',
+  rinse: 'Rinse',
   dry: 'Dry',
 } as const;
 
 /** The id of a pass. */
 export type PassKind = keyof typeof PASS_KINDS;
 
-/** Minutes a soak is proposed to take; a shop convention, to be shortened or prolonged at the bench. */
-export const SOAK_MINUTES: Readonly<Record<'throttle-body' | 'idle-valve', number>> = {
-  'throttle-body': 10,
-  'idle-valve': 25,
-};
+/** A round of passes and what ends it. */
+export interface Rounds {
+  readonly round: readonly PassKind[];
+  /** After the last round, before drying. */
+  readonly end: readonly PassKind[];
+}
 
-const ROUND: readonly PassKind[] = ['wet', 'soak', 'brush', 'wipe'];
+/** The common way. */
+export const WET_ROUNDS: Rounds = { round: ['wet', 'soak', 'brush', 'wipe'], end: ['dry'] };
+
+/** What was seen since the last round ended. */
+export interface Seen {
+  /** Worst deposit grade, 0 (clean) to 4 (coked), or null when not graded since. */
+  readonly grade: number | null;
+  /** Whether light shows evenly round the closed plate; null when it was not looked at or does not apply. */
+  readonly lightEven: boolean | null;
+}
+
+/** Good enough to dry: at most a film, and light where it should be. */
+export const isClean = ({ grade, lightEven }: Seen): boolean => grade !== null && grade <= 1 && lightEven !== false;
 
 /**
- * The pass that comes next: protect once, then rounds of wet, soak, brush and wipe until the deposit grade is 0 or 1,
- * then dry. Null when dry.
- * @param done the passes so far, in order
- * @param grade the last deposit grade recorded, 0 (clean) to 4 (coked), or null when not graded since the last wipe
+ * How far the present round is: the index in it of the last pass, −1 before the first. A kind may come twice in a round
+ * (wipe, brush, wipe), so the passes are followed from the beginning. What does not belong to the round begins it anew.
  */
-export function nextPass(done: readonly PassKind[], grade: number | null): PassKind | null {
+export function placeInRound(done: readonly PassKind[], round: readonly PassKind[]): number {
+  let place = -1;
+  for (const kind of done) {
+    const from = place === round.length - 1 ? -1 : place;
+    place = round[from + 1] === kind ? from + 1 : round.indexOf(kind);
+  }
+  return place;
+}
+
+/**
+ * The pass that comes next: protect once, then rounds until grade and light say so, then the end. Null when dry.
+ * @param done the passes so far, in order
+ * @param seen what was seen since the last round ended
+ */
+export function nextPass(done: readonly PassKind[], seen: Seen, { round, end }: Rounds = WET_ROUNDS): PassKind | null {
   if (done.length === 0) return 'protect';
   const last = done.at(-1);
   if (last === 'dry') return null;
-  if (last === 'wipe') return grade !== null && grade <= 1 ? 'dry' : 'wet';
-  const place = last === undefined ? -1 : ROUND.indexOf(last);
-  return ROUND[place + 1] ?? 'wet';
+  const ending = last === undefined ? -1 : end.indexOf(last);
+  if (ending >= 0) return end[ending + 1] ?? null;
+  const next = round[placeInRound(done, round) + 1];
+  if (next !== undefined) return next;
+  // The round is over: what was seen decides.
+  return isClean(seen) ? (end[0] ?? null) : (round[0] ?? null);
 }

@@ -11,3 +11,9 @@ export {
 export type { Glycol } from './glycol.ts';
 export { mix } from './mix.ts';
 export type { CoolantChange, CoolantState } from './mix.ts';
+export { compatible, INHIBITORS } from './inhibitor.ts';
+export type { Compatibility, Inhibitor } from './inhibitor.ts';
+export { expectedLoss, lossQuestion, shareFromRefractometer, USUAL_LOSS_L } from './loss.ts';
+export type { ExpectedLoss, OpenedHose } from './loss.ts';
+export { READY_MIX_SHARE, SHARE_SLACK, topUp } from './topUp.ts';
+export type { CoolantTarget, TopUp } from './topUp.ts';

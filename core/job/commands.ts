@@ -3,6 +3,8 @@ import type { HouseRules } from '../house/index.ts';
 import type { Procedure } from '../procedure/index.ts';
 import type { Wrench } from '../torque/index.ts';
 import type { EngineFamily, MeterReading, UnitObjectKind, VariantFeatures, Vehicle } from '../vehicle/index.ts';
+import type { UnitForm } from '../clean/index.ts';
+import type { BenchCommandData } from './benchEvents.ts';
 import type { EventData, JobEvent } from './events.ts';
 import type { StripCommandData } from './stripCommands.ts';
 import type { OptionFigures, When } from './types.ts';
@@ -11,7 +13,7 @@ import type { OptionFigures, When } from './types.ts';
 type Typed<K extends keyof EventData, Computed extends keyof EventData[K], Text> = Omit<EventData[K], Computed> & Text;
 
 /** Every command and what it holds. */
-export interface CommandData extends StripCommandData {
+export interface CommandData extends StripCommandData, BenchCommandData {
   'open-job': {
     readonly vehicleId: string;
     readonly reading: MeterReading;
@@ -81,7 +83,11 @@ export interface CommandData extends StripCommandData {
     'grams' | 'beforeG' | 'afterG',
     { readonly beforeText: string; readonly afterText: string }
   >;
-  'do-pass': EventData['pass-done'];
+  /** `form` says what is cleaned, so that what must not touch it is refused; `soak` starts a timer of so many minutes. */
+  'do-pass': EventData['pass-done'] & {
+    readonly form?: UnitForm | undefined;
+    readonly soak?: { readonly timerId: string; readonly label: string; readonly minutes: number } | undefined;
+  };
   'start-timer': EventData['timer-started'];
   'end-timer': EventData['timer-ended'];
   'decide-seal': EventData['seal-decided'];

@@ -1,13 +1,15 @@
-import type { PassKind, Substance } from '../clean/index.ts';
+import type { Method, PassKind, Substance, Surface } from '../clean/index.ts';
 import type { OptionId } from '../choose/index.ts';
-import type { CoolantEntry } from '../coolant/index.ts';
+import type { CoolantEntry, Inhibitor } from '../coolant/index.ts';
 import type { Band, Heard } from '../diagnose/index.ts';
-import type { Procedure, ProcedureItem, UnitKind } from '../procedure/index.ts';
+import type { Procedure, ProcedureItem } from '../procedure/index.ts';
 import type { Quantity } from '../quantity/index.ts';
+import type { Rubber } from '../rebuild/index.ts';
 import type { BeforeConstraint } from '../refit/index.ts';
 import type { FlagName, ReadingName, Recipe } from '../relearn/index.ts';
 import type { TightenMethod } from '../torque/index.ts';
 import type { MeterReading, UnitObjectKind, VariantFeatures, VariantMatch, Vehicle } from '../vehicle/index.ts';
+import type { BenchEventData } from './benchEvents.ts';
 import type { Choice, MeasureKind, ProofKind } from './lists.ts';
 import type { Stage } from './stages.ts';
 import type { PutBackExtras, RemovedExtras, StripEventData, TightenExtras } from './stripEvents.ts';
@@ -21,7 +23,7 @@ export type RunInputData =
   | { readonly kind: 'flag'; readonly name: FlagName; readonly on: boolean };
 
 /** Every event and what it holds. Facts in the past tense; values as entered with SI beside. */
-export interface EventData extends StripEventData {
+export interface EventData extends StripEventData, BenchEventData {
   'job-opened': {
     readonly number: number;
     readonly vehicle: Vehicle;
@@ -167,7 +169,7 @@ export interface EventData extends StripEventData {
   'object-taken-out': { readonly id: string };
   'finding-recorded': {
     readonly id: string;
-    readonly unit: UnitKind;
+    readonly unit: string;
     readonly point: string;
     readonly when: When;
     readonly grade: number | null;
@@ -187,14 +189,26 @@ export interface EventData extends StripEventData {
     readonly afterG: number;
     readonly grams: number;
     readonly surface: string;
+    readonly minutes?: number | undefined;
+    readonly surfaces?: readonly Surface[] | undefined;
+    readonly priceMinor?: number | undefined;
+    readonly stockId?: string | undefined;
+    readonly emptied?: boolean | undefined;
   };
-  'pass-done': { readonly id: string; readonly unit: UnitKind; readonly kind: PassKind };
+  'pass-done': {
+    readonly id: string;
+    readonly unit: string;
+    readonly kind: PassKind;
+    readonly substance?: Substance | undefined;
+    readonly how?: Method | undefined;
+  };
   'timer-started': {
     readonly id: string;
     readonly label: string;
     readonly minutes: number;
     readonly kind: TimerKind;
     readonly itemId?: string | undefined;
+    readonly unit?: string | undefined;
   };
   'timer-ended': { readonly id: string; readonly outcome: 'done' | 'stopped' };
   'seal-decided': {
@@ -203,6 +217,9 @@ export interface EventData extends StripEventData {
     readonly decision: 'renewed' | 'reused';
     readonly partNumber: string;
     readonly why: string;
+    readonly rubber?: Rubber | undefined;
+    readonly lubricant?: Substance | undefined;
+    readonly wayRound?: string | undefined;
   };
   'coolant-recorded': {
     readonly id: string;
@@ -210,6 +227,8 @@ export interface EventData extends StripEventData {
     readonly quantity: Quantity;
     readonly litres: number;
     readonly concentration: number | null;
+    readonly inhibitor?: Inhibitor | undefined;
+    readonly priceMinor?: number | undefined;
   };
   'level-checked': { readonly when: 'hot' | 'cold'; readonly level: 'low' | 'right' | 'high' };
   'run-started': { readonly id: string; readonly recipe: Recipe };

@@ -5,7 +5,26 @@ export type { Command, CommandBody, CommandData, CommandType, Context, Decision,
 export { decide } from './decide/index.ts';
 export type { EventData, EventType, JobEvent, RecordedEvent, RunInputData } from './events.ts';
 export { evolve, HANDS_ON_GAP_S, replay } from './evolve/index.ts';
-export { CHOICES, GRADES, INSPECTION_POINTS, MEASURES, PROOFS } from './lists.ts';
+export {
+  coolantLoss,
+  coolantNow,
+  inhibitorQuestions,
+  jobObjections,
+  judgedFindings,
+  looksClean,
+  nextUnitPass,
+  openedHoses,
+  passesOf,
+  seenSince,
+  shareBefore,
+  unitMethod,
+  wantsGrade,
+  wasteDue,
+} from './bench.ts';
+export { benchUnits, formOf, lightEven, worstGrade } from './benchUnits.ts';
+export type { BenchUnit } from './benchUnits.ts';
+export { FAIL_CODES } from './benchTypes.ts';
+export { CHOICES, MEASURES, PROOFS } from './lists.ts';
 export type { Choice, MeasureKind, ProofKind } from './lists.ts';
 export { diagnoseJob, isOrdinary, jobFindings, subjectOf } from './diagnosis.ts';
 export type { FindingSource, JobDiagnosis, JobFinding } from './diagnosis.ts';
@@ -38,7 +57,7 @@ export {
   peopleAtIt,
 } from './plans.ts';
 export { closerOf, isBack, itemOf, leftColumn, nextOff, nextOffFor, runningTimers, timerEnd } from './query.ts';
-export { jobMayStart, jobTally } from './tallies.ts';
+export { jobCoolantQuestions, jobMayStart, jobTally } from './tallies.ts';
 export { ESTIMATE_SPREAD, estimateLines, estimateRange, jobChoice, jobTerms, unitInQuestion } from './options.ts';
 export type { ShopFigures } from './options.ts';
 export { nextStage, previousStage, STAGE_NAMES, STAGES } from './stages.ts';

@@ -1,7 +1,8 @@
-import { coolantAccount, coolantQuestions } from '../coolant/index.ts';
+import { jobObjections, wasteDue } from './bench.ts';
+import { WASTE_KINDS } from '../clean/index.ts';
 import { allNeeds, endSteps, needState } from './needs.ts';
 import { isBack } from './query.ts';
-import { jobMayStart, jobTally } from './tallies.ts';
+import { jobCoolantQuestions, jobMayStart, jobTally } from './tallies.ts';
 import { STAGES, type Stage } from './stages.ts';
 import type { Job } from './types.ts';
 
@@ -28,14 +29,23 @@ export function stageGaps(job: Job, stage: Stage): string[] {
         ...jobTally(job).openingsOpen.map(({ name }) => `${name} is open`),
       ];
     case 'inspect':
-      return gap(job.findings.length === 0, 'nothing looked at yet');
+      return [
+        ...gap(job.findings.length === 0, 'nothing looked at yet'),
+        ...gap(jobObjections(job).length > 0, 'what was decided will not cure what was found'),
+      ];
     case 'clean':
       return [
         ...gap(job.passes.length === 0, 'no pass done'),
         ...gap(job.passes.length > 0 && job.cleaners.length === 0, 'can not weighed'),
+        ...job.seized.flatMap(({ where, ended }) => gap(ended === null, `${where} is still seized`)),
       ];
     case 'rebuild':
-      return gap(job.seals.length === 0, 'gaskets and seals not decided');
+      return [
+        ...gap(job.seals.length === 0, 'gaskets and seals not decided'),
+        ...job.pieces.flatMap(({ what, place, returned }) =>
+          gap(returned === null, `${what} of ${place} still lies apart`),
+        ),
+      ];
     case 'refit': {
       const start = jobMayStart(job);
       return start.may ? [] : start.holds.map(({ words }) => words);
@@ -43,7 +53,7 @@ export function stageGaps(job: Job, stage: Stage): string[] {
     case 'coolant':
       return [
         ...gap(wet && job.coolant.length === 0, 'coolant came out but no amount is noted'),
-        ...coolantQuestions(coolantAccount(job.coolant)),
+        ...jobCoolantQuestions(job),
         ...gap(job.coolant.length > 0 && !job.levels.some(({ when }) => when === 'cold'), 'level not checked cold'),
       ];
     case 'relearn':
@@ -63,6 +73,7 @@ export function stageGaps(job: Job, stage: Stage): string[] {
     case 'hand-over':
       return [
         ...gap(job.handOver === null, 'not handed over'),
+        ...wasteDue(job).map(({ kind }) => `${WASTE_KINDS[kind].name.toLowerCase()} not taken away`),
         ...endSteps(job).flatMap(({ words, done }) => (done ? [] : [`not yet: ${words.toLowerCase()}`])),
       ];
   }

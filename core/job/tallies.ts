@@ -1,4 +1,5 @@
 import { coolantAccount, coolantQuestions } from '../coolant/index.ts';
+import { coolantLoss, inhibitorQuestions } from './bench.ts';
 import { RESTORE_KINDS } from '../procedure/index.ts';
 import { type Hold, holdKey, mayStart, type StartVerdict, tally, type Tally, type TallyInput } from '../refit/index.ts';
 import { boltIds, isAtTorque, strippedThreads } from './bolts.ts';
@@ -24,8 +25,18 @@ function tallyInput(job: Job): TallyInput {
     endSteps: endSteps(job).flatMap(({ need, words, beforeStart, done }) =>
       beforeStart ? [{ id: need.id, words, done }] : [],
     ),
-    openQuestions: coolantQuestions(coolantAccount(job.coolant)),
+    openQuestions: jobCoolantQuestions(job),
   };
+}
+
+/** What about the coolant is still open: the book, what should have come out, and what does not mix. */
+export function jobCoolantQuestions(job: Job): string[] {
+  const loss = coolantLoss(job).question;
+  return [
+    ...coolantQuestions(coolantAccount(job.coolant)),
+    ...(loss === null || job.procedure?.coolant == null ? [] : [loss.replace(/\.$/, '')]),
+    ...inhibitorQuestions(job).map((question) => question.replace(/\.$/, '')),
+  ];
 }
 
 const tallyItem = (item: JobItem): TallyInput['items'][number] => ({

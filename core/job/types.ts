@@ -1,9 +1,10 @@
 import type { OptionTerms } from '../choose/index.ts';
-import type { CoolantEntry } from '../coolant/index.ts';
-import type { PassKind, Substance } from '../clean/index.ts';
-import type { Need, Procedure, ProcedureItem, ProcedureOpening, UnitKind } from '../procedure/index.ts';
+import type { CoolantEntry, Inhibitor } from '../coolant/index.ts';
+import type { Method, PassKind, Substance, Surface } from '../clean/index.ts';
+import type { Need, Procedure, ProcedureItem, ProcedureOpening } from '../procedure/index.ts';
 import type { Quantity } from '../quantity/index.ts';
 import type { Constraint, ItemState } from '../refit/index.ts';
+import type { Rubber } from '../rebuild/index.ts';
 import type { Run } from '../relearn/index.ts';
 import type { TightenMethod } from '../torque/index.ts';
 import type { MeterReading, Vehicle } from '../vehicle/index.ts';
@@ -24,6 +25,19 @@ import type {
   ValuesRead,
   VariantCompared,
 } from './intakeTypes.ts';
+import type {
+  CoolantTest,
+  JudgedFinding,
+  LeakCheck,
+  PictureMarking,
+  PieceApart,
+  Recheck,
+  ScrewTurn,
+  SeizedRecord,
+  SensorSweep,
+  UnitReplaced,
+  WasteTaken,
+} from './benchTypes.ts';
 import type { Stamp, When } from './stamp.ts';
 import type {
   BenchDone,
@@ -39,6 +53,7 @@ import type {
   Tray,
 } from './stripTypes.ts';
 
+export type * from './benchTypes.ts';
 export type * from './intakeTypes.ts';
 export type * from './stamp.ts';
 export type * from './stripTypes.ts';
@@ -116,11 +131,14 @@ export interface PlacedObject extends Stamp {
 }
 export interface Finding extends Stamp {
   readonly id: string;
-  readonly unit: UnitKind;
+  /** A unit on the bench, see `benchUnits`. */
+  readonly unit: string;
   readonly point: string;
   readonly when: When;
   readonly grade: number | null;
   readonly text: string;
+  /** How it was judged; absent for a grade or words from before there were limits. */
+  readonly judged?: JudgedFinding | undefined;
 }
 export interface PictureRef extends Stamp {
   readonly id: string;
@@ -128,6 +146,7 @@ export interface PictureRef extends Stamp {
   readonly subject: string;
   readonly when: When;
   readonly caption: string;
+  readonly marking?: PictureMarking | undefined;
 }
 export interface CleanerUse extends Stamp {
   readonly id: string;
@@ -136,11 +155,21 @@ export interface CleanerUse extends Stamp {
   readonly afterG: number;
   readonly grams: number;
   readonly surface: string;
+  /** Minutes it was sprayed over; absent for all at once. */
+  readonly minutes?: number | undefined;
+  readonly surfaces?: readonly Surface[] | undefined;
+  /** Minor units for what was used; absent where the price is not known. */
+  readonly priceMinor?: number | undefined;
+  readonly stockId?: string | undefined;
+  /** The can is empty now. */
+  readonly emptied?: boolean | undefined;
 }
 export interface CleanPass extends Stamp {
   readonly id: string;
-  readonly unit: UnitKind;
+  readonly unit: string;
   readonly kind: PassKind;
+  readonly substance?: Substance | undefined;
+  readonly how?: Method | undefined;
 }
 export interface Timer extends Stamp {
   readonly id: string;
@@ -149,20 +178,29 @@ export interface Timer extends Stamp {
   readonly kind: TimerKind;
   /** The item that cures or is gone over again; absent for others. */
   readonly itemId?: string | undefined;
+  /** The unit on the bench that it is about; absent for others. */
+  readonly unit?: string | undefined;
   readonly ended: (Stamp & { readonly outcome: 'done' | 'stopped' }) | null;
 }
 /** What a timer is for. */
-export type TimerKind = 'soak' | 'cure' | 'cool' | 'heat-cycle' | 'other';
+export type TimerKind = 'soak' | 'cure' | 'cool' | 'heat-cycle' | 'oil' | 'air' | 'other';
 export interface SealDecision extends Stamp {
   readonly id: string;
   readonly name: string;
   readonly decision: 'renewed' | 'reused';
   readonly partNumber: string;
   readonly why: string;
+  readonly rubber?: Rubber | undefined;
+  /** What it went in with; absent for dry. */
+  readonly lubricant?: Substance | undefined;
+  /** Its way round was looked at. */
+  readonly wayRound?: string | undefined;
 }
 export interface CoolantRecord extends CoolantEntry, Stamp {
   readonly id: string;
   readonly quantity: Quantity;
+  readonly inhibitor?: Inhibitor | undefined;
+  readonly priceMinor?: number | undefined;
 }
 export interface LevelCheck extends Stamp {
   readonly when: 'hot' | 'cold';
@@ -277,6 +315,15 @@ export interface Job {
   readonly seals: readonly SealDecision[];
   readonly coolant: readonly CoolantRecord[];
   readonly levels: readonly LevelCheck[];
+  readonly seized: readonly SeizedRecord[];
+  readonly waste: readonly WasteTaken[];
+  readonly pieces: readonly PieceApart[];
+  readonly sweeps: readonly SensorSweep[];
+  readonly turned: readonly ScrewTurn[];
+  readonly replaced: readonly UnitReplaced[];
+  readonly coolantTests: readonly CoolantTest[];
+  readonly leakChecks: readonly LeakCheck[];
+  readonly rechecks: readonly Recheck[];
   readonly runs: readonly JobRun[];
   readonly measurements: readonly Measurement[];
   readonly proofs: readonly Proof[];

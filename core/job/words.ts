@@ -1,10 +1,13 @@
 import { OPTIONS } from '../choose/index.ts';
-import { PASS_KINDS } from '../clean/index.ts';
+import { PASS_KINDS, WASTE_KINDS } from '../clean/index.ts';
+import { pointName } from '../inspect/index.ts';
 import { RESTORE_KINDS } from '../procedure/index.ts';
 import { format } from '../quantity/index.ts';
+import { COUNTED_SCREWS, turnWords } from '../rebuild/index.ts';
+import { RUNGS } from '../seized/index.ts';
 import { REPAIRS } from '../torque/index.ts';
 import type { RecordedEvent } from './events.ts';
-import { CHOICES, INSPECTION_POINTS, MEASURES, PROOFS } from './lists.ts';
+import { CHOICES, MEASURES, PROOFS } from './lists.ts';
 import { allNeeds, endSteps } from './needs.ts';
 import { itemOf } from './query.ts';
 import { STAGE_NAMES } from './stages.ts';
@@ -147,7 +150,37 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'object-taken-out':
       return `${job.objects.find(({ id }) => id === recorded.data.id)?.what ?? 'Object'} out`;
     case 'finding-recorded':
-      return `${INSPECTION_POINTS.find(({ id }) => id === recorded.data.point)?.name ?? recorded.data.point} looked at`;
+      return `${pointName(recorded.data.point)} looked at`;
+    case 'point-judged':
+      return `${pointName(recorded.data.point)}: ${recorded.data.verdict}`;
+    case 'picture-marked':
+      return 'Picture marked';
+    case 'screw-seized':
+      return `Seized: ${lower(recorded.data.where)}`;
+    case 'rung-tried':
+      return `${RUNGS.find(({ id }) => id === recorded.data.rung)?.name ?? 'Tried'}: ${recorded.data.outcome}`;
+    case 'screw-given-up':
+      return 'Seized screw given up';
+    case 'waste-taken':
+      return `${WASTE_KINDS[recorded.data.kind].name} taken away`;
+    case 'piece-set-apart':
+      return `${recorded.data.what} of ${lower(recorded.data.place)} set apart`;
+    case 'piece-returned': {
+      const what = job.pieces.find(({ id }) => id === recorded.data.id)?.what ?? 'Piece';
+      return `${what} back at ${lower(recorded.data.place)}`;
+    }
+    case 'sensor-swept':
+      return `Position sensor swept: ${recorded.data.good ? 'straight' : 'not straight'}`;
+    case 'screw-turned':
+      return `${COUNTED_SCREWS[recorded.data.screw]}: ${turnWords(recorded.data.turns)}`;
+    case 'unit-replaced':
+      return `Replaced by ${recorded.data.fitted.partNumber}`;
+    case 'coolant-tested':
+      return `Coolant freezes at ${Math.round(recorded.data.celsius)} °C`;
+    case 'leak-checked':
+      return `Leaks, ${recorded.data.when}: ${recorded.data.result}`;
+    case 'recheck-set':
+      return `To be looked at again: ${lower(recorded.data.what)}`;
     case 'picture-attached':
       return 'Picture added';
     case 'can-weighed':

@@ -1,4 +1,4 @@
-import type { Glycol } from '../coolant/index.ts';
+import type { Glycol, Inhibitor } from '../coolant/index.ts';
 import type { Constraint } from '../refit/index.ts';
 import type { BoltPlace, PropertyClass, ThreadCondition, ThreadMaterial, TorqueSpec } from '../torque/index.ts';
 
@@ -133,6 +133,10 @@ export interface CoolantSystem {
   /** Share by volume, 0 to 1. */
   readonly concentration: number;
   readonly bleedPoint: string;
+  /** Inhibitor family of what is in it; absent where it is not known. */
+  readonly inhibitor?: Inhibitor | undefined;
+  /** What each hose lets go when it comes off, litres. */
+  readonly losses?: readonly { readonly itemId: string; readonly litres: number }[] | undefined;
 }
 
 /** How a kind of work is done on an engine family. */

@@ -84,7 +84,15 @@ describe('the sheet', () => {
       { quantity: 2, priceMinor: 640 },
       { quantity: 1, priceMinor: 45 },
     ] as unknown as Job['parts'];
-    expect(costOf({ parts }, 50, 5800)).toEqual({ partsMinor: 1325, labourMinor: 4833, totalMinor: 6158 });
+    expect(costOf({ parts, cleaners: [], coolant: [] }, 50, 5800)).toEqual({
+      partsMinor: 1325,
+      materialsMinor: 0,
+      labourMinor: 4833,
+      totalMinor: 6158,
+    });
+    const cleaners = [{ priceMinor: 42 }, {}] as unknown as Job['cleaners'];
+    const coolant = [{ priceMinor: 660 }] as unknown as Job['coolant'];
+    expect(costOf({ parts, cleaners, coolant }, 50, 5800)).toMatchObject({ materialsMinor: 702, totalMinor: 6860 });
     expect(say.money(6158)).toBe('61.58 cr');
     const made = play([of('open-job'), of('decide'), of('use-part'), of('hand-over')]).job!;
     expect(rows(made, 'Time and money').at(-1)).toBe('Total | 42.80 cr');

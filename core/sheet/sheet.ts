@@ -3,6 +3,7 @@ import { format, formatMinutes } from '../quantity/index.ts';
 import { engineLine, type Figure, sourceWords, UNIT_KINDS, vehicleName } from '../vehicle/index.ts';
 import { costOf } from './cost.ts';
 import type { Sheet, SheetSection, Speaker } from './types.ts';
+import { benchSection, wasteSection } from './bench.ts';
 import { complaint, decided } from './intake.ts';
 import {
   coolantSection,
@@ -41,6 +42,8 @@ export function sheetOf(job: Job, say: Speaker): Sheet {
       torqueSection(job),
       findingsSection(job),
       usedSection(job, say),
+      benchSection(job, say),
+      wasteSection(job, say),
       coolantSection(job),
       runs(job, say),
       proof(job),
@@ -68,16 +71,19 @@ function itemOfUnit(job: Job, unit: Job['vehicle']['units'][number]): JobItem | 
 function units(job: Job): SheetSection {
   const rows = job.vehicle.units.map((unit) => {
     const item = itemOfUnit(job, unit);
+    const swapped = job.replaced.find(({ oldUnitId }) => oldUnitId === unit.id);
     const fate =
-      item === undefined || item.state === 'on'
-        ? 'stayed on'
-        : item.state === 'off'
-          ? 'off'
-          : item.state === 'renewed'
-            ? `replaced by ${item.fitted || 'a new one'}`
-            : item.state === 'left-off'
-              ? 'left off'
-              : 'off and refitted';
+      swapped !== undefined
+        ? `replaced by ${swapped.fitted.partNumber}, ${swapped.fitted.origin}`
+        : item === undefined || item.state === 'on'
+          ? 'stayed on'
+          : item.state === 'off'
+            ? 'off'
+            : item.state === 'renewed'
+              ? `replaced by ${item.fitted || 'a new one'}`
+              : item.state === 'left-off'
+                ? 'left off'
+                : 'off and refitted';
     return row(`${UNIT_KINDS[unit.kind]}, ${unit.place}`, `${unit.partNumber}, variant ${unit.variant}`, fate);
   });
   return { title: 'Units', rows, empty: 'No unit is noted in the vehicle file.' };
@@ -177,6 +183,7 @@ function money(job: Job, say: Speaker): SheetSection {
         `${formatMinutes(labourMinutes)} at ${say.money(ratePerHourMinor)} an hour`,
       ),
       row('Parts', say.money(cost.partsMinor)),
+      ...(cost.materialsMinor === 0 ? [] : [row('Cleaner and coolant', say.money(cost.materialsMinor))]),
       row('Total', say.money(cost.totalMinor)),
     ],
     empty: '',
@@ -188,6 +195,15 @@ function next(job: Job): SheetSection {
   const rows = [
     ...(handOver?.watch ? [row('Watch', handOver.watch)] : []),
     ...(handOver?.nextDue ? [row('Next due', format(handOver.nextDue))] : []),
+    ...job.rechecks.map(({ what, days, use }) =>
+      row(
+        'Look again',
+        what,
+        [days === null ? '' : `in ${days} days`, use === null ? '' : `after ${use} ${job.vehicle.meterUnit}`]
+          .filter(Boolean)
+          .join(' or '),
+      ),
+    ),
     ...job.notes.map(({ text }) => row('Note', text)),
     ...job.reopened.map(({ reason }) => row('Opened again', reason)),
   ];

@@ -1,14 +1,15 @@
 import { SUBSTANCES } from '../clean/index.ts';
-import { coolantAccount, coolantQuestions, freezePoint, mix } from '../coolant/index.ts';
+import { coolantAccount, freezePoint } from '../coolant/index.ts';
+import { GRADES, pointName } from '../inspect/index.ts';
 import {
   type BoltResult,
   boltIds,
   boltVerdict,
-  GRADES,
-  INSPECTION_POINTS,
   type Job,
   type JobItem,
   FLAGS,
+  jobCoolantQuestions,
+  coolantNow,
   jobTally,
 } from '../job/index.ts';
 import { expectedMinutes, RESTORE_KINDS } from '../procedure/index.ts';
@@ -91,9 +92,15 @@ function boltWords(item: JobItem, result: BoltResult | undefined): string {
 /** Findings, before and after. */
 export function findingsSection(job: Job): SheetSection {
   const rows = job.findings.map((finding) => {
-    const point = INSPECTION_POINTS.find(({ id }) => id === finding.point)?.name ?? finding.point;
+    const point = pointName(finding.point);
+    const { judged } = finding;
     const grade = finding.grade === null ? '' : `${finding.grade}, ${GRADES[finding.grade] ?? ''}`;
-    return row(`${point}, ${finding.when}`, [grade, finding.text].filter(Boolean).join('; '));
+    if (judged === undefined) return row(`${point}, ${finding.when}`, [grade, finding.text].filter(Boolean).join('; '));
+    return row(
+      `${[point, judged.which].filter(Boolean).join(', ')}, ${finding.when}`,
+      `${judged.words.replace(/\.$/, '')}${judged.verdict === 'bad' ? ': BAD' : ''}`,
+      [finding.text, judged.limit === null ? '' : sourceWords(judged.limit)].filter(Boolean).join(' · '),
+    );
   });
   return { title: 'Found on the bench', rows, empty: 'No findings were noted.' };
 }
@@ -123,28 +130,26 @@ export function coolantSection(job: Job): SheetSection {
       account.addedConcentration === null ? '' : `${Math.round(account.addedConcentration * 100)} % antifreeze`,
     ),
     ...(account.discarded > 0 ? [row('Discarded', `${account.discarded.toFixed(2)} L`)] : []),
+    ...job.coolantTests.map(({ when, tool, celsius, share }) =>
+      row(
+        `Read ${when}, ${tool}`,
+        `${format({ value: celsius, unit: '°C' }, { decimals: 0 })}, ${Math.round(share * 100)} %`,
+      ),
+    ),
     ...mixRows(job),
     ...job.levels.map(({ when, level }) => row(`Level, ${when}`, level)),
-    ...coolantQuestions(account).map((question) => row('Open question', question)),
+    ...job.leakChecks.map(({ when, result, where }) => row(`Leaks, ${when}`, result, where)),
+    ...jobCoolantQuestions(job).map((question) => row('Open question', question)),
   ];
   return { title: 'Coolant', rows, empty: '' };
 }
 
-/** The mix after the work, from the family's capacity and mix before. */
+/** The mix after the work, from what was read before or the family's mix, and the book. */
 export function mixAfter(job: Job): { volume: number; concentration: number; freezesAt: number } | null {
   const system = job.procedure?.coolant ?? null;
-  if (system === null || job.coolant.length === 0) return null;
-  const account = coolantAccount(job.coolant);
-  const after = mix(
-    { volume: system.capacityL, concentration: system.concentration },
-    {
-      drained: Math.min(account.caught, system.capacityL),
-      returned: Math.min(account.returned, account.caught),
-      added: account.added,
-      addedConcentration: account.addedConcentration ?? 0,
-    },
-  );
-  return { ...after, freezesAt: freezePoint(system.glycol, after.concentration).celsius };
+  const now = coolantNow(job);
+  if (system === null || now === null || job.coolant.length === 0) return null;
+  return { ...now, freezesAt: freezePoint(system.glycol, now.concentration).celsius };
 }
 
 function mixRows(job: Job): SheetRow[] {

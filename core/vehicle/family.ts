@@ -1,3 +1,4 @@
+import type { KitPart } from '../rebuild/index.ts';
 import type { Figure, IdleValveKind, ThrottleKind, Vehicle } from './types.ts';
 import type { VariantFeatures } from './variant.ts';
 
@@ -11,6 +12,13 @@ export const FAMILY_FIGURES = {
   coilOhms: { name: 'Valve coil, 20 °C', unit: 'Ω' },
   idleAir: { name: 'Air mass, warm idle', unit: 'g/s' },
   idleManifold: { name: 'Manifold pressure, warm idle', unit: 'kPa' },
+  shaftPlay: { name: 'Shaft play', unit: 'mm' },
+  plateFlat: { name: 'Plate flatness', unit: 'mm' },
+  bodyFlat: { name: 'Body flatness', unit: 'mm' },
+  springReturn: { name: 'Spring return', unit: 's' },
+  dashpotTime: { name: 'Dashpot rate', unit: 's' },
+  valveTravel: { name: 'Valve travel', unit: 'mm' },
+  ringShore: { name: 'O-ring hardness', unit: 'Shore A' },
 } as const;
 /** A key of {@link FAMILY_FIGURES}. */
 export type FigureName = keyof typeof FAMILY_FIGURES;
@@ -39,6 +47,8 @@ export interface UnitType {
   /** Days until a new one is here. */
   readonly daysToGet: number | null;
   readonly source: string | null;
+  /** Seals and small parts that a rebuild renews, in the order in which they go in; absent where there is no kit. */
+  readonly kit?: readonly KitPart[] | undefined;
 }
 
 /** An engine family: engines that share units and figures. */

@@ -11,7 +11,7 @@ export { checkVin, normaliseVin, vinCheckDigit } from './vin.ts';
 export type { VinCheck } from './vin.ts';
 export { codesInText } from './printout.ts';
 export type { PrintedCode } from './printout.ts';
-export { LIFE_KINDS, lifeProblem, livedOn } from './unit.ts';
+export { LIFE_KINDS, lifeProblem, livedOn, warrantyUntil } from './unit.ts';
 export type { LifeEntry, LifeKind, UnitObject } from './unit.ts';
 export { FEATURES, matchVariant, PORT_SLACK_MM, UNKNOWN_VARIANT } from './variant.ts';
 export type { Difference, Feature, VariantFeatures, VariantMatch } from './variant.ts';

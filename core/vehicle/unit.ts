@@ -66,3 +66,12 @@ export function livedOn(unit: UnitObject, entry: Pick<LifeEntry, 'kind' | 'vehic
       return unit;
   }
 }
+
+/** The last day of a warranty, ISO. A month that is too short ends on its own last day. @param at ISO time of fitting */
+export function warrantyUntil(at: string, months: number): string {
+  const from = new Date(at);
+  const target = new Date(Date.UTC(from.getUTCFullYear(), from.getUTCMonth() + months, 1));
+  const last = new Date(Date.UTC(target.getUTCFullYear(), target.getUTCMonth() + 1, 0)).getUTCDate();
+  target.setUTCDate(Math.min(from.getUTCDate(), last));
+  return target.toISOString().slice(0, 10);
+}

@@ -1,5 +1,5 @@
 import type { Bench } from '../bench.ts';
-import { checkDone, decide } from './steps.ts';
+import { checkDone, decide, judge } from './steps.ts';
 
 const DAY = 24 * 60 * 60_000;
 
@@ -100,6 +100,12 @@ export async function minibusInPieces(bench: Bench, now: number): Promise<void> 
   );
   await off('flap-gasket', 'B4', 2);
   await bench.do('place-object', { id: bench.id(), what: 'Rag', where: 'charge pipe end' }, 0.5);
-  for (const stage of ['strip', 'inspect', 'clean'] as const) await bench.do('pass-stage', { stage }, 0.2);
+  await bench.do('pass-stage', { stage: 'strip' }, 0.2);
+  const flap = { unit: 'throttle-body', kind: 'throttle-body', form: 'diesel-flap' } as const;
+  await judge(bench, flap, 'deposit-back', { marks: [4], note: 'a nail’s breadth of coke' });
+  await judge(bench, flap, 'deposit-edge', { marks: [3] });
+  await judge(bench, flap, 'gears', { outcome: 'whole' });
+  await judge(bench, flap, 'play', { typed: ['0.1'] });
+  for (const stage of ['inspect', 'clean'] as const) await bench.do('pass-stage', { stage }, 0.2);
   await bench.do('finish-bench', { itemId: 'flap', note: 'descaled, rinsed, dry' }, 40);
 }

@@ -1,5 +1,16 @@
 import type { Bench } from '../bench.ts';
-import { checkDone, decide, inspectAndClean, prepareAll, refitUntil, runThrough, stripAll } from './steps.ts';
+import {
+  CABLE_BODY,
+  checkDone,
+  decide,
+  ELECTRONIC_BODY,
+  inspectAndClean,
+  prepareAll,
+  refitUntil,
+  ROTARY_VALVE,
+  runThrough,
+  stripAll,
+} from './steps.ts';
 
 async function prove(
   bench: Bench,
@@ -37,7 +48,7 @@ export async function finishedVan(bench: Bench): Promise<void> {
   await prepareAll(bench);
   await stripAll(bench);
   await bench.do('pass-stage', { stage: 'strip' }, 0.2);
-  await inspectAndClean(bench, 'throttle-body', 3);
+  await inspectAndClean(bench, ELECTRONIC_BODY, 3);
   await bench.do('weigh-can', {
     id: bench.id(),
     substance: 'throttle-cleaner',
@@ -98,8 +109,8 @@ export async function finishedFarm(bench: Bench): Promise<void> {
   await stripAll(bench);
   await bench.do('record-coolant', { id: bench.id(), kind: 'caught', amountText: '0.9 L', concentration: null });
   await bench.do('pass-stage', { stage: 'strip' }, 0.2);
-  await inspectAndClean(bench, 'throttle-body', 2);
-  await inspectAndClean(bench, 'idle-valve', 4);
+  await inspectAndClean(bench, CABLE_BODY, 2);
+  await inspectAndClean(bench, ROTARY_VALVE, 4);
   await bench.do('weigh-can', {
     id: bench.id(),
     substance: 'throttle-cleaner',
@@ -124,6 +135,10 @@ export async function finishedFarm(bench: Bench): Promise<void> {
   await bench.do('record-coolant', { id: bench.id(), kind: 'added', amountText: '0.1 L', concentration: 0.5 });
   await runThrough(bench, 'bleed', 'took');
   await bench.wait(180).do('check-level', { when: 'cold', level: 'right' });
+  await bench.do('check-leaks', { when: 'cold', result: 'dry', where: '' });
+  await bench.do('set-recheck', { id: bench.id(), what: 'Coolant level and hoses', days: 14, use: 500 });
+  await bench.do('take-waste', { id: bench.id(), kind: 'rags', amount: 'four', where: 'closed metal bin' });
+  await bench.do('take-waste', { id: bench.id(), kind: 'coolant', amount: '0.1 L', where: 'coolant drum' });
   await bench.do('pass-stage', { stage: 'coolant' }, 0.2);
   await runThrough(bench, 'timed-idle', 'did not take');
   await runThrough(bench, 'drive', 'took');

@@ -1,6 +1,17 @@
 import type { Bench } from '../bench.ts';
 import { item } from '../procedures/parts.ts';
-import { checkDone, decide, inspectAndClean, prepareAll, refitUntil, stripAll, tightenAll } from './steps.ts';
+import {
+  CABLE_BODY,
+  checkDone,
+  decide,
+  inspectAndClean,
+  judge,
+  prepareAll,
+  refitUntil,
+  ROTARY_VALVE,
+  stripAll,
+  tightenAll,
+} from './steps.ts';
 
 const HOUR = 60 * 60_000;
 const DAY = 24 * HOUR;
@@ -41,31 +52,109 @@ export async function busInRefit(bench: Bench, now: number): Promise<void> {
   await bench.do('record-coolant', { id: bench.id(), kind: 'caught', amountText: '0.7 L', concentration: null });
   await bench.do('pass-stage', { stage: 'strip' }, 0.2);
   bench.at(now - 5 * HOUR);
-  await inspectAndClean(bench, 'throttle-body', 2);
+  await bench.do('test-coolant', {
+    id: bench.id(),
+    when: 'before',
+    tool: 'refractometer',
+    scale: 'ethylene',
+    typed: '−31 °C',
+  });
+  await busWalk(bench);
+  await freedScrew(bench);
+  await inspectAndClean(bench, CABLE_BODY, 2);
+  await inspectAndClean(bench, ROTARY_VALVE, 3);
   const soak = bench.id();
-  await bench.do('start-timer', { id: soak, label: 'Valve soaks', minutes: 25, kind: 'soak' });
+  await bench.do('start-timer', { id: soak, label: 'Valve soaks', minutes: 25, kind: 'soak', unit: 'idle-valve' });
   await bench.wait(25).do('end-timer', { id: soak, outcome: 'done' });
-  await inspectAndClean(bench, 'idle-valve', 3);
   await bench.do('weigh-can', {
     id: bench.id(),
     substance: 'throttle-cleaner',
-    surface: 'bore, plate and valve',
+    surface: 'throttle body',
     beforeText: '301 g',
     afterText: '238 g',
+    minutes: 6,
+    surfaces: ['bare-aluminium'],
+    stockId: 's-clean',
+    priceMinor: 140,
   });
   for (const [name, partNumber, priceMinor] of [
     ['Body gasket', 'NP-25-1107', 640],
     ['Valve O-ring', 'NP-25-1131', 180],
     ['Idle screw O-ring', 'NP-25-1140', 120],
   ] as const) {
-    await bench.do('decide-seal', { id: bench.id(), name, decision: 'renewed', partNumber, why: '' });
+    await bench.do('decide-seal', {
+      id: bench.id(),
+      name,
+      decision: 'renewed',
+      partNumber,
+      why: '',
+      ...(name === 'Body gasket' ? {} : { rubber: 'nbr' as const, lubricant: 'silicone-grease' as const }),
+    });
     await bench.do('use-part', { id: bench.id(), name, partNumber, quantity: 1, priceMinor });
   }
+  await bench.do('turn-screw', {
+    id: bench.id(),
+    unit: 'throttle-body',
+    screw: 'idle',
+    turnsText: '1.75',
+    why: 'out for its ring',
+  });
+  await bench.do('turn-screw', {
+    id: bench.id(),
+    unit: 'throttle-body',
+    screw: 'idle',
+    turnsText: '-1.75',
+    why: 'back',
+  });
+  await bench.do('sweep-sensor', {
+    id: bench.id(),
+    unit: 'throttle-body',
+    when: 'after',
+    typed: ['0.51', '1.44', '2.41', '3.36', '4.29'],
+  });
   for (const stage of ['inspect', 'clean', 'rebuild'] as const) await bench.do('pass-stage', { stage }, 0.2);
   bench.at(now - 70 * 60_000);
   await bench.do('acknowledge-caution', { caution: 'alloy' });
   await refitUntil(bench, 'flange');
   await tightenAll(bench, 'flange', '75 in·lb', 'small-click', 7);
+}
+
+/** The walk over both units of the library bus. */
+async function busWalk(bench: Bench): Promise<void> {
+  const light = [1, 1, 0, 0, 1, 1, 1, 0, 0, 1, 1, 1];
+  await judge(bench, CABLE_BODY, 'deposit-front', { marks: [1] }, 2);
+  await judge(bench, CABLE_BODY, 'deposit-back', { marks: [3], note: 'oily, from the breather' });
+  await judge(bench, CABLE_BODY, 'light', { marks: light });
+  await judge(bench, CABLE_BODY, 'play', { typed: ['0.06'] }, 2);
+  await judge(bench, CABLE_BODY, 'plate-flat', { typed: ['0.02'] });
+  await judge(bench, CABLE_BODY, 'body-flat', { typed: ['0.05'] });
+  await judge(bench, CABLE_BODY, 'spring', { typed: ['0.3'] });
+  await judge(bench, CABLE_BODY, 'stop-screw', { outcome: 'sealed' });
+  await judge(bench, CABLE_BODY, 'gasket-height', { typed: ['1.3', '2.0'] });
+  await judge(bench, CABLE_BODY, 'ring', { which: 'idle screw', typed: ['88'] });
+  await judge(bench, ROTARY_VALVE, 'valve-free', { outcome: 'stiff', note: 'comes free with a push' }, 2);
+  await judge(bench, ROTARY_VALVE, 'coil', { which: 'open side', typed: ['12.1', '31'] });
+  await judge(bench, ROTARY_VALVE, 'coil', { which: 'close side', typed: ['11.8', '31'] });
+  await judge(bench, ROTARY_VALVE, 'ring', { which: 'valve', typed: ['85'] });
+}
+
+/** One valve screw that did not come at once. */
+async function freedScrew(bench: Bench): Promise<void> {
+  const screwId = bench.id();
+  await bench.do('note-seized', {
+    id: screwId,
+    unit: 'idle-valve',
+    where: 'Valve screw, lower',
+    thread: 'M5×14',
+    host: 'aluminium',
+    headWhole: true,
+    nearDelicate: true,
+    partNumber: 'NP-05-0514',
+  });
+  const tried = (rung: 'right-bit' | 'heat', outcome: 'not yet' | 'out', note: string): Promise<void> =>
+    bench.do('try-rung', { screwId, rung, outcome, note, timerId: '' }, 4);
+  await tried('right-bit', 'not yet', 'bit begins to climb');
+  await tried('heat', 'out', 'at 110 °C');
 }
 
 /** Post van 3: just in, being diagnosed by the apprentice. */
@@ -141,19 +230,97 @@ export async function launchOiled(bench: Bench): Promise<void> {
     );
   }
   await bench.do('pass-stage', { stage: 'strip' }, 0.2);
-  await bench.do('record-finding', {
-    id: bench.id(),
-    unit: 'idle-valve',
-    point: 'valve-free',
-    when: 'before',
-    grade: null,
-    text: 'stuck, white crust',
+  const stepper = { unit: 'idle-valve', kind: 'idle-valve', form: 'stepper-valve' } as const;
+  await judge(bench, stepper, 'valve-deposit', { marks: [3], note: 'white crust' }, 2);
+  await judge(bench, stepper, 'valve-free', { outcome: 'stuck', note: 'salt' });
+  await bench.do('pass-stage', { stage: 'inspect' }, 0.2);
+  for (const where of ['Stepper screw, upper', 'Stepper screw, lower']) {
+    const screwId = bench.id();
+    await bench.do('note-seized', {
+      id: screwId,
+      unit: 'idle-valve',
+      where,
+      thread: 'M5×16',
+      host: 'brass-insert',
+      headWhole: true,
+      nearDelicate: true,
+      partNumber: '',
+    });
+    const attempt = (rung: 'right-bit' | 'oil', outcome: 'not yet' | 'waiting', timerId = ''): Promise<void> =>
+      bench.do('try-rung', { screwId, rung, outcome, note: '', timerId }, 3);
+    await attempt('right-bit', 'not yet');
+    await attempt('oil', 'waiting', bench.id());
+  }
+}
+
+/** Courier's four: the bank on the bench, two bodies soak while the other two are brushed; injectors lie apart. */
+export async function fourOnBench(bench: Bench, now: number): Promise<void> {
+  await bench.do('open-job', {
+    vehicleId: 'four',
+    reading: { value: 58_410, unit: 'km' },
+    readingReason: '',
+    complaint: 'Uneven at idle, stalls at the ferry ramp.',
   });
-  for (const stage of ['inspect', 'clean'] as const) await bench.do('pass-stage', { stage }, 0.2);
-  await bench.do('start-timer', {
-    id: bench.id(),
-    label: 'Two screws under penetrating oil',
-    minutes: 7 * 60,
-    kind: 'soak',
-  });
+  await bench.do('tell-complaint', { id: bench.id(), text: 'Uneven at idle and stalls when it comes to rest.' });
+  await bench.do('read-codes-out', { when: 'before' });
+  await checkDone(bench, 'duct-off-look', 'ring', 8);
+  await checkDone(bench, 'light-gap', 'blocked', 6);
+  await decide(bench, { choice: 'clean-bench', reason: 'no light round two of four plates' });
+  for (const stage of ['complaint', 'diagnose', 'decide'] as const) await bench.do('pass-stage', { stage }, 0.2);
+  await bench.do('pin-procedure', { procedureId: 'motorcycle-four' });
+  await prepareAll(bench);
+  await stripAll(bench);
+  await bench.do('pass-stage', { stage: 'strip' }, 0.2);
+  for (const cylinder of [1, 2, 3, 4])
+    await bench.do(
+      'set-apart',
+      { id: bench.id(), unit: `four-tb-${cylinder}`, what: 'Injector', place: `cylinder ${cylinder}` },
+      0.5,
+    );
+  const grades = [2, 3, 3, 2];
+  const unitOf = (index: number) => ({ unit: `four-tb-${index + 1}`, kind: 'throttle-body', form: 'bank' }) as const;
+  for (const [index, grade] of grades.entries()) {
+    await judge(bench, unitOf(index), 'deposit-edge', { marks: [grade] });
+    await judge(bench, unitOf(index), 'light', {
+      marks: Array.from({ length: 12 }, (_, sector) => (grade === 3 ? 0 : sector % 5 === 0 ? 0 : 1)),
+    });
+  }
+  await bench.do('pass-stage', { stage: 'inspect' }, 0.2);
+  bench.at(now - 9 * 60_000);
+  const pass = (index: number, kind: 'protect' | 'wet' | 'brush' | 'wipe'): Promise<void> =>
+    bench.do('do-pass', { id: bench.id(), unit: `four-tb-${index + 1}`, kind }, 0.3);
+  const soak = (index: number, minutes: number): Promise<void> =>
+    bench.do(
+      'do-pass',
+      {
+        id: bench.id(),
+        unit: `four-tb-${index + 1}`,
+        kind: 'soak',
+        form: 'bank',
+        substance: 'throttle-cleaner',
+        how: 'soak',
+        soak: { timerId: bench.id(), label: `Throttle body, cylinder ${index + 1} soaks`, minutes },
+      },
+      0.3,
+    );
+  for (const index of [0, 1, 2, 3]) await pass(index, 'protect');
+  for (const index of [0, 1, 2, 3]) await pass(index, 'wet');
+  await soak(1, 15);
+  await soak(2, 15);
+  for (const kind of ['brush', 'wipe'] as const) for (const index of [0, 3]) await pass(index, kind);
+  await bench.do(
+    'weigh-can',
+    {
+      id: bench.id(),
+      substance: 'throttle-cleaner',
+      surface: 'throttle bodies',
+      beforeText: '388 g',
+      afterText: '301 g',
+      minutes: 5,
+      surfaces: ['bare-aluminium'],
+      stockId: 's-clean',
+      priceMinor: 194,
+    },
+    1,
+  );
 }

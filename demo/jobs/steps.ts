@@ -17,7 +17,11 @@ export async function stripAll(bench: Bench): Promise<void> {
   let taken = 0;
   for (let item = nextOff(bench.job); item !== null; item = nextOff(bench.job)) {
     const pocket = item.kind === 'unit' ? 'bench' : (pockets[taken % pockets.length] ?? '');
-    const label = item.id.startsWith('vac-') ? `tag ${item.id.slice(-1).toUpperCase()}` : '';
+    const label = item.id.startsWith('vac-')
+      ? `tag ${item.id.slice(-1).toUpperCase()}`
+      : item.alike === undefined
+        ? ''
+        : `cylinder ${item.id.slice(-1)}`;
     await bench.do('remove-item', { itemId: item.id, pocket, label, countedOut: item.fasteners?.count ?? null });
     taken += 1;
     for (const opening of bench.job.openings.filter(({ state }) => state === 'open')) {
@@ -120,31 +124,54 @@ export async function runThrough(bench: Bench, recipeId: string, outcome: 'took'
   await bench.do('close-run', { runId, outcome, why: outcome === 'took' ? '' : 'idle stayed high' }, 1);
 }
 
+type Point = CommandData['judge-point'];
+/** Judges one stop of the walk. */
+export const judge = (
+  bench: Bench,
+  unit: Pick<Point, 'unit' | 'kind' | 'form'>,
+  point: string,
+  found: Partial<Pick<Point, 'marks' | 'outcome' | 'typed' | 'which' | 'note' | 'when'>>,
+  minutes = 1,
+): Promise<void> =>
+  bench.do(
+    'judge-point',
+    {
+      id: bench.id(),
+      ...unit,
+      point,
+      when: 'before',
+      which: '',
+      marks: [],
+      outcome: '',
+      typed: [],
+      note: '',
+      ...found,
+    },
+    minutes,
+  );
+
+/** The two units of a cable engine, as the bench knows them. */
+export const CABLE_BODY = { unit: 'throttle-body', kind: 'throttle-body', form: 'cable' } as const;
+export const ROTARY_VALVE = { unit: 'idle-valve', kind: 'idle-valve', form: 'rotary-valve' } as const;
+export const ELECTRONIC_BODY = { unit: 'throttle-body', kind: 'throttle-body', form: 'electronic' } as const;
+
 /** Inspect and clean, the same for every unit of the demo. */
 export async function inspectAndClean(
   bench: Bench,
-  unit: 'throttle-body' | 'idle-valve',
+  unit: typeof CABLE_BODY | typeof ROTARY_VALVE | typeof ELECTRONIC_BODY,
   grade: number,
 ): Promise<void> {
-  const point = unit === 'throttle-body' ? 'deposit-edge' : 'valve-deposit';
-  await bench.do('record-finding', {
-    id: bench.id(),
-    unit,
-    point,
-    when: 'before',
-    grade,
-    text: 'dark ring where the plate closes',
-  });
-  await bench.picture(boreDrawing(grade / 4, unit), unit, 'before', 'as it came off');
-  for (const kind of ['protect', 'wet', 'soak', 'brush', 'wipe', 'dry'] as const)
-    await bench.do('do-pass', { id: bench.id(), unit, kind }, 4);
-  await bench.do('record-finding', {
-    id: bench.id(),
-    unit,
-    point,
-    when: 'after',
-    grade: 0,
-    text: 'even line of light',
-  });
-  await bench.picture(boreDrawing(0.02, unit), unit, 'after', 'cleaned and dry');
+  const point = unit.unit === 'throttle-body' ? 'deposit-edge' : 'valve-deposit';
+  await judge(bench, unit, point, { marks: [grade], note: 'dark ring where it closes' }, 2);
+  await bench.picture(boreDrawing(grade / 4, unit.unit), unit.unit, 'before', 'as it came off');
+  const round =
+    unit.form === 'electronic'
+      ? (['protect', 'wipe', 'brush', 'wipe'] as const)
+      : (['protect', 'wet', 'soak', 'brush', 'wipe'] as const);
+  for (const kind of round) await bench.do('do-pass', { id: bench.id(), unit: unit.unit, kind }, 4);
+  await judge(bench, unit, point, { marks: [0], when: 'after', note: 'clean to the edge' }, 2);
+  if (unit.unit === 'throttle-body')
+    await judge(bench, unit, 'light', { marks: Array.from({ length: 12 }, () => 1), when: 'after' });
+  await bench.do('do-pass', { id: bench.id(), unit: unit.unit, kind: 'dry' }, 4);
+  await bench.picture(boreDrawing(0.02, unit.unit), unit.unit, 'after', 'cleaned and dry');
 }

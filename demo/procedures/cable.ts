@@ -204,6 +204,16 @@ export const cableProcedure: Procedure = {
       caution: null,
     },
   ],
-  coolant: { capacityL: 7.4, glycol: 'ethylene', concentration: 0.5, bleedPoint: 'screw on the thermostat housing' },
+  coolant: {
+    capacityL: 7.4,
+    glycol: 'ethylene',
+    concentration: 0.5,
+    bleedPoint: 'screw on the thermostat housing',
+    inhibitor: 'OAT',
+    losses: [
+      { itemId: 'cool-up', litres: 0.2 },
+      { itemId: 'cool-low', litres: 0.5 },
+    ],
+  },
   relearn: ['timed-idle', 'drive'],
 };

@@ -2,6 +2,7 @@ import { Router } from 'express';
 import { z } from 'zod';
 import {
   calendar,
+  crossReference,
   family,
   type FamilyInput,
   id,
@@ -37,6 +38,7 @@ const shop = z.strictObject({
   tools: z.array(tool).max(1000).default([]),
   calendar: calendar.optional(),
   stock: z.array(stockItem).max(5000),
+  references: z.array(crossReference).max(5000).default([]),
   procedures: z.array(procedure).max(500),
   families: z.array(family).max(500).default([]),
   rules: z.record(id, id).default({}),
@@ -47,7 +49,7 @@ const calendarBody = z.strictObject({ by: id, calendar });
 
 /** The workshop's lists, the Bay and health. */
 export function listRoutes(services: Services): Router {
-  const { lists, jobs, procedures, knowledge, families, house, now, forgetPeople } = services;
+  const { lists, jobs, procedures, knowledge, families, house, stock, now, forgetPeople, inOneGo } = services;
   const router = Router();
   router.get('/health', (_request, response) => {
     lists.setting('shop-name');
@@ -63,9 +65,6 @@ export function listRoutes(services: Services): Router {
       rules: house.rules(),
       now: now(),
     });
-  });
-  router.get('/stock', (_request, response) => {
-    response.json({ rows: lists.stock(), next: null });
   });
   // How many open jobs want each part that they do not have in hand yet.
   router.get('/wanted', (_request, response) => {
@@ -95,6 +94,14 @@ export function listRoutes(services: Services): Router {
     const [first] = Object.values(fields);
     if (first !== undefined) throw new HttpError('bad-value', first, { fields });
     lists.putShop(file, now());
+    inOneGo(() => {
+      stock.adopt(
+        file.stock.map(({ detail = {}, ...item }) => ({ ...item, detail })),
+        'shop',
+        now(),
+      );
+      for (const reference of file.references) stock.refer(reference, 'shop', now());
+    });
     for (const each of file.procedures) procedures.adopt(each, now());
     if (file.calendar !== undefined) lists.setCalendar(file.calendar, 'shop', now());
     for (const { id: familyId, ...input } of file.families) families.put(familyId, input as FamilyInput, 'shop', now());

@@ -5,7 +5,7 @@ import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
 
 const hash = z.string().regex(/^[0-9a-f]{64}$/, 'Expected a picture’s hash.');
-const query = z.strictObject({ original: z.enum(['1']).optional() });
+const query = z.strictObject({ original: z.enum(['1']).optional(), size: z.enum(['shown', 'small']).default('shown') });
 
 /** Pictures: stored by the hash of their content, so that sending one twice stores it once. */
 export function pictureRoutes({ pictures, now }: Services): Router {
@@ -23,8 +23,9 @@ export function pictureRoutes({ pictures, now }: Services): Router {
     },
   );
 
-  router.get('/:hash', (request, response, next) => {
-    const file = pictures.file(parse(hash, request.params.hash), parse(query, request.query).original === '1');
+  router.get('/:hash', async (request, response, next) => {
+    const { original, size } = parse(query, request.query);
+    const file = await pictures.copy(parse(hash, request.params.hash), original === '1' ? 'original' : size);
     if (file === null) throw new HttpError('no-such-picture', 'There is no such picture.');
     response.sendFile(
       file.path,

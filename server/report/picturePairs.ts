@@ -1,12 +1,15 @@
-import sharp from 'sharp';
 import type { Job } from '../../core/job/index.ts';
+import { UNIT_KINDS } from '../../core/vehicle/index.ts';
 import type { Pictures } from '../store/pictures.ts';
+import { markedForPrint, wordsOn } from './markedPicture.ts';
 
 /** The last picture before and the last after of one subject, as JPEG for print; null where there is none. */
 export interface PicturePair {
   readonly subject: string;
   readonly before: Buffer | null;
   readonly after: Buffer | null;
+  /** What is written on them. */
+  readonly words: string;
 }
 
 /** Wide enough for half a page at 200 dots an inch. */
@@ -18,20 +21,31 @@ export async function pairsForPrint(job: Job, pictures: Pictures): Promise<Pictu
   const last = async (subject: string, when: 'before' | 'after'): Promise<Buffer | null> => {
     const found = job.pictures.filter((picture) => picture.subject === subject && picture.when === when).at(-1);
     const file = found === undefined ? null : pictures.file(found.hash, true);
-    return file === null
+    return file === null || found === undefined
       ? null
-      : sharp(file.path)
-          .rotate()
-          .resize(PRINT_WIDTH, PRINT_WIDTH * 0.75, { fit: 'cover' })
-          .jpeg({ quality: 80 })
-          .toBuffer();
+      : markedForPrint(file.path, found, PRINT_WIDTH, PRINT_WIDTH * 0.75);
   };
+  const words = (subject: string): string =>
+    job.pictures
+      .filter((picture) => picture.subject === subject)
+      .map(wordsOn)
+      .filter((each) => each !== '')
+      .join('; ');
   return Promise.all(
     subjects.map(async (subject) => ({
       // Pictures of one item are known by its id; on paper they carry its name.
-      subject: job.items.find(({ id }) => subject === `item:${id}`)?.name ?? subject,
+      subject: nameOf(job, subject),
       before: await last(subject, 'before'),
       after: await last(subject, 'after'),
+      words: words(subject),
     })),
   );
+}
+
+function nameOf(job: Job, subject: string): string {
+  const item = job.items.find(({ id }) => subject === `item:${id}`);
+  const unit = job.vehicle.units.find(({ id }) => id === subject);
+  if (item !== undefined) return item.name;
+  if (unit !== undefined) return `${UNIT_KINDS[unit.kind]}, ${unit.place}`;
+  return subject in UNIT_KINDS ? UNIT_KINDS[subject as keyof typeof UNIT_KINDS] : subject;
 }

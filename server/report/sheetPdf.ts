@@ -1,6 +1,5 @@
 import type { Settings } from '../../contract/index.ts';
 import type { Job } from '../../core/job/index.ts';
-import { UNIT_KINDS } from '../../core/vehicle/index.ts';
 import type { PicturePair } from './picturePairs.ts';
 import { BOTTLE, type Doc, heading, INK, LEFT, LINE, newPage, rule, SOFT, WIDTH } from './page.ts';
 import { type SheetRow, type SheetSection, sheetOf, speaker } from '../../core/sheet/index.ts';
@@ -38,21 +37,18 @@ function printSection(doc: Doc, { title, rows: lines, empty }: SheetSection): vo
   rows(doc, lines);
 }
 
-/** Units by their kind; any other subject is named already. */
-const SUBJECTS: Readonly<Record<string, string>> = UNIT_KINDS;
-
 /** Before beside after, the same size. */
 function printPictures(doc: Doc, pairs: readonly PicturePair[]): void {
   const width = (WIDTH - 14) / 2;
   const height = width * 0.75;
-  for (const { subject, before, after } of pairs) {
+  for (const { subject, before, after, words } of pairs) {
     if (doc.y + height + 44 > doc.page.height - doc.page.margins.bottom) doc.addPage();
     doc
       .moveDown(0.8)
       .font('strong')
       .fontSize(9.5)
       .fillColor(BOTTLE)
-      .text(`${SUBJECTS[subject] ?? subject}, before and after`, LEFT, doc.y, { width: WIDTH });
+      .text(`${subject}, before and after${words === '' ? '' : `: ${words}`}`, LEFT, doc.y, { width: WIDTH });
     const top = doc.y + 4;
     for (const [index, picture] of [before, after].entries()) {
       const x = LEFT + index * (width + 14);

@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import type { CommandReply, JobReply } from '../../contract/index.ts';
 import { type Command, type Context, decide, evolve, type Job, type Refusal, replay } from '../../core/job/index.ts';
+import { lifeProblem, warrantyUntil } from '../../core/vehicle/index.ts';
 import { firstBreak } from './chain.ts';
 import type { Lists } from './lists.ts';
 import { EventLog } from './log.ts';
@@ -9,6 +10,7 @@ import type { Families } from './families.ts';
 import type { House } from './house.ts';
 import type { KnowledgeStore } from './knowledge.ts';
 import type { Procedures } from './procedures.ts';
+import type { Units } from './units.ts';
 import type { Vehicles } from './vehicles.ts';
 
 /** What decisions look up. */
@@ -19,6 +21,7 @@ export interface Sources {
   readonly knowledge: KnowledgeStore;
   readonly families: Families;
   readonly house: House;
+  readonly units: Units;
 }
 
 /** Commands that are judged by what is known of causes and checks. */
@@ -29,6 +32,9 @@ const JUDGED: ReadonlySet<string> = new Set([
   'pass-over-check',
   'compare-variant',
   'decide',
+  'judge-point',
+  'replace-unit',
+  'turn-screw',
 ]);
 
 /** Commands that name a wrench. */
@@ -44,6 +50,9 @@ const refused = (code: string, message: string, wouldHelp = ''): Outcome => ({
   kind: 'refused',
   refusal: { ok: false, code, message, wouldHelp, field: null },
 });
+
+const warrantyOf = (months: number, from: string): string =>
+  months === 0 ? '' : `, warranty until ${warrantyUntil(from, months)}`;
 
 /** How many folded jobs are kept in memory. A workshop has a handful open at a time. */
 const KEPT = 64;
@@ -115,6 +124,8 @@ export class Jobs {
     }
     const decision = decide(current, command, this.#context(current, command));
     if (!decision.ok) return { kind: 'refused', refusal: decision };
+    const elsewhere = this.#unitElsewhere(current, command);
+    if (elsewhere !== null) return elsewhere;
     let after = current;
     this.#db
       .transaction(() => {
@@ -126,6 +137,8 @@ export class Jobs {
         );
         for (const recorded of events) after = evolve(after, recorded, jobId);
         if (after !== null) this.#projector.write(current, after);
+        // Only what was handed over counts: until then everything can be taken back.
+        if (after !== null && command.type === 'hand-over') this.#moveUnits(after, command.by, command.at);
       })
       .immediate();
     if (after !== null) {
@@ -133,6 +146,58 @@ export class Jobs {
       for (const listener of this.#listeners) listener(jobId, after.version);
     }
     return this.#done(jobId, command, false);
+  }
+
+  /** A unit that sits on another vehicle, was scrapped or sold cannot be fitted here: said before it is bolted on. */
+  #unitElsewhere(job: Job | null, command: Command): Outcome | null {
+    if (job === null || command.type !== 'replace-unit') return null;
+    const unit = this.#sources.units.get(command.data.fitted.unitId);
+    const problem = unit === null ? null : lifeProblem(unit, { kind: 'fitted', vehicleId: job.vehicle.id });
+    return problem === null
+      ? null
+      : {
+          kind: 'refused',
+          refusal: {
+            ok: false,
+            code: 'unit-elsewhere',
+            message: problem,
+            wouldHelp: 'Pick another tag, or correct the unit’s page.',
+            field: null,
+          },
+        };
+  }
+
+  /** Units that were replaced leave the vehicle, those that were fitted come onto it. A second hand-over changes nothing. */
+  #moveUnits({ vehicle, replaced, number }: Job, by: string, at: string): void {
+    const { units } = this.#sources;
+    for (const { kind, place, fitted, failCode, failNote, at: fittedAt } of replaced) {
+      const note = `Job ${number}: ${failCode}${failNote === '' ? '' : `, ${failNote}`}`;
+      // Whatever sits in that place now comes off: the old one, or one that was fitted before the job was opened again.
+      const there = units.on([vehicle.id]).get(vehicle.id) ?? [];
+      for (const each of there.filter(
+        (unit) => unit.kind === kind && unit.place === place && unit.id !== fitted.unitId,
+      ))
+        units.live(
+          each.id,
+          { kind: 'taken-off', vehicleId: null, place: 'returns box', priceMinor: null, note },
+          by,
+          at,
+        );
+      if (units.get(fitted.unitId)?.vehicleId === vehicle.id) continue;
+      units.describe(fitted.unitId, { kind, partNumber: fitted.partNumber, features: fitted.features });
+      units.live(
+        fitted.unitId,
+        {
+          kind: 'fitted',
+          vehicleId: vehicle.id,
+          place,
+          priceMinor: fitted.priceMinor,
+          note: `Job ${number}, ${fitted.origin}${warrantyOf(fitted.warrantyMonths, fittedAt)}`,
+        },
+        by,
+        at,
+      );
+    }
   }
 
   #repeat(jobId: string, command: Command, takenBy: string): Outcome {

@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import type { JobSummary, Person, Settings, StockItem } from '../../contract/index.ts';
+import type { JobSummary, Person, Settings } from '../../contract/index.ts';
 import { type Calendar, ORDINARY_WEEK, type Tool } from '../../core/prepare/index.ts';
 import type { Wrench } from '../../core/torque/index.ts';
 
@@ -103,17 +103,6 @@ export class Lists {
       .all();
   }
 
-  /** Stock as counted less what jobs have used since: computed, so that it follows an undo. */
-  stock(): StockItem[] {
-    return this.#db
-      .prepare<[], StockItem>(
-        `SELECT s.id, s.name, s.part_number AS partNumber, s.kind, s.place, s.counted, s.price_minor AS priceMinor,
-           CAST(s.counted - COALESCE((SELECT SUM(c.quantity) FROM consumption c WHERE c.part_number = s.part_number AND c.part_number <> ''), 0) AS INTEGER) AS left
-         FROM stock s ORDER BY s.kind, s.name`,
-      )
-      .all();
-  }
-
   jobs(filter: {
     status: 'open' | 'closed' | 'all';
     vehicleId?: string | undefined;
@@ -142,7 +131,6 @@ export class Lists {
       people: readonly Person[];
       settings: Readonly<Record<string, string>>;
       wrenches: readonly Wrench[];
-      stock: readonly Omit<StockItem, 'left'>[];
       tools: readonly Tool[];
     },
     at: string,
@@ -156,11 +144,6 @@ export class Lists {
         for (const [key, value] of Object.entries(shop.settings)) setting.run(key, value);
         const wrench = put('INSERT OR REPLACE INTO wrench (id, body) VALUES (?, ?)');
         for (const tool of shop.wrenches) wrench.run(tool.id, JSON.stringify(tool));
-        const stock = put(
-          'INSERT OR REPLACE INTO stock (id, name, part_number, kind, place, counted, price_minor) VALUES (?, ?, ?, ?, ?, ?, ?)',
-        );
-        for (const item of shop.stock)
-          stock.run(item.id, item.name, item.partNumber, item.kind, item.place, item.counted, item.priceMinor);
         const tool = put('INSERT OR REPLACE INTO tool (id, body) VALUES (?, ?)');
         for (const each of shop.tools) tool.run(each.id, JSON.stringify(each));
         put('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)').run(

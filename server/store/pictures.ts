@@ -13,8 +13,18 @@ export interface StoredPicture {
 }
 
 const MIME: Readonly<Record<string, string>> = { jpeg: 'image/jpeg', png: 'image/png', webp: 'image/webp' };
-/** Longest side of the copy that screens show, pixels. */
+/** Longest side of the copies that screens show, pixels. */
 const SHOWN_SIDE = 1600;
+const SMALL_SIDE = 360;
+
+/** Which copy of a picture is asked for. */
+export type PictureSize = 'original' | 'shown' | 'small';
+
+const smaller = (from: Buffer | string): Promise<Buffer> =>
+  sharp(from)
+    .resize(SMALL_SIDE, SMALL_SIDE, { fit: 'inside', withoutEnlargement: true })
+    .webp({ quality: 76 })
+    .toBuffer();
 
 /** Pictures are files named by the hash of their content beside the database, with a row each. */
 export class Pictures {
@@ -43,8 +53,10 @@ export class Pictures {
       .toBuffer()
       .catch(() => null);
     if (copy === null) return null;
+    const small = await smaller(copy);
     this.#write(hash, bytes);
     this.#write(`${hash}.shown.webp`, copy);
+    this.#write(`${hash}.small.webp`, small);
     this.#db
       .prepare('INSERT OR IGNORE INTO picture (hash, mime, bytes, width, height, added_at) VALUES (?, ?, ?, ?, ?, ?)')
       .run(hash, mime, bytes.length, found.width, found.height, at);
@@ -55,7 +67,17 @@ export class Pictures {
     return this.#db.prepare('SELECT 1 FROM picture WHERE hash = ?').get(hash) !== undefined;
   }
 
-  /** The file to send for a picture, or null when there is none. */
+  /** The file to send for a picture, or null when there is none. Pictures from before have no small copy: it is made now. */
+  async copy(hash: string, size: PictureSize): Promise<{ path: string; mime: string } | null> {
+    const shown = this.file(hash, size === 'original');
+    if (shown === null || size !== 'small') return shown;
+    const name = `${hash}.small.webp`;
+    const path = join(this.#folder, name);
+    if (!existsSync(path)) this.#write(name, await smaller(shown.path));
+    return { path, mime: 'image/webp' };
+  }
+
+  /** The stored file of a picture as it was taken, or its screen-sized copy. */
   file(hash: string, original: boolean): { path: string; mime: string } | null {
     const row = this.#db.prepare<[string], { mime: string }>('SELECT mime FROM picture WHERE hash = ?').get(hash);
     if (row === undefined) return null;

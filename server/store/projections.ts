@@ -1,6 +1,7 @@
 import { boltVerdict, CHOICES, currentStage, jobMayStart, jobTally, timerEnd } from '../../core/job/index.ts';
 import { vehicleName } from '../../core/vehicle/index.ts';
 import type { Projection } from './projection.ts';
+import { BENCH_PROJECTIONS } from './projectionsBench.ts';
 import { INTAKE_PROJECTIONS } from './projectionsIntake.ts';
 import { STRIP_PROJECTIONS } from './projectionsStrip.ts';
 
@@ -223,6 +224,7 @@ export const PROJECTIONS: readonly Projection[] = [
   },
   ...INTAKE_PROJECTIONS,
   ...STRIP_PROJECTIONS,
+  ...BENCH_PROJECTIONS,
   {
     table: 'vehicle_reading',
     key: [],

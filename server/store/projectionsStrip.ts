@@ -7,7 +7,7 @@ export const STRIP_PROJECTIONS: readonly Projection[] = [
   {
     table: 'need_state',
     key: ['need_id'],
-    from: (job) => [job.needs, job.ownNeeds, job.procedure, job.endSteps],
+    from: (job) => [job.needs, job.ownNeeds, job.procedure, job.endSteps, job.items],
     rows: (job) =>
       allNeeds(job).flatMap((need) => {
         const state = needState(job, need.id);
@@ -23,6 +23,11 @@ export const STRIP_PROJECTIONS: readonly Projection[] = [
             expected: state.expected,
             own: job.ownNeeds.includes(need) ? 1 : 0,
             ended_at: job.endSteps.find(({ needId }) => needId === need.id)?.at ?? null,
+            // “O-rings, four” is one need and four items.
+            quantity: Math.max(
+              1,
+              need.partNumber === '' ? 0 : job.items.filter(({ partNumber }) => partNumber === need.partNumber).length,
+            ),
           },
         ];
       }),

@@ -10,6 +10,7 @@ import { replay } from '../../core/job/index.ts';
 import { cableProcedure } from '../../demo/procedures/cable.ts';
 import { createApp } from '../app.ts';
 import { createServices } from '../services.ts';
+import { benchPages, largePicture } from './benchBench.ts';
 import { diagnosing } from './benchDiagnose.ts';
 import { command, fresh, openedJob } from './benchStore.ts';
 import { manyBenches, planning } from './benchThere.ts';
@@ -26,6 +27,8 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     search(folder),
     firstLoad(join(dist, 'web')),
     await tapToPaint(folder, join(dist, 'web')),
+    ...(await largePicture(folder)),
+    ...(await benchPages(folder, join(dist, 'web'))),
   ];
 }
 

@@ -3,6 +3,8 @@ import { computed, onBeforeUnmount, onMounted } from 'vue';
 import { fitInto, nextTask, type Task, waitsFor } from '../../core/bay/index.ts';
 import { allNeeds, jobMayStart, jobTally, runningTimers, STAGE_NAMES, timerEnd } from '../../core/job/index.ts';
 import { formatClock, formatMinutes } from '../../core/quantity/index.ts';
+import { lowerFirst } from '../parts/lowerFirst.ts';
+import ReminderRows from '../parts/ReminderRows.vue';
 import { useBay } from '../stores/bay.ts';
 import { useNow } from '../stores/clock.ts';
 import { useShop } from '../stores/shop.ts';
@@ -190,10 +192,21 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
           </li>
           <li v-if="fit.chosen.length === 0" class="py-3 text-soft">Nothing short enough. Sweep the bay.</li>
         </ul>
+        <section v-if="waits.length > 3" class="mt-5">
+          <h3 class="text-sm font-bold">Soaks and waits</h3>
+          <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
+            <li v-for="wait in waits" :key="wait.job.id + wait.label" class="flex justify-between gap-3 py-1.5">
+              <RouterLink class="hover:underline" :to="`/jobs/${wait.job.id}`"
+                >{{ wait.job.vehicle.plate }} <span class="text-soft">{{ lowerFirst(wait.label) }}</span></RouterLink
+              ><b class="whitespace-nowrap text-brass">{{ wait.left > 0 ? formatClock(wait.left) : 'up' }}</b>
+            </li>
+          </ul>
+        </section>
         <p v-for="job in notToStrip" :key="job.id" class="mt-4 leading-relaxed text-soft">
           Do not strip <RouterLink class="link" :to="`/jobs/${job.id}`">{{ job.plate }}</RouterLink> today:
           {{ job.words }}, and until then it can drive.
         </p>
+        <ReminderRows class="mt-6" title="Due to be looked at again" />
       </aside>
     </div>
     <section

@@ -4,6 +4,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { type EngineFamily, FAMILY_FIGURES, UNIT_KINDS } from '../../core/vehicle/index.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import TextField from '../parts/TextField.vue';
+import KitFields from './KitFields.vue';
 import VariantFields from '../parts/VariantFields.vue';
 import { api, ApiError } from '../stores/api.ts';
 import { freshId } from '../stores/job.ts';
@@ -159,6 +160,7 @@ const variantErrors = (index: number): Record<string, string> =>
       </div>
       <h3 class="mb-1 mt-4 text-sm font-bold">The variant that the computer expects</h3>
       <VariantFields v-model="type.expected" :errors="variantErrors(index)" />
+      <KitFields v-model="type.kit" :errors="errors" :at="`unitTypes.${index}.kit`" />
       <button
         type="button"
         class="mt-2 min-h-9 text-sm text-soft underline underline-offset-2"

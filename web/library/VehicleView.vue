@@ -19,6 +19,7 @@ import {
   vehicleName,
 } from '../../core/vehicle/index.ts';
 import FigureRow from '../parts/FigureRow.vue';
+import ReminderRows from '../parts/ReminderRows.vue';
 import { api } from '../stores/api.ts';
 import { useShop } from '../stores/shop.ts';
 import DistanceLine from './DistanceLine.vue';
@@ -100,6 +101,7 @@ const matchOf = (unit: FittedUnit) => {
           </RouterLink>
         </li>
       </ul>
+      <ReminderRows class="mt-8" :vehicle-id="vehicle.id" title="To be looked at again" />
       <h2 class="mb-1 mt-8 text-sm font-bold">Units fitted</h2>
       <ul v-if="vehicle.units.length > 0" class="rows border-y border-line">
         <li

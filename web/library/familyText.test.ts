@@ -1,13 +1,33 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_FAMILY } from '../../core/job/testing/samples.ts';
 import { readVariant, variantText } from '../parts/variantText.ts';
-import { emptyUnitType, familyText, readBand, readFamily } from './familyText.ts';
+import { emptyKitPart, emptyUnitType, familyText, readBand, readFamily } from './familyText.ts';
 
 describe('a family as typed', () => {
   it('comes back as it was', () => {
     const read = readFamily(familyText(SAMPLE_FAMILY));
     const { id: _, ...input } = SAMPLE_FAMILY;
     expect(read).toEqual({ ok: true, family: input });
+  });
+  it('keeps its kits, and says which piece cannot be read', () => {
+    const part = {
+      id: 'r',
+      name: 'Ring',
+      partNumber: 'R-1',
+      count: 2,
+      rubber: 'epdm' as const,
+      wayRound: 'lip out',
+      order: 1,
+      note: 'wet',
+    };
+    const [type] = SAMPLE_FAMILY.unitTypes;
+    const family = { ...SAMPLE_FAMILY, unitTypes: [{ ...type!, kit: [part] }] };
+    const text = familyText(family);
+    const read = readFamily(text);
+    expect(read.ok && read.family.unitTypes[0]?.kit).toEqual([part]);
+    text.unitTypes[0]!.kit.push({ ...emptyKitPart('x', 2), count: 'some' });
+    const wrong = readFamily(text);
+    expect(wrong.ok || wrong.errors).toEqual({ 'unitTypes.0.kit.1.count': 'Expected 1 to 99, got “some”.' });
   });
   it('leaves empty what is empty, and marks what has no source', () => {
     const text = familyText(null);

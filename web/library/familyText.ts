@@ -1,5 +1,6 @@
 import type { FamilyInput } from '../../contract/index.ts';
 import { parseNumber } from '../../core/quantity/index.ts';
+import type { KitPart, Rubber } from '../../core/rebuild/index.ts';
 import {
   type EngineFamily,
   FAMILY_FIGURES,
@@ -14,6 +15,18 @@ export interface FigureText {
   band: string;
   source: string;
 }
+/** A piece of a kit as typed; “” for what is not rubber. */
+export interface KitText {
+  id: string;
+  name: string;
+  partNumber: string;
+  count: string;
+  rubber: Rubber | '';
+  wayRound: string;
+  order: string;
+  note: string;
+  placed: string;
+}
 /** A unit type as typed. */
 export interface UnitTypeText {
   id: string;
@@ -27,6 +40,7 @@ export interface UnitTypeText {
   used: string;
   days: string;
   source: string;
+  kit: KitText[];
 }
 /** A family as typed. */
 export interface FamilyText {
@@ -57,6 +71,32 @@ export const emptyUnitType = (id: string): UnitTypeText => ({
   used: '',
   days: '',
   source: '',
+  kit: [],
+});
+
+/** A piece of a kit with nothing typed yet. @param order after those that are there */
+export const emptyKitPart = (id: string, order: number): KitText => ({
+  id,
+  name: '',
+  partNumber: '',
+  count: '1',
+  rubber: '',
+  wayRound: '',
+  order: String(order),
+  note: '',
+  placed: '',
+});
+
+const kitText = ({ id, name, partNumber, count, rubber, wayRound, order, note, placed }: KitPart): KitText => ({
+  id,
+  name,
+  partNumber,
+  count: String(count),
+  rubber: rubber ?? '',
+  wayRound,
+  order: String(order),
+  note: note ?? '',
+  placed: placed ?? '',
 });
 
 const typeText = (type: UnitType): UnitTypeText => ({
@@ -71,6 +111,7 @@ const typeText = (type: UnitType): UnitTypeText => ({
   used: money(type.prices.used),
   days: type.daysToGet === null ? '' : String(type.daysToGet),
   source: type.source ?? '',
+  kit: (type.kit ?? []).map(kitText),
 });
 
 /** A family as it would be typed; null for a new one. */
@@ -147,10 +188,34 @@ export function readFamily(text: FamilyText): Read {
       prices: { new: price('new'), rebuilt: price('rebuilt'), used: price('used') },
       daysToGet: amount(type.days, `${at}.daysToGet`),
       source: type.source.trim() || null,
+      ...(type.kit.length === 0
+        ? {}
+        : { kit: type.kit.map((part, place) => readKitPart(part, `${at}.kit.${place}`, errors)) }),
     };
   });
   const { name, engine, notes, throttle, idleValve, use, layout } = text;
   return Object.keys(errors).length > 0
     ? { ok: false, errors }
     : { ok: true, family: { name, engine, notes, throttle, idleValve, use, layout, figures, unitTypes } };
+}
+
+function readKitPart(part: KitText, at: string, errors: Record<string, string>): KitPart {
+  const whole = (typed: string, field: string): number => {
+    const value = parseNumber(typed);
+    if (!(Number.isInteger(value) && value >= 1 && value <= 99))
+      errors[`${at}.${field}`] = `Expected 1 to 99, got “${typed.trim()}”.`;
+    return value;
+  };
+  const { id, name, partNumber, wayRound } = part;
+  return {
+    id,
+    name,
+    partNumber: partNumber.trim(),
+    count: whole(part.count, 'count'),
+    rubber: part.rubber === '' ? null : part.rubber,
+    wayRound,
+    order: whole(part.order, 'order'),
+    ...(part.placed === '' ? {} : { placed: part.placed }),
+    ...(part.note.trim() === '' ? {} : { note: part.note.trim() }),
+  };
 }

@@ -6,6 +6,7 @@ import { parseNumber } from '../../core/quantity/index.ts';
 import TextField from '../parts/TextField.vue';
 import { api, ApiError } from '../stores/api.ts';
 import { useShop } from '../stores/shop.ts';
+import BayAirForm from './BayAirForm.vue';
 import OpeningHours from './OpeningHours.vue';
 
 /** One plain question a row; the shop answers each once. And the figures that money is worked out with. */
@@ -138,6 +139,7 @@ async function keep(): Promise<void> {
       </div>
     </form>
     <OpeningHours :may-edit="mayEdit" />
+    <BayAirForm :may-edit="mayEdit" />
     <p class="mt-8 text-[0.9375rem]">
       <RouterLink class="link" to="/knowledge">Knowledge: causes, checks and likelihoods</RouterLink>
       <span class="mx-2 text-soft">·</span>

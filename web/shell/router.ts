@@ -83,12 +83,42 @@ export const router = createRouter({
       component: () => import('../library/ProcedureView.vue'),
       meta: { title: 'Procedure' },
     },
+    {
+      path: '/stock/:id',
+      name: 'stock-item',
+      component: () => import('../library/StockItemView.vue'),
+      meta: { title: 'Stock' },
+    },
+    {
+      path: '/returns',
+      name: 'returns',
+      component: () => import('../library/ReturnsView.vue'),
+      meta: { title: 'Returns box' },
+    },
     { path: '/stock', name: 'stock', component: () => import('../library/StockView.vue'), meta: { title: 'Stock' } },
     {
       path: '/tools/torque',
       name: 'torque-bench',
       component: () => import('../tools/TorqueBench.vue'),
       meta: { title: 'Torque bench' },
+    },
+    {
+      path: '/tools/advice',
+      name: 'advice',
+      component: () => import('../tools/AdviceView.vue'),
+      meta: { title: 'What may touch what' },
+    },
+    {
+      path: '/tools/air',
+      name: 'air',
+      component: () => import('../tools/AirView.vue'),
+      meta: { title: 'Air in the bay' },
+    },
+    {
+      path: '/tools/coolant',
+      name: 'coolant-bench',
+      component: () => import('../tools/CoolantBench.vue'),
+      meta: { title: 'Coolant bench' },
     },
     { path: '/tools', name: 'tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
     {
@@ -134,6 +164,18 @@ export const router = createRouter({
           meta: { stage },
         })),
         {
+          path: 'seized',
+          name: 'seized',
+          component: () => import('../stages/seized/SeizedView.vue'),
+          meta: { stage: 'clean', title: 'Seized screws' },
+        },
+        {
+          path: 'replace',
+          name: 'replace',
+          component: () => import('../stages/replace/ReplaceView.vue'),
+          meta: { stage: 'rebuild', title: 'Old against new' },
+        },
+        {
           path: 'tray',
           name: 'tray',
           component: () => import('../stages/tray/TrayView.vue'),
@@ -145,6 +187,12 @@ export const router = createRouter({
       path: '/jobs/:id/hands/:way(strip|refit)',
       name: 'hands',
       component: () => import('../stages/hands-busy/HandsBusyView.vue'),
+      meta: { bare: true, title: 'Hands busy' },
+    },
+    {
+      path: '/jobs/:id/hands/clean',
+      name: 'hands-clean',
+      component: () => import('../stages/clean/CleanHands.vue'),
       meta: { bare: true, title: 'Hands busy' },
     },
     {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Job } from '../../core/job/index.ts';
+import MarkedPicture from './pictures/MarkedPicture.vue';
 
 /** The last picture before and the last after, side by side at the same size. */
 const props = defineProps<{ job: Job; subject: string; what: string }>();
@@ -18,12 +19,11 @@ const pair = computed(
 <template>
   <div v-if="pair.some(({ picture }) => picture)" class="grid max-w-2xl grid-cols-2 gap-3">
     <figure v-for="side in pair" :key="side.when">
-      <img
+      <MarkedPicture
         v-if="side.picture"
-        :src="`/api/pictures/${side.picture.hash}`"
+        :picture="side.picture"
         :alt="`${what}, ${side.when}: ${side.picture.caption}`"
-        class="aspect-4/3 w-full border border-line object-cover"
-        loading="lazy"
+        class="aspect-4/3 w-full border border-line bg-band"
       />
       <div v-else class="grid aspect-4/3 place-items-center border border-dashed border-line text-sm text-soft">
         no picture yet

@@ -50,6 +50,12 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
 <template>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <h1 class="text-[1.75rem]">Tools</h1>
+    <nav class="mt-3 flex flex-wrap gap-3" aria-label="Tool pages">
+      <RouterLink class="quiet" to="/tools/torque">Torque bench</RouterLink>
+      <RouterLink class="quiet" to="/tools/coolant">Coolant bench</RouterLink>
+      <RouterLink class="quiet" to="/tools/advice">What may touch what</RouterLink>
+      <RouterLink class="quiet" to="/tools/air">Air in the bay</RouterLink>
+    </nav>
     <div class="mt-4 grid gap-x-12 gap-y-8 lg:grid-cols-2">
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">Torque and wrench</h2>
@@ -67,9 +73,6 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
           ><li v-if="ranked.length === 0" class="py-2.5 text-soft">
             Type a torque to see which wrench suits.
           </li></WrenchRows
-        >
-        <RouterLink class="quiet mt-3 text-sm" to="/tools/torque"
-          >Torque bench: adapters, pull, threads, order</RouterLink
         >
       </section>
       <section class="border-t border-line pt-4">

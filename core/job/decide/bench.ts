@@ -1,7 +1,9 @@
-import { canUse } from '../../clean/index.ts';
+import { advise, canUse, FORM_SURFACES, SUBSTANCES, SURFACES } from '../../clean/index.ts';
 import { convert, type Kind, parseQuantity, type Quantity } from '../../quantity/index.ts';
-import { accept, type Refusal, refuse, refuseField } from '../commands.ts';
+import { lubricantProblem } from '../../rebuild/index.ts';
+import { accept, type CommandData, type Refusal, refuse, refuseField } from '../commands.ts';
 import { event } from '../events.ts';
+import { runningTimers, timerEnd } from '../query.ts';
 import { type Handlers, nonEmpty, plain, within } from './handlers.ts';
 
 /** Inspect, clean, rebuild, coolant. */
@@ -35,9 +37,47 @@ export const bench: Handlers<
         'afterText',
         `Expected at most ${beforeG} g after use, got ${afterG}: the can cannot gain weight.`,
       );
+    const wrong =
+      (data.minutes === undefined ? null : within('minutes', data.minutes, 0, 600, 'minutes')) ??
+      (data.priceMinor === undefined ? null : within('priceMinor', data.priceMinor, 0, 10_000_000));
+    if (wrong) return wrong;
+    for (const surface of data.surfaces ?? []) {
+      const { verdict, reason } = advise(data.substance, surface, 'spray');
+      if (verdict === 'never')
+        return refuse(
+          'never',
+          sentence(data.substance, surface, reason),
+          'Take another cleaner, or keep it off there.',
+        );
+    }
     return accept(event('can-weighed', { ...data, beforeG, afterG, grams: canUse(beforeG, afterG).grams }));
   },
-  'do-pass': plain('pass-done'),
+  'do-pass': (job, { form, soak, ...data }, _, at) => {
+    const never = form === undefined ? null : neverOn(form, data);
+    if (never !== null) return never;
+    // Whoever goes on with a unit has taken it out of its soak.
+    const ended = runningTimers(job)
+      .filter(({ kind, unit }) => kind === 'soak' && unit === data.unit)
+      .map((timer) =>
+        event('timer-ended', { id: timer.id, outcome: at !== null && timerEnd(timer) > at ? 'stopped' : 'done' }),
+      );
+    if (soak === undefined) return accept(...ended, event('pass-done', data));
+    if (job.timers.some(({ id }) => id === soak.timerId)) return refuse('already-there', 'That timer runs already.');
+    return (
+      within('soak.minutes', soak.minutes, 0.1, 14 * 24 * 60, 'minutes') ??
+      accept(
+        ...ended,
+        event('pass-done', data),
+        event('timer-started', {
+          id: soak.timerId,
+          label: soak.label,
+          minutes: soak.minutes,
+          kind: 'soak',
+          unit: data.unit,
+        }),
+      )
+    );
+  },
   'start-timer': (job, data) => {
     if (job.timers.some(({ id }) => id === data.id)) return refuse('already-there', 'That timer runs already.');
     return (
@@ -57,6 +97,7 @@ export const bench: Handlers<
     (data.decision === 'reused'
       ? nonEmpty('why', data.why, 'Say why it can serve again: proud, unmarked, soft?')
       : null) ??
+    wrongLubricant(data) ??
     accept(event('seal-decided', data)),
   'record-coolant': (job, { amountText, ...data }) => {
     const quantity = typed('amountText', amountText, 'volume', 'L');
@@ -79,6 +120,10 @@ export const bench: Handlers<
       const wrong = within('concentration', share * 100, 0, 100, '%');
       if (wrong) return wrong;
     }
+    if (data.priceMinor !== undefined) {
+      const wrong = within('priceMinor', data.priceMinor, 0, 10_000_000);
+      if (wrong) return wrong;
+    }
     return accept(event('coolant-recorded', { ...data, quantity, litres }));
   },
   'check-level': plain('level-checked'),
@@ -93,4 +138,30 @@ function typed(field: string, text: string, kind: Kind, assume: 'g' | 'L'): Quan
   const parsed = parseQuantity(text, kind, assume);
   if (!parsed.ok) return refuseField(field, parsed.message);
   return parsed.upTo === undefined ? parsed.quantity : refuseField(field, 'Expected one figure, got a range.');
+}
+
+const sentence = (substance: keyof typeof SUBSTANCES, surface: keyof typeof SURFACES, reason: string): string =>
+  `Never ${SUBSTANCES[substance]} on ${SURFACES[surface]}: ${reason}.`;
+
+/** A pass that would bring something onto what is cleaned that must never touch it, or into a motor by spraying. */
+function neverOn(
+  form: NonNullable<CommandData['do-pass']['form']>,
+  { substance, how }: Pick<CommandData['do-pass'], 'substance' | 'how'>,
+): Refusal | null {
+  if (substance === undefined || how === undefined) return null;
+  const [cleaned] = FORM_SURFACES[form];
+  // A body with a motor on it cannot be wetted without wetting the motor; a valve can be held port down.
+  const wetMotor = form === 'electronic' ? (['motor-gears'] as const) : [];
+  for (const surface of [...(cleaned === undefined ? [] : [cleaned]), ...wetMotor]) {
+    const { verdict, reason } = advise(substance, surface, how);
+    if (verdict === 'never')
+      return refuse('never', sentence(substance, surface, reason), 'Look at the advice for what may touch it.');
+  }
+  return null;
+}
+
+function wrongLubricant({ rubber, lubricant }: CommandData['decide-seal']): Refusal | null {
+  if (rubber === undefined || lubricant === undefined) return null;
+  const problem = lubricantProblem(lubricant, rubber);
+  return problem === null ? null : refuseField('lubricant', problem);
 }

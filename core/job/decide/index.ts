@@ -13,6 +13,7 @@ import {
 import { event } from '../events.ts';
 import type { Job } from '../types.ts';
 import { bench } from './bench.ts';
+import { benchMore } from './benchMore.ts';
 import { choice } from './choice.ts';
 import { diagnosis } from './diagnosis.ts';
 import { type Handler, type Handlers, nonEmpty } from './handlers.ts';
@@ -43,6 +44,7 @@ const HANDLERS: Handlers<Exclude<CommandType, 'open-job'>> = {
   ...refit,
   ...torque,
   ...bench,
+  ...benchMore,
   ...prove,
   ...undo,
 };

@@ -2,6 +2,7 @@ import { advance, startRun } from '../../relearn/index.ts';
 import type { EventData, EventType } from '../events.ts';
 import { closerOf, isBack, itemOf } from '../query.ts';
 import type { Job, JobOpening, Stamp } from '../types.ts';
+import { APPLY_BENCH } from './applyBench.ts';
 import { APPLY_STRIP } from './applyStrip.ts';
 import { change, freshItem, plugItem } from './items.ts';
 
@@ -10,6 +11,7 @@ type Apply<K extends EventType> = (job: Job, data: EventData[K], stamp: Stamp) =
 /** What each event changes. Undo and opening are handled by `evolve` itself. */
 export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>]: Apply<K> } = {
   ...APPLY_STRIP,
+  ...APPLY_BENCH,
   'reading-corrected': (_, { reading, reason }) => ({ reading, readingReason: reason }),
   'history-told': (_, { since, doneBefore }) => ({ since, doneBefore }),
   'symptom-noted': (job, data, stamp) => ({ symptoms: [...job.symptoms, { ...data, ...stamp }] }),

@@ -1,5 +1,6 @@
 /** One good command of every kind with what it must lead to. */
 import type { CommandBody, CommandType } from '../commands.ts';
+import { BENCH_SAMPLES } from './benchSamples.ts';
 import { STRIP_SAMPLES } from './stripSamples.ts';
 import { back, item, off, open, pin, plug, type Sample } from './world.ts';
 
@@ -26,6 +27,7 @@ const handOver = { watch: 'idle', nextDue: null, labourMinutes: 30, ratePerHourM
 /** Every kind of command. One that is missing here does not compile. */
 export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
   ...STRIP_SAMPLES,
+  ...BENCH_SAMPLES,
   'open-job': {
     after: [],
     data: open.data,

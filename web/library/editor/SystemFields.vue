@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { CoolantSystem, Procedure } from '../../../core/procedure/index.ts';
+import { type Inhibitor, INHIBITORS, USUAL_LOSS_L } from '../../../core/coolant/index.ts';
 import { parseNumber } from '../../../core/quantity/index.ts';
 import { RECIPES } from '../../../core/relearn/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
@@ -24,6 +25,24 @@ function begin(): void {
   capacity.value = String(BLANK.capacityL);
   percent.value = '50';
   emit('put', { coolant: BLANK });
+}
+const hoses = computed(() => props.draft.items.filter(({ kind }) => kind === 'coolant-hose'));
+const losses = ref<Record<string, string>>(
+  Object.fromEntries((props.draft.coolant?.losses ?? []).map(({ itemId, litres }) => [itemId, String(litres)])),
+);
+const lossOf = (id: string): number => parseNumber(losses.value[id] ?? '');
+const lossProblem = (id: string): string | null =>
+  (losses.value[id] ?? '').trim() === '' || (lossOf(id) >= 0 && lossOf(id) <= 40) ? null : 'Expected 0 to 40 L.';
+function putLosses(): void {
+  if (hoses.value.some(({ id }) => lossProblem(id) !== null)) return;
+  put({
+    losses: hoses.value.flatMap(({ id }) =>
+      (losses.value[id] ?? '').trim() === '' ? [] : [{ itemId: id, litres: lossOf(id) }],
+    ),
+  });
+}
+function putInhibitor(value: string): void {
+  put({ inhibitor: value === '' ? undefined : (value as Inhibitor) });
 }
 const runs = RECIPES.filter(({ purpose }) => purpose === 'relearn');
 const toggle = (id: string): void =>
@@ -71,6 +90,28 @@ const toggle = (id: string): void =>
         label="Bled at"
         placeholder="screw on the thermostat housing"
         @update:model-value="put({ bleedPoint: $event })"
+      />
+      <label>
+        <span class="mb-1 block text-sm font-semibold">Inhibitor in it</span>
+        <select
+          class="input"
+          :value="draft.coolant.inhibitor ?? ''"
+          @change="putInhibitor(($event.target as HTMLSelectElement).value)"
+        >
+          <option value="">not known</option>
+          <option v-for="(name, id) in INHIBITORS" :key="id" :value="id">{{ name }}</option>
+        </select>
+      </label>
+      <TextField
+        v-for="hose in hoses"
+        :key="hose.id"
+        :model-value="losses[hose.id] ?? ''"
+        :label="`${hose.name} lets go, L`"
+        inputmode="decimal"
+        :placeholder="`${USUAL_LOSS_L} assumed`"
+        :error="lossProblem(hose.id)"
+        @update:model-value="losses[hose.id] = $event"
+        @change="putLosses"
       />
       <button type="button" class="faint" @click="emit('put', { coolant: null })">It stays closed</button>
     </template>

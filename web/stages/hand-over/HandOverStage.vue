@@ -141,6 +141,9 @@ function handOver(): void {
             <FigureRow label="Labour">{{ shop.say.money(cost.labourMinor) }}</FigureRow><FigureRow label="Parts">{{
               shop.say.money(cost.partsMinor)
             }}</FigureRow
+            ><FigureRow v-if="cost.materialsMinor > 0" label="Cleaner and coolant">{{
+              shop.say.money(cost.materialsMinor)
+            }}</FigureRow
             ><FigureRow label="Total">{{ shop.say.money(cost.totalMinor) }}</FigureRow>
           </dl>
           <p v-if="form.general('labourMinutes', 'nextDue')" class="font-semibold text-alarm" role="alert">

@@ -7,12 +7,12 @@ import BeforeAfter from '../BeforeAfter.vue';
 import CodesList from '../CodesList.vue';
 import MeasureEntry from '../MeasureEntry.vue';
 import StageFrame from '../StageFrame.vue';
-import { UNIT_KINDS } from '../../../core/vehicle/index.ts';
-import { unitsOnBench } from '../units.ts';
+import { useBench } from '../bench/useBench.ts';
 import { useForm } from '../useForm.ts';
 import BandLine from './BandLine.vue';
 
 const store = useJob();
+const { units } = useBench();
 const form = useForm();
 const codeForm = useForm();
 const job = computed(() => store.job);
@@ -103,8 +103,8 @@ function addCode(): void {
       </li>
     </ul>
     <p v-if="form.general('note')" class="mt-2 font-semibold text-alarm" role="alert">{{ form.general('note') }}</p>
-    <section v-for="unit in unitsOnBench(job)" :key="unit" class="mt-6">
-      <BeforeAfter :job="job" :subject="unit" :what="UNIT_KINDS[unit]" />
+    <section v-for="unit in units" :key="unit.id" class="mt-6">
+      <BeforeAfter :job="job" :subject="unit.id" :what="unit.name" />
     </section>
     <template #why>
       <p>

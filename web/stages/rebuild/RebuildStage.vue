@@ -1,83 +1,74 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import type { StockItem } from '../../../contract/index.ts';
+import { isBody } from '../../../core/clean/index.ts';
+import type { BenchUnit } from '../../../core/job/index.ts';
+import { unitTypeOf } from '../../../core/vehicle/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
+import SheetDialog from '../../parts/SheetDialog.vue';
 import TextField from '../../parts/TextField.vue';
 import { api } from '../../stores/api.ts';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
-import SheetDialog from '../../parts/SheetDialog.vue';
+import UnitTabs from '../bench/UnitTabs.vue';
+import { useBench } from '../bench/useBench.ts';
 import VariantForm from '../diagnose/VariantForm.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
+import AfterTests from './AfterTests.vue';
+import PiecesBlock from './PiecesBlock.vue';
+import SealRows from './SealRows.vue';
+import SensorBlock from './SensorBlock.vue';
+import TurnsBlock from './TurnsBlock.vue';
 import UnitsDone from './UnitsDone.vue';
 
+/** Put together again: the kit in its order, look-alikes to their place, the sensor by meter, screws counted, leaks looked for. */
 const store = useJob();
 const shop = useShop();
 const form = useForm();
 const partForm = useForm();
+const { units, unit, chosen } = useBench();
 const job = computed(() => store.job);
 const stock = shallowRef<readonly StockItem[]>([]);
-const reusing = ref('');
-const why = ref('');
 const extra = ref('');
 const partId = ref('');
 const quantity = ref('1');
 const comparing = ref(false);
 const compared = computed(() => job.value?.variants ?? []);
-
 onMounted(async () => {
   stock.value = (await api.get<{ rows: StockItem[] }>('/stock').catch(() => ({ rows: [] }))).rows;
 });
-/** Gaskets and seals that this job has met, and any typed besides. */
+const kitOf = (of: BenchUnit) => unitTypeOf(store.family, of.kind)?.kit ?? [];
+/** Gaskets and seals that came off, and any typed besides: what no kit names already. */
 const seals = computed(() => {
+  const inKits = new Set(units.value.flatMap((each) => kitOf(each).map(({ partNumber }) => partNumber)));
+  const kitNames = units.value.flatMap((each) => kitOf(each).map(({ name }) => name));
   const listed =
     job.value?.items
-      .filter(({ kind, state }) => kind === 'gasket' && state !== 'on')
+      .filter(({ kind, state, partNumber }) => kind === 'gasket' && state !== 'on' && !inKits.has(partNumber))
       .map(({ name, partNumber }) => ({ name, partNumber })) ?? [];
   const others =
     job.value?.seals
-      .filter(({ name }) => !listed.some((each) => each.name === name))
+      .filter(
+        ({ name }) => !listed.some((each) => each.name === name) && !kitNames.some((each) => name.startsWith(each)),
+      )
       .map(({ name, partNumber }) => ({ name, partNumber })) ?? [];
   return [...listed, ...others];
 });
-const decided = (name: string) => job.value?.seals.find((seal) => seal.name === name);
-const inStock = (partNumber: string) => stock.value.find((item) => item.partNumber === partNumber && partNumber !== '');
-
-function renew(name: string, partNumber: string): void {
-  if (!form.send('decide-seal', { id: freshId(), name, decision: 'renewed', partNumber, why: '' })) return;
-  const part = inStock(partNumber);
-  // One for each seal of that number: two banks take two gaskets.
-  const fitted = job.value?.parts.reduce((sum, used) => sum + (used.partNumber === partNumber ? used.quantity : 0), 0);
-  const renewed = job.value?.seals.filter((seal) => seal.partNumber === partNumber && seal.decision === 'renewed');
-  if (part && (fitted ?? 0) < (renewed?.length ?? 1)) {
-    store.send('use-part', { id: freshId(), name: part.name, partNumber, quantity: 1, priceMinor: part.priceMinor });
-  }
-}
-function reuse(name: string, partNumber: string): void {
-  if (form.send('decide-seal', { id: freshId(), name, decision: 'reused', partNumber, why: why.value })) {
-    reusing.value = '';
-    why.value = '';
-  }
-}
 function addSeal(): void {
   if (form.send('decide-seal', { id: freshId(), name: extra.value, decision: 'renewed', partNumber: '', why: '' }))
     extra.value = '';
 }
 function fit(): void {
   const part = stock.value.find(({ id }) => id === partId.value);
-  if (
-    part &&
-    partForm.send('use-part', {
-      id: freshId(),
-      name: part.name,
-      partNumber: part.partNumber,
-      quantity: Number(quantity.value),
-      priceMinor: part.priceMinor,
-    })
-  )
+  if (part === undefined) return;
+  const { name, partNumber, priceMinor } = part;
+  if (partForm.send('use-part', { id: freshId(), name, partNumber, quantity: Number(quantity.value), priceMinor })) {
     partId.value = '';
+    quantity.value = '1';
+  }
 }
+const replaced = computed(() => job.value?.replaced.find((each) => each.unit === unit.value?.id) ?? null);
 </script>
 
 <template>
@@ -85,65 +76,34 @@ function fit(): void {
     v-if="job"
     stage="rebuild"
     title="On the bench: rebuild"
-    lead="Every gasket and seal: new, or used again with a reason."
+    lead="Every gasket and seal in its order: new, or used again with a reason."
   >
     <UnitsDone :job="job" />
-    <ul class="rows mt-5 border-y border-line">
-      <li v-for="seal in seals" :key="seal.name" class="py-3">
-        <div class="flex flex-wrap items-center gap-3">
-          <div class="flex-1">
-            <p class="font-semibold">{{ seal.name }}</p>
-            <p class="text-sm text-soft">
-              <span class="code">{{ seal.partNumber || 'no part number' }}</span><template
-                v-if="inStock(seal.partNumber)"
-                >, {{ inStock(seal.partNumber)?.left }} in {{ inStock(seal.partNumber)?.place }}</template
-              >
-            </p>
-            <p
-              v-if="decided(seal.name)"
-              class="text-sm font-semibold"
-              :class="decided(seal.name)?.decision === 'renewed' ? 'text-moss' : 'text-brass'"
-            >
-              {{ decided(seal.name)?.decision }}{{ decided(seal.name)?.why ? `: ${decided(seal.name)?.why}` : '' }}
-            </p>
-          </div>
-          <fieldset class="flex gap-2" :disabled="job.status === 'closed'">
-            <legend class="sr-only">{{ seal.name }}</legend>
-            <button
-              type="button"
-              class="quiet"
-              :aria-pressed="decided(seal.name)?.decision === 'renewed'"
-              @click="renew(seal.name, seal.partNumber)"
-            >
-              Renew
-            </button>
-            <button
-              type="button"
-              class="quiet"
-              :aria-pressed="decided(seal.name)?.decision === 'reused'"
-              @click="reusing = reusing === seal.name ? '' : seal.name"
-            >
-              Use again
-            </button>
-          </fieldset>
-        </div>
-        <form
-          v-if="reusing === seal.name"
-          class="mt-2 flex items-start gap-2"
-          @submit.prevent="reuse(seal.name, seal.partNumber)"
-        >
-          <TextField
-            v-model="why"
-            class="flex-1"
-            label="Why can it serve again?"
-            placeholder="proud, unmarked, soft"
-            :error="form.error('why') ?? form.general('why', 'name')"
-          />
-          <button type="submit" class="quiet mt-6">Use it again</button>
-        </form>
-      </li>
-      <li v-if="seals.length === 0" class="py-3 text-soft">No gasket or seal has come off. Type one if you meet it.</li>
-    </ul>
+    <UnitTabs class="mt-3" :units="units" :current="unit?.id ?? ''" @pick="chosen = $event" />
+    <template v-if="unit">
+      <div class="mt-4 flex flex-wrap items-center gap-3">
+        <p v-if="replaced" class="font-semibold text-moss">
+          Replaced by <span class="code">{{ replaced.fitted.partNumber }}</span>, {{ replaced.fitted.origin }}.
+        </p>
+        <RouterLink class="quiet" :to="{ path: `/jobs/${job.id}/replace`, query: { unit: unit.id } }">{{
+          replaced ? 'Old against new' : 'Replace it instead'
+        }}</RouterLink>
+      </div>
+      <section v-if="kitOf(unit).length > 0" class="mt-4">
+        <h3 class="mb-1 text-sm font-bold">
+          Kit of the {{ unit.name.toLowerCase() }}, in the order in which it goes in
+        </h3>
+        <SealRows :key="unit.id" :job="job" :unit="unit" :stock="stock" :seals="[]" />
+      </section>
+    </template>
+    <section class="mt-5">
+      <h3 class="mb-1 text-sm font-bold">
+        {{ unit && kitOf(unit).length > 0 ? 'Other gaskets and seals' : 'Gaskets and seals' }}
+      </h3>
+      <SealRows :job="job" :unit="null" :stock="stock" :seals="seals">
+        <li class="py-3 text-soft">No other gasket or seal has come off. Type one if you meet it.</li>
+      </SealRows>
+    </section>
     <form v-if="job.status === 'open'" class="mt-3 flex max-w-lg items-start gap-2" @submit.prevent="addSeal">
       <TextField
         v-model="extra"
@@ -154,8 +114,23 @@ function fit(): void {
       />
       <button type="submit" class="quiet mt-6">Add</button>
     </form>
-
-    <h3 class="mt-8 text-lg">Fitted from stock</h3>
+    <div v-if="unit" class="mt-8 grid gap-8 border-t border-line pt-6">
+      <PiecesBlock v-if="unit.form === 'bank' || job.pieces.length > 0" :job="job" :unit="unit" :units="units" />
+      <SensorBlock
+        v-if="isBody(unit.form) && unit.form !== 'diesel-flap'"
+        :key="`sensor ${unit.id}`"
+        :job="job"
+        :unit="unit"
+      />
+      <TurnsBlock
+        v-if="unit.form === 'cable' || unit.form === 'bank' || unit.form === 'plastic'"
+        :key="`turns ${unit.id}`"
+        :job="job"
+        :unit="unit"
+      />
+      <AfterTests :key="`after ${unit.id}`" :job="job" :unit="unit" />
+    </div>
+    <h3 class="mt-8 border-t border-line pt-6 text-lg">Fitted from stock</h3>
     <ul v-if="job.parts.length > 0" class="rows mt-1 border-y border-line">
       <li v-for="part in job.parts" :key="part.id" class="flex justify-between gap-4 py-2">
         <span
@@ -182,18 +157,20 @@ function fit(): void {
       />
       <button type="submit" class="quiet mt-6" :disabled="partId === ''">Fitted</button>
     </form>
-    <h3 class="mb-1 mt-8 text-sm font-bold">The unit that goes on</h3>
-    <p
-      v-for="each in compared"
-      :key="each.id"
-      :class="each.verdict === 'fits' ? 'text-moss' : 'font-semibold text-oxide'"
-    >
-      {{ each.place }}: {{ each.words }}
-    </p>
-    <button v-if="job.status === 'open'" type="button" class="quiet mt-2" @click="comparing = true">
-      Compare it with what the computer expects
-    </button>
     <template #why>
+      <div>
+        <h3 class="text-sm font-bold">The unit that goes on</h3>
+        <p
+          v-for="each in compared"
+          :key="each.id"
+          :class="each.verdict === 'fits' ? 'text-moss' : 'font-semibold text-oxide'"
+        >
+          {{ each.place }}: {{ each.words }}
+        </p>
+        <button v-if="job.status === 'open'" type="button" class="quiet mt-2" @click="comparing = true">
+          Compare it with what the computer expects
+        </button>
+      </div>
       <p>
         A gasket that is proud and unmarked may serve again; one that is flat will leak air, and leaked air looks like
         the fault you came to cure.
@@ -203,6 +180,7 @@ function fit(): void {
         <li class="py-1.5">Valve and gasket the same way round as they sat.</li>
         <li class="py-1.5">Sensor back to its witness mark, or set by meter.</li>
       </ul>
+      <RouterLink class="link" to="/tools/advice">What may touch what</RouterLink>
     </template>
   </StageFrame>
   <SheetDialog v-if="comparing" title="Compare the unit with what the computer expects" wide @close="comparing = false">

@@ -1,0 +1,174 @@
+import { parseNumber } from '../quantity/index.ts';
+import type { EngineFamily, FigureName, Figure } from '../vehicle/index.ts';
+import { readLight } from './light.ts';
+import { coilAt20 } from './ohms.ts';
+import { GRADES } from './points.ts';
+import type { Cure, InspectPoint, Limit, PointProblem, PointResult, PointVerdict } from './types.ts';
+
+/** Within so much of a limit, as share of it, a good figure is worth watching. Shop convention. */
+const NEAR = 0.2;
+/** Callipers: a port differs only beyond this. */
+const PORT_SLACK_MM = 0.3;
+
+/** What judges a point: the family's figure where it has one, else the shop's own. */
+export function limitOf(
+  point: InspectPoint,
+  figures: Readonly<Partial<Record<FigureName, Figure>>>,
+  family: Pick<EngineFamily, 'unitTypes'> | null,
+  unitKind: string,
+): Limit | null {
+  const own = point.figure === null ? undefined : figures[point.figure];
+  const unit = point.limit?.unit ?? (point.entry.kind === 'figure' ? point.entry.unit : 'Ω');
+  if (own !== undefined) {
+    const { low, high, source } = own;
+    // A figure that only has an upper end is noted from zero.
+    return { low: point.limit?.low === null && low === 0 ? null : low, high, unit, source };
+  }
+  if (point.id === 'port') {
+    const type = family?.unitTypes.find(({ kind }) => kind === unitKind);
+    const port = type?.expected.portMm ?? null;
+    return port === null
+      ? null
+      : { low: port - PORT_SLACK_MM, high: port + PORT_SLACK_MM, unit: 'mm', source: type?.source ?? null };
+  }
+  return point.limit === null ? null : { ...point.limit, source: null };
+}
+
+const said = (value: number): string => String(Math.round(value * 1000) / 1000);
+const bounds = ({ low, high, unit }: Limit): string =>
+  low === null
+    ? `at most ${said(high ?? 0)} ${unit}`
+    : high === null
+      ? `at least ${said(low)} ${unit}`
+      : `${said(low)} to ${said(high)} ${unit}`;
+
+/** Figures typed for a point as numbers, or what is wrong with the first wrong one. */
+function read(point: InspectPoint, typed: readonly string[]): readonly number[] | PointProblem {
+  const wanted = point.entry.kind === 'figure' ? 1 : 2;
+  const names =
+    point.entry.kind === 'ohms'
+      ? ['How many ohms?', 'How warm is the coil, °C?']
+      : ['What was measured?', 'And a new one?'];
+  const values: number[] = [];
+  for (let index = 0; index < wanted; index += 1) {
+    const text = typed[index]?.trim() ?? '';
+    const value = parseNumber(text.replace(/\s*(mm|s|Ω|ohm|°C|Shore A|°)$/iu, ''));
+    if (text === '' || Number.isNaN(value)) return { field: index, message: names[index] ?? '' };
+    const range = rangeOf(point, index);
+    if (value < range.low || value > range.high)
+      return { field: index, message: `Expected ${range.low} to ${range.high} ${range.unit}, got ${text}.` };
+    values.push(value);
+  }
+  return values;
+}
+
+function rangeOf({ entry }: InspectPoint, index: number): { low: number; high: number; unit: string } {
+  if (entry.kind === 'ohms')
+    return index === 0 ? { low: 0.1, high: 10_000, unit: 'Ω' } : { low: -40, high: 180, unit: '°C' };
+  return entry.kind === 'figure' || entry.kind === 'against-new' ? entry : { low: 0, high: 0, unit: '' };
+}
+
+const isProblem = (value: readonly number[] | PointProblem): value is PointProblem => 'field' in value;
+/** Whether a judgement is a wrong entry. */
+export const isPointProblem = (value: PointResult | PointProblem): value is PointProblem => 'field' in value;
+
+/** What was entered at a point. */
+export interface PointInput {
+  /** Grade, or marks of the light test. */
+  readonly marks: readonly number[];
+  readonly outcome: string;
+  readonly typed: readonly string[];
+}
+
+/**
+ * Judges what was entered against its limit, with reason and consequence.
+ * @returns a result, or which field is wrong and what would be right
+ */
+export function judgePoint(point: InspectPoint, input: PointInput, limit: Limit | null): PointResult | PointProblem {
+  const { entry } = point;
+  switch (entry.kind) {
+    case 'grade': {
+      const [grade] = input.marks;
+      const name = grade === undefined ? undefined : GRADES[grade];
+      if (grade === undefined || name === undefined) return { field: 0, message: 'Pick a grade from 0 to 4.' };
+      const verdict: PointVerdict = grade <= 1 ? 'good' : grade === 2 ? 'watch' : 'bad';
+      return result(point, verdict, grade, null, `Grade ${grade}, ${name}.`);
+    }
+    case 'light': {
+      if (input.marks.length !== 12 || input.marks.some((mark) => mark < 0 || mark > 2 || !Number.isInteger(mark)))
+        return { field: 0, message: 'Mark all twelve sectors: none, thin or wide.' };
+      const light = readLight(input.marks);
+      const shape = light.verdict === 'one-sided' || light.verdict === 'two-sided';
+      const verdict: PointVerdict = light.even ? 'good' : light.verdict === 'patchy' ? 'watch' : 'bad';
+      const cure: Cure | null = light.even ? null : shape ? 'replace' : light.verdict === 'wide' ? 'rebuild' : 'clean';
+      const outcome = light.even ? 'even' : light.verdict === 'blocked' ? 'blocked' : shape ? 'uneven' : null;
+      return { ...result(point, verdict, null, null, light.words), cure, outcome };
+    }
+    case 'choice': {
+      const chosen = entry.outcomes.find(({ id }) => id === input.outcome);
+      if (chosen === undefined)
+        return { field: 0, message: `Pick one: ${entry.outcomes.map(({ name }) => name.toLowerCase()).join(', ')}.` };
+      return {
+        ...result(point, chosen.verdict, null, null, `${chosen.name}.`),
+        cure: chosen.verdict === 'good' ? null : (chosen.cure ?? point.cure),
+      };
+    }
+    default: {
+      const values = read(point, input.typed);
+      if (isProblem(values)) return values;
+      return judgeFigure(point, values, limit);
+    }
+  }
+}
+
+function judgeFigure(point: InspectPoint, values: readonly number[], limit: Limit | null): PointResult {
+  const [first = 0, second = 0] = values;
+  const { entry } = point;
+  const value =
+    entry.kind === 'ohms' ? coilAt20(first, second) : entry.kind === 'against-new' ? (first / second) * 100 : first;
+  const shown =
+    entry.kind === 'ohms'
+      ? `${said(first)} Ω at ${said(second)} °C is ${said(value)} Ω at 20 °C`
+      : entry.kind === 'against-new'
+        ? `${said(first)} of ${said(second)} ${entry.unit}, ${Math.round(value)} %`
+        : `${said(first)} ${entry.kind === 'figure' ? entry.unit : ''}`;
+  if (limit === null) return result(point, 'noted', value, null, `${shown}; no limit is known.`);
+  const below = limit.low !== null && value < limit.low - 1e-9;
+  const above = limit.high !== null && value > limit.high + 1e-9;
+  const verdict: PointVerdict = below || above ? 'bad' : nearEdge(value, limit) ? 'watch' : 'good';
+  const judged = result(point, verdict, value, limit, `${shown}; ${bounds(limit)}.`);
+  // The coil's check tells low from high.
+  return point.id === 'coil' && verdict === 'bad' ? { ...judged, outcome: below ? 'short' : 'open' } : judged;
+}
+
+/** Only limits with one end are approached: in a band the middle is no better than the edge. */
+function nearEdge(value: number, { low, high }: Limit): boolean {
+  if (low === null && high !== null) return value > high * (1 - NEAR) + 1e-9;
+  if (high === null && low !== null) return value < low * (1 + NEAR / 2) - 1e-9;
+  return false;
+}
+
+function result(
+  point: InspectPoint,
+  verdict: PointVerdict,
+  value: number | null,
+  limit: Limit | null,
+  words: string,
+): PointResult {
+  const { check } = point;
+  return {
+    verdict,
+    value,
+    limit,
+    words,
+    cure: verdict === 'bad' || verdict === 'watch' ? point.cure : null,
+    outcome:
+      check === null || verdict === 'noted'
+        ? null
+        : verdict === 'bad'
+          ? check.bad || null
+          : verdict === 'good'
+            ? check.good
+            : null,
+  };
+}

@@ -1,0 +1,337 @@
+import { isBody, UNIT_FORMS, type UnitForm } from '../clean/index.ts';
+import type { InspectPoint, PointEntry, PointOutcome, PointVerdict } from './types.ts';
+
+/** Deposit grades in words, as drawn on our own scale. */
+export const GRADES = ['as new', 'film', 'lacquer', 'crust', 'coke'] as const;
+/** What each grade looks like on the card. */
+export const GRADE_LOOKS = [
+  'Metal all over; a cloth comes away clean.',
+  'A brown breath; the machining shows through.',
+  'A closed brown skin at the edge; shines, a nail slides on it.',
+  'A raised ring, matt and black; a nail catches.',
+  'Thick and hard; the plate does not close on its stop.',
+] as const;
+
+const all = Object.keys(UNIT_FORMS) as UnitForm[];
+const BODIES = all.filter(isBody);
+const VALVES: readonly UnitForm[] = ['rotary-valve', 'stepper-valve', 'duty-valve', 'wax-valve', 'actuator'];
+const CABLED: readonly UnitForm[] = ['cable', 'bank', 'plastic'];
+
+const answer = (id: string, name: string, verdict: PointVerdict, cure?: PointOutcome['cure']): PointOutcome => ({
+  id,
+  name,
+  verdict,
+  cure,
+});
+const choice = (...outcomes: readonly PointOutcome[]): PointEntry => ({ kind: 'choice', outcomes });
+const figure = (unit: string, low: number, high: number): PointEntry => ({ kind: 'figure', unit, low, high });
+
+const point = (
+  id: string,
+  name: string,
+  forms: readonly UnitForm[],
+  entry: PointEntry,
+  texts: readonly [how: string, why: string, consequence: string],
+  given: Partial<InspectPoint> = {},
+): InspectPoint => ({
+  id,
+  name,
+  forms,
+  entry,
+  how: texts[0],
+  why: texts[1],
+  consequence: texts[2],
+  limit: null,
+  figure: null,
+  cure: null,
+  each: false,
+  again: false,
+  check: null,
+  ...given,
+});
+const grade = (
+  id: string,
+  name: string,
+  forms: readonly UnitForm[],
+  how: string,
+  given: Partial<InspectPoint> = {},
+): InspectPoint =>
+  point(
+    id,
+    name,
+    forms,
+    { kind: 'grade' },
+    [how, 'Deposit takes the air that idle needs', 'The computer opens further to make up, until it cannot.'],
+    { cure: 'clean', again: true, ...given },
+  );
+
+/** The walk, in the order in which the eye and the hand go over a unit. Ids are stored: never change one. */
+export const POINTS: readonly InspectPoint[] = [
+  grade('deposit-front', 'Deposit, front', BODIES, 'Lamp from the duct side, plate closed.'),
+  grade('deposit-back', 'Deposit, back', BODIES, 'From the engine side: it is always worse there.'),
+  grade('deposit-edge', 'Deposit at the plate’s edge', BODIES, 'Open the plate a little and look along its rim.'),
+  grade('valve-deposit', 'Deposit in the port', VALVES, 'Look into the port, then turn the valve and look again.'),
+  point(
+    'light',
+    'Light round the closed plate',
+    ['cable', 'electronic', 'bank', 'plastic'],
+    { kind: 'light' },
+    [
+      'Plate closed by its spring, lamp behind, look all round. Tap a sector: none, thin, wide.',
+      'The closed gap is the idle air; its shape tells deposit from a bent plate',
+      'Uneven light after cleaning is never cured by more cleaning.',
+    ],
+    { cure: 'clean', again: true },
+  ),
+  point(
+    'stripped',
+    'Stripped to bare metal',
+    ['cable'],
+    choice(answer('all-off', 'Sensors, seals and valve are off', 'noted'), answer('not', 'Not all of them', 'noted')),
+    [
+      'Look round it once: anything of rubber, plastic or with a plug still on?',
+      'Only bare metal may go into a bath',
+      'It is cleaned by spray, soak and brush.',
+    ],
+  ),
+  point(
+    'play',
+    'Shaft play',
+    BODIES,
+    figure('mm', 0, 5),
+    [
+      'Dial gauge on the plate’s edge; lift and press the shaft.',
+      'A loose shaft draws air and never closes twice in one place',
+      'Cleaning makes it worse: the deposit was sealing it.',
+    ],
+    {
+      limit: { low: null, high: 0.15, unit: 'mm' },
+      figure: 'shaftPlay',
+      cure: 'replace',
+      check: { id: 'shaft-play', bad: 'felt', good: 'none' },
+    },
+  ),
+  point(
+    'plate-flat',
+    'Plate flatness',
+    BODIES,
+    figure('mm', 0, 5),
+    [
+      'Straight edge across the plate, feeler under it.',
+      'A bent plate closes on one side only',
+      'It cannot be straightened true: replace the body.',
+    ],
+    { limit: { low: null, high: 0.05, unit: 'mm' }, figure: 'plateFlat', cure: 'replace' },
+  ),
+  point(
+    'body-flat',
+    'Body flatness',
+    BODIES,
+    figure('mm', 0, 5),
+    [
+      'Straight edge over the flange both ways, feeler under it. Plastic: cold.',
+      'A warped body leaks at the flange and pinches the plate',
+      'Cleaning will not cure it; a thicker gasket hides it for a month.',
+    ],
+    {
+      limit: { low: null, high: 0.1, unit: 'mm' },
+      figure: 'bodyFlat',
+      cure: 'replace',
+      check: { id: 'flatness', bad: 'warped', good: 'flat' },
+    },
+  ),
+  point(
+    'spring',
+    'Spring return time',
+    ['cable', 'diesel-flap', 'bank', 'plastic'],
+    figure('s', 0, 30),
+    [
+      'Open fully, let go, count until it knocks on its stop. Dashpot off.',
+      'A slow return is felt as a stall or a hang-up',
+      'Clean once; still slow means a bent shaft or a tired spring.',
+    ],
+    {
+      limit: { low: null, high: 0.5, unit: 's' },
+      figure: 'springReturn',
+      cure: 'rebuild',
+      again: true,
+      check: { id: 'plate-by-hand', bad: 'sandy', good: 'free' },
+    },
+  ),
+  point(
+    'rest-angle',
+    'Returns to its rest angle',
+    ['electronic', 'actuator'],
+    choice(
+      answer('yes', 'Springs back from both sides', 'good'),
+      answer('slow', 'Slowly from one side', 'watch', 'clean'),
+      answer('no', 'Stays where it is put', 'bad', 'replace'),
+    ),
+    [
+      'Unplugged and off: move it a little by hand each way, only if the house allows it.',
+      'The rest angle is what the engine limps home on',
+      'A tired return spring is inside the gear case: replace.',
+    ],
+    { again: true },
+  ),
+  point(
+    'gears',
+    'Gears',
+    ['electronic', 'diesel-flap', 'actuator'],
+    choice(
+      answer('whole', 'Whole', 'good'),
+      answer('worn', 'Teeth polished or worn', 'watch', 'replace'),
+      answer('broken', 'Teeth broken', 'bad', 'replace'),
+    ),
+    [
+      'Cover off only if it can be sealed again; turn slowly through the whole travel.',
+      'A tooth that slips is a plate that jumps',
+      'Gears are not sold singly here: replace or fit a rebuilt one.',
+    ],
+    { check: { id: 'gear-look', bad: 'worn', good: 'good' } },
+  ),
+  point(
+    'stop-screw',
+    'Stop screw and its paint mark',
+    CABLED,
+    choice(answer('sealed', 'Mark whole', 'good'), answer('moved', 'Mark broken, moved', 'watch', 'rebuild')),
+    [
+      'Look for paint across screw and lock-nut.',
+      'The computer’s zero is this screw',
+      'Set it back to the light test and learn again; never trim idle with it.',
+    ],
+    { check: { id: 'stop-screw', bad: 'moved', good: 'sealed' } },
+  ),
+  point(
+    'dashpot',
+    'Dashpot rate',
+    ['cable'],
+    figure('s', 0, 30),
+    [
+      'Press its rod home, let go, count until it is out.',
+      'Too fast and it stalls on lift-off; too slow and it hangs',
+      'Renew it: it cannot be opened.',
+    ],
+    { limit: { low: 1, high: 4, unit: 's' }, figure: 'dashpotTime', cure: 'rebuild' },
+  ),
+  point(
+    'sensor-spring',
+    'Sensor spring',
+    ['cable', 'bank', 'plastic', 'diesel-flap'],
+    choice(answer('firm', 'Turns back firmly', 'good'), answer('slack', 'Slack or catches', 'bad', 'rebuild')),
+    [
+      'Sensor off: turn its arm and let go.',
+      'A slack arm reads another angle each time',
+      'Renew the sensor and set it by meter.',
+    ],
+  ),
+  point(
+    'gasket-height',
+    'Gasket height against new',
+    all,
+    { kind: 'against-new', unit: 'mm', low: 0.05, high: 20 },
+    ['Calliper on the bead: the old one, then a new one.', 'A crushed bead no longer pushes back', 'Renew it.'],
+    { limit: { low: 80, high: null, unit: '%' }, cure: 'renew' },
+  ),
+  point(
+    'ring',
+    'O-ring hardness',
+    all,
+    figure('Shore A', 10, 100),
+    [
+      'Durometer, or a nail beside a new one: each ring by name.',
+      'A hard ring seals nothing when cold',
+      'Renew it, and put it in with what its rubber allows.',
+    ],
+    {
+      limit: { low: 55, high: 82, unit: 'Shore A' },
+      figure: 'ringShore',
+      cure: 'renew',
+      each: true,
+    },
+  ),
+  point(
+    'ring-look',
+    'O-ring, cracks',
+    all,
+    choice(
+      answer('round', 'Round and whole', 'good'),
+      answer('flat', 'Flattened', 'watch', 'renew'),
+      answer('cracked', 'Cracked or torn', 'bad', 'renew'),
+    ),
+    ['Bend it between two fingers under the lamp.', 'A crack opens when it is squeezed', 'Renew it.'],
+    { each: true },
+  ),
+  point(
+    'valve-free',
+    'Valve turns freely',
+    VALVES,
+    choice(
+      answer('free', 'Free', 'good'),
+      answer('stiff', 'Stiff, comes free', 'watch', 'clean'),
+      answer('stuck', 'Stuck', 'bad', 'clean'),
+    ),
+    [
+      'Turn it gently by its vane; never by the motor shaft.',
+      'A stiff valve lags behind what it is told',
+      'Soak and try again; what stays stuck is replaced.',
+    ],
+    { again: true },
+  ),
+  point(
+    'valve-travel',
+    'Valve travel',
+    ['rotary-valve', 'stepper-valve', 'duty-valve', 'wax-valve'],
+    figure('mm', 0, 60),
+    ['From stop to stop along its path.', 'Short travel is idle air that is missing', 'Clean, then replace.'],
+    { figure: 'valveTravel', cure: 'replace', again: true },
+  ),
+  point(
+    'coil',
+    'Coil resistance',
+    ['rotary-valve', 'stepper-valve', 'duty-valve', 'actuator', 'electronic', 'diesel-flap'],
+    { kind: 'ohms' },
+    [
+      'Unplugged; note how warm the coil is: copper gains 4 % each 10 K.',
+      'A coil out of its band moves weakly or blows its driver',
+      'Replace it: a coil is not repaired.',
+    ],
+    { figure: 'coilOhms', cure: 'replace', each: true, check: { id: 'coil-ohms', bad: '', good: 'in-band' } },
+  ),
+  point(
+    'leak',
+    'Leak test',
+    all,
+    choice(
+      answer('tight', 'Tight', 'good'),
+      answer('weeps', 'Weeps', 'watch', 'renew'),
+      answer('leaks', 'Leaks', 'bad', 'renew'),
+    ),
+    [
+      'Put together, ports plugged, 20 kPa of air, soap on every joint; count to thirty.',
+      'What leaks here will whistle on the engine',
+      'Find the ring that was folded or dry.',
+    ],
+    { again: true },
+  ),
+  point(
+    'port',
+    'Port diameter',
+    all,
+    figure('mm', 3, 200),
+    [
+      'Inside calliper, twice, crosswise.',
+      'Another port is another amount of air',
+      'Wrong variant: compare all its marks.',
+    ],
+    { limit: null },
+  ),
+];
+
+/** The walk for a form. */
+export const pointsFor = (form: UnitForm): readonly InspectPoint[] =>
+  POINTS.filter(({ forms }) => forms.includes(form));
+/** The name of a point; `gasket` was one before each ring was judged. */
+export const pointName = (id: string): string => pointOf(id)?.name ?? (id === 'gasket' ? 'Gasket and O-ring' : id);
+/** A point by its id, or undefined. */
+export const pointOf = (id: string): InspectPoint | undefined => POINTS.find((point) => point.id === id);

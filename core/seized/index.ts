@@ -1,0 +1,2 @@
+export { HOSTS, ladder, nextRung, outlook, replaceInstead, RUNGS } from './ladder.ts';
+export type { Host, LadderOutlook, ReplaceVerdict, Rung, RungId, RungState, SeizedScrew } from './ladder.ts';

@@ -1,0 +1,10 @@
+export { gtinCheckDigit, readBarcode } from './barcode.ts';
+export type { Barcode } from './barcode.ts';
+export { changeOf, MOVEMENTS, negativeWords, onHand } from './count.ts';
+export type { Movement, MovementKind } from './count.ts';
+export { FITS, plainNumber, standIns } from './reference.ts';
+export type { CrossReference, Fit, StandIn } from './reference.ts';
+export { LOOK_BACK_DAYS, reorderPoint } from './reorder.ts';
+export type { ReorderPoint, Use } from './reorder.ts';
+export { pickOrder, shelfState, SOON_DAYS, takeFrom } from './shelf.ts';
+export type { Batch } from './shelf.ts';

@@ -1,0 +1,143 @@
+import { randomUUID } from 'node:crypto';
+import express, { type Request, Router } from 'express';
+import { z } from 'zod';
+import {
+  crossReference,
+  id,
+  movementInput,
+  orderInput,
+  receiveInput,
+  type StockFile,
+  stockInput,
+} from '../../contract/index.ts';
+import { plainNumber, readBarcode } from '../../core/stock/index.ts';
+import type { Services } from '../services.ts';
+import type { StockOutcome } from '../store/stock.ts';
+import { readStockCsv, stockToCsv } from '../store/stockCsv.ts';
+import { HttpError } from './errors.ts';
+import { parse } from './parse.ts';
+import { mustBeKnown } from './people.ts';
+
+const itemBody = z.strictObject({ by: id, item: stockInput });
+const movementBody = z.strictObject({ by: id, movement: movementInput });
+const orderBody = z.strictObject({ by: id, order: orderInput });
+const receiveBody = z.strictObject({ by: id, received: receiveInput });
+const referenceBody = z.strictObject({ by: id, reference: crossReference });
+const codeQuery = z.strictObject({ code: z.string().max(120) });
+const csvQuery = z.strictObject({ by: id, good: z.enum(['1']).optional() });
+
+/** Stock: things, movements, orders, numbers that stand in, and tables in and out. */
+export function stockRoutes(services: Services): Router {
+  const { stock, now } = services;
+  const router = Router();
+  const itemId = (request: Request): string => {
+    const asked = parse(id, request.params.id);
+    if (!stock.has(asked)) throw new HttpError('no-such-stock', 'There is no such thing in stock.');
+    return asked;
+  };
+  const filed = (outcome: StockOutcome<StockFile>): StockFile => {
+    if (outcome.ok) return outcome.value;
+    throw new HttpError(outcome.field === 'id' ? 'no-such-stock' : 'bad-value', outcome.message, {
+      fields: { [outcome.field]: outcome.message },
+    });
+  };
+
+  router.get('/stock', (_request, response) => {
+    response.json({ rows: stock.all(now()), next: null });
+  });
+  // Before `:id`, which would take its name for one.
+  router.get('/stock/find', (request, response) => {
+    const code = readBarcode(parse(codeQuery, request.query).code);
+    if (code.kind === 'wrong') throw new HttpError('bad-value', code.message, { fields: { code: code.message } });
+    response.json({ code, itemId: stock.find(code) });
+  });
+  router.get('/stock/table.csv', (_request, response) => {
+    response
+      .type('text/csv')
+      .set('content-disposition', 'attachment; filename="stock.csv"')
+      .send(stockToCsv(stock.all(now())));
+  });
+  // A table with a bad line brings nothing in, unless the good ones are asked for.
+  router.post('/stock/table', express.text({ type: ['text/csv', 'text/plain'], limit: '2mb' }), (request, response) => {
+    const { by, good } = parse(csvQuery, request.query);
+    mustBeKnown(services, by);
+    if (typeof request.body !== 'string') throw new HttpError('wrong-type', 'Expected a table as text/csv.');
+    const known = stock.all(now());
+    const { rows, problems } = readStockCsv(request.body, known);
+    if (problems.length > 0 && good !== '1') {
+      response.status(400).json({
+        error: {
+          code: 'bad-table',
+          message: `${problems.length} of ${rows.length + problems.length} lines cannot be read; nothing was taken in. First: line ${problems[0]?.line}, ${problems[0]?.message}`,
+          fields: Object.fromEntries(problems.slice(0, 50).map(({ line, message }) => [`line ${line}`, message])),
+          wouldHelp: rows.length > 0 ? 'Correct them, or take in the good lines alone.' : '',
+        },
+      });
+      return;
+    }
+    services.inOneGo(() => {
+      for (const row of rows) {
+        const rowId = row.id ?? randomUUID();
+        stock.describe(rowId, row.input, by, now());
+        if (row.left !== null)
+          stock.move(
+            rowId,
+            { kind: 'counted', figure: row.left, batch: '', bestBefore: null, note: 'from a table' },
+            by,
+            now(),
+          );
+      }
+    });
+    response.json({ taken: rows.length, problems });
+  });
+  router.get('/stock/:id', (request, response) => {
+    response.json(stock.file(itemId(request), now()));
+  });
+  router.put('/stock/:id', (request, response) => {
+    const asked = parse(id, request.params.id);
+    const { by, item } = parse(itemBody, request.body);
+    mustBeKnown(services, by);
+    const twin = stock
+      .all(now())
+      .find(
+        (each) =>
+          each.id !== asked && item.partNumber !== '' && plainNumber(each.partNumber) === plainNumber(item.partNumber),
+      );
+    if (twin !== undefined)
+      throw new HttpError('bad-value', `${twin.name} has that number already.`, {
+        fields: { 'item.partNumber': `${twin.name} has that number already.` },
+      });
+    response.status(stock.has(asked) ? 200 : 201).json(stock.describe(asked, item, by, now()));
+  });
+  router.post('/stock/:id/movements', (request, response) => {
+    const asked = itemId(request);
+    const { by, movement } = parse(movementBody, request.body);
+    mustBeKnown(services, by);
+    response.status(201).json(filed(stock.move(asked, movement, by, now())));
+  });
+  router.post('/stock/:id/orders', (request, response) => {
+    const asked = itemId(request);
+    const { by, order } = parse(orderBody, request.body);
+    mustBeKnown(services, by);
+    response.status(201).json(filed(stock.order(asked, order, by, now())));
+  });
+  router.post('/orders/:id/received', (request, response) => {
+    const { by, received } = parse(receiveBody, request.body);
+    mustBeKnown(services, by);
+    response.status(201).json(filed(stock.receive(parse(id, request.params.id), received, by, now())));
+  });
+  router.get('/references', (_request, response) => {
+    response.json({ rows: stock.references(), next: null });
+  });
+  router.put('/references', (request, response) => {
+    const { by, reference } = parse(referenceBody, request.body);
+    mustBeKnown(services, by);
+    if (plainNumber(reference.a) === plainNumber(reference.b))
+      throw new HttpError('bad-value', 'That is one and the same number.', {
+        fields: { 'reference.b': 'That is one and the same number.' },
+      });
+    stock.refer(reference, by, now());
+    response.json({ rows: stock.references(), next: null });
+  });
+  return router;
+}

@@ -1,0 +1,216 @@
+import type { Database, Statement } from 'better-sqlite3';
+import type {
+  MovementInput,
+  OrderInput,
+  ReceiveInput,
+  StockDetail,
+  StockFile,
+  StockInput,
+  StockItem,
+  StockMovement,
+} from '../../contract/index.ts';
+import { type Barcode, changeOf, type CrossReference, plainNumber, standIns } from '../../core/stock/index.ts';
+import { StockReader, type StockRow, toItem } from './stockRows.ts';
+
+/** Booked in by movements; used by jobs as parts by number and as emptied cans by the item itself. */
+const SELECT = `SELECT s.id, s.name, s.part_number, s.kind, s.place, s.price_minor, s.detail,
+    COALESCE((SELECT SUM(m.change) FROM stock_movement m WHERE m.item_id = s.id), 0) AS booked,
+    CAST(COALESCE((SELECT SUM(u.quantity) FROM part_use u WHERE u.part_number = s.part_number AND u.part_number <> ''), 0)
+      + COALESCE((SELECT COUNT(*) FROM can_use c WHERE c.stock_id = s.id AND c.emptied = 1), 0) AS INTEGER) AS used
+  FROM stock s`;
+
+/** How a change of stock ended. */
+export type StockOutcome<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly field: string; readonly message: string };
+
+/** Parts, gaskets, seals, screws, cleaners and coolant: counted by movements, orders and what jobs use. */
+export class Stock {
+  readonly #db: Database;
+  readonly #get: Statement<[string], StockRow>;
+  readonly #move: Statement<[string, string, string, string, number, string, string | null, string]>;
+  readonly #put: Statement<[string, string, string, string, string, number, string]>;
+  readonly #audit: Statement<[string, string, string, string, string]>;
+  readonly #reader: StockReader;
+
+  constructor(db: Database) {
+    this.#db = db;
+    this.#reader = new StockReader(db);
+    this.#get = db.prepare(`${SELECT} WHERE s.id = ?`);
+    this.#move = db.prepare(
+      'INSERT INTO stock_movement (item_id, at, person, kind, change, batch, best_before, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    );
+    this.#put = db.prepare(
+      `INSERT INTO stock (id, name, part_number, kind, place, counted, price_minor, detail) VALUES (?, ?, ?, ?, ?, 0, ?, ?)
+       ON CONFLICT (id) DO UPDATE SET name = excluded.name, part_number = excluded.part_number, kind = excluded.kind,
+         place = excluded.place, price_minor = excluded.price_minor, detail = excluded.detail`,
+    );
+    this.#audit = db.prepare('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)');
+  }
+
+  /** Everything, by kind and name. @param now ISO time, for use and dates */
+  all(now: string): StockItem[] {
+    const rows = this.#db.prepare<[], StockRow>(`${SELECT} ORDER BY s.kind, s.name`).all();
+    const facts = this.#reader.facts();
+    return rows.map((row) => toItem(row, now, facts));
+  }
+
+  has(id: string): boolean {
+    return this.#get.get(id) !== undefined;
+  }
+
+  /** One thing with its movements, uses and what may stand in for it; null when there is no such thing. */
+  file(id: string, now: string): StockFile | null {
+    const item = this.all(now).find((each) => each.id === id);
+    if (item === undefined) return null;
+    return {
+      item,
+      movements: this.#db
+        .prepare<[string], StockMovement>(
+          `SELECT at, person AS "by", kind, change, batch, best_before AS bestBefore, note FROM stock_movement WHERE item_id = ? ORDER BY id DESC LIMIT 200`,
+        )
+        .all(id),
+      uses: this.#db
+        .prepare<[string, string], StockFile['uses'][number]>(
+          `SELECT u.at, u.quantity, u.job_id AS jobId, j.number FROM
+             (SELECT job_id, at, quantity FROM part_use WHERE part_number = ? AND part_number <> ''
+              UNION ALL SELECT job_id, at, 1 FROM can_use WHERE stock_id = ? AND emptied = 1) u
+           JOIN job_summary j ON j.job_id = u.job_id ORDER BY u.at DESC LIMIT 200`,
+        )
+        .all(item.partNumber, id),
+      standIns: standIns(this.references(), item.partNumber),
+    };
+  }
+
+  /** The thing that a scanned or typed number means, or null. */
+  find(code: Barcode): string | null {
+    if (code.kind === 'wrong') return null;
+    const wanted = code.kind === 'gtin' ? code.gtin : plainNumber(code.number);
+    const rows = this.#db
+      .prepare<[], { id: string; part_number: string; detail: string }>('SELECT id, part_number, detail FROM stock')
+      .all();
+    const found = rows.find(({ part_number, detail }) => {
+      const barcode = (JSON.parse(detail) as StockDetail).barcode ?? '';
+      return code.kind === 'gtin'
+        ? barcode !== '' && barcode.padStart(14, '0') === wanted
+        : part_number !== '' && plainNumber(part_number) === wanted;
+    });
+    return found?.id ?? null;
+  }
+
+  /** Notes or corrects what a thing is. */
+  describe(id: string, input: StockInput, by: string, at: string): StockItem | null {
+    this.#db
+      .transaction(() => {
+        this.#write(id, input);
+        this.#audit.run(at, by, 'stock-described', id, JSON.stringify(input));
+      })
+      .immediate();
+    return this.all(at).find((item) => item.id === id) ?? null;
+  }
+
+  /** Books a movement. A count is kept as the change that it made. */
+  move(id: string, input: MovementInput, by: string, at: string): StockOutcome<StockFile> {
+    return this.#db
+      .transaction((): StockOutcome<StockFile> => {
+        const row = this.#get.get(id);
+        if (row === undefined) return { ok: false, field: 'id', message: 'There is no such thing in stock.' };
+        const change = changeOf(input.kind, input.figure, row.booked - row.used);
+        if ('problem' in change) return { ok: false, field: 'figure', message: change.problem };
+        this.#move.run(id, at, by, input.kind, change.change, input.batch, input.bestBefore, input.note);
+        return this.#filed(id, at);
+      })
+      .immediate();
+  }
+
+  order(
+    itemId: string,
+    { id, quantity, expected, supplier, note }: OrderInput,
+    by: string,
+    at: string,
+  ): StockOutcome<StockFile> {
+    if (this.#db.prepare('SELECT 1 FROM stock_order WHERE id = ?').get(id) === undefined)
+      this.#db
+        .prepare(
+          'INSERT INTO stock_order (id, item_id, quantity, ordered_at, person, expected, supplier, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+        )
+        .run(id, itemId, quantity, at, by, expected, supplier, note);
+    return this.#filed(itemId, at);
+  }
+
+  /** Books in what came of an order; it stays open while something is missing. */
+  receive(orderId: string, input: ReceiveInput, by: string, at: string): StockOutcome<StockFile> {
+    return this.#db
+      .transaction((): StockOutcome<StockFile> => {
+        const order = this.#db
+          .prepare<[string], { item_id: string; quantity: number; received: number; closed_at: string | null }>(
+            'SELECT item_id, quantity, received, closed_at FROM stock_order WHERE id = ?',
+          )
+          .get(orderId);
+        if (order === undefined || order.closed_at !== null)
+          return { ok: false, field: 'id', message: 'That order is not under way.' };
+        const missing = order.quantity - order.received;
+        if (input.quantity > missing)
+          return {
+            ok: false,
+            field: 'quantity',
+            message: `Only ${missing} of it are still to come; got ${input.quantity}.`,
+          };
+        this.#move.run(order.item_id, at, by, 'received', input.quantity, input.batch, input.bestBefore, '');
+        this.#db
+          .prepare(
+            'UPDATE stock_order SET received = received + ?, closed_at = CASE WHEN received + ? >= quantity THEN ? END WHERE id = ?',
+          )
+          .run(input.quantity, input.quantity, at, orderId);
+        return this.#filed(order.item_id, at);
+      })
+      .immediate();
+  }
+
+  references(): CrossReference[] {
+    return this.#db
+      .prepare<[], CrossReference>('SELECT a, b, fit, note, source FROM cross_reference ORDER BY a, b')
+      .all();
+  }
+
+  /** Says something about two numbers, whichever way round; what was said before is replaced. */
+  refer({ a, b, fit, note, source }: CrossReference, by: string, at: string): void {
+    const [first, second] = plainNumber(a) < plainNumber(b) ? [a, b] : [b, a];
+    this.#db
+      .transaction(() => {
+        const known = this.references().find(
+          (each) => plainNumber(each.a) === plainNumber(first) && plainNumber(each.b) === plainNumber(second),
+        );
+        if (known !== undefined)
+          this.#db.prepare('DELETE FROM cross_reference WHERE a = ? AND b = ?').run(known.a, known.b);
+        this.#db
+          .prepare('INSERT INTO cross_reference (a, b, fit, note, source, at, person) VALUES (?, ?, ?, ?, ?, ?, ?)')
+          .run(first, second, fit, note, source, at, by);
+        this.#audit.run(at, by, 'cross-reference', `${first} ${second}`, JSON.stringify({ fit, note, source }));
+      })
+      .immediate();
+  }
+
+  /** Takes over rows of a shop file. `counted` is all that was booked in; a difference is booked as a count. */
+  adopt(
+    rows: readonly (StockInput & { readonly id: string; readonly counted: number })[],
+    by: string,
+    at: string,
+  ): void {
+    for (const { id, counted, ...input } of rows) {
+      this.#write(id, input);
+      const booked = this.#get.get(id)?.booked ?? 0;
+      if (counted !== booked) this.#move.run(id, at, by, 'counted', counted - booked, '', null, 'from a shop file');
+    }
+  }
+
+  #write(id: string, { name, partNumber, kind, place, priceMinor, detail }: StockInput): void {
+    this.#put.run(id, name, partNumber, kind, place, priceMinor, JSON.stringify(detail));
+  }
+
+  #filed(id: string, now: string): StockOutcome<StockFile> {
+    const file = this.file(id, now);
+    return file === null
+      ? { ok: false, field: 'id', message: 'There is no such thing in stock.' }
+      : { ok: true, value: file };
+  }
+}

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef } from 'vue';
+import type { ReturnLine } from '../../contract/index.ts';
+import { FAIL_CODES, type FailCode } from '../../core/job/index.ts';
+import { dayWithYear } from '../parts/dayWithYear.ts';
+import { api } from '../stores/api.ts';
+import { useShop } from '../stores/shop.ts';
+
+/** Units that came off for good, each with its fail code, until they are sent back. */
+const shop = useShop();
+const rows = shallowRef<readonly ReturnLine[] | null>(null);
+const failed = ref('');
+onMounted(load);
+async function load(): Promise<void> {
+  try {
+    rows.value = (await api.get<{ rows: ReturnLine[] }>('/returns')).rows;
+  } catch (error) {
+    failed.value = error instanceof Error ? error.message : String(error);
+  }
+}
+async function sent({ jobId, id }: ReturnLine): Promise<void> {
+  try {
+    await api.post(`/returns/${jobId}/${id}/sent`, { by: shop.personId, note: '' });
+    await load();
+  } catch (error) {
+    failed.value = error instanceof Error ? error.message : String(error);
+  }
+}
+/** How often each code came: what keeps failing shows. */
+const counts = computed(() =>
+  (Object.keys(FAIL_CODES) as FailCode[])
+    .map((code) => ({
+      code,
+      name: FAIL_CODES[code],
+      count: rows.value?.filter(({ failCode }) => failCode === code).length ?? 0,
+    }))
+    .filter(({ count }) => count > 0),
+);
+</script>
+
+<template>
+  <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
+    <p class="text-sm"><RouterLink class="link" to="/stock">Stock</RouterLink></p>
+    <h1 class="text-[1.75rem]">Returns box</h1>
+    <p class="mt-1 text-soft">What came off for good, with its fail code.</p>
+    <p v-if="failed" class="mt-2 font-semibold text-alarm" role="alert">{{ failed }}</p>
+    <ul v-if="rows" class="rows mt-4 max-w-4xl border-y border-line">
+      <li v-for="row in rows" :key="row.jobId + row.id" class="flex flex-wrap items-center gap-x-5 gap-y-1 py-3">
+        <span class="code w-14 text-lg font-bold">{{ row.failCode }}</span>
+        <span class="min-w-56 flex-1">
+          <span class="font-semibold">{{ FAIL_CODES[row.failCode as FailCode] }}</span><span
+            v-if="row.failNote"
+            class="text-soft"
+            >, {{ row.failNote }}</span
+          >
+          <span class="block text-sm text-soft"
+            ><span class="code">{{ row.oldNumber || 'no number' }}</span
+            >, tag {{ row.oldUnit || 'none' }}, off {{ row.plate }},
+            <RouterLink class="link" :to="`/jobs/${row.jobId}`">job {{ row.number }}</RouterLink
+            >; replaced by <span class="code">{{ row.newNumber }}</span>{{
+              row.warrantyUntil ? `, warranty until ${dayWithYear(row.warrantyUntil)}` : ', no warranty'
+            }}</span
+          >
+        </span>
+        <span v-if="row.sentAt" class="text-moss">sent {{ shop.say.time(row.sentAt) }}</span>
+        <button v-else type="button" class="quiet text-sm" @click="sent(row)">Sent back</button>
+      </li>
+      <li v-if="rows.length === 0" class="py-3 text-soft">
+        The box is empty. A unit that is replaced in a job lands here with its code.
+      </li>
+    </ul>
+    <p v-if="counts.length > 0" class="mt-4 text-soft">
+      So far: {{ counts.map(({ count, name }) => `${count} × ${name.toLowerCase()}`).join(', ') }}.
+    </p>
+  </section>
+</template>

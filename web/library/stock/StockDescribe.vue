@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+import type { StockFile } from '../../../contract/index.ts';
+import { SUBSTANCES } from '../../../core/clean/index.ts';
+import FieldBox from '../../parts/FieldBox.vue';
+import TextField from '../../parts/TextField.vue';
+import { api } from '../../stores/api.ts';
+import { useShop } from '../../stores/shop.ts';
+import { itemText, readItem } from './itemText.ts';
+import { STOCK_KINDS } from './kinds.ts';
+import type { SendStock } from './useStockFile.ts';
+
+/** What a stocked thing is: name, number, place, price, how long an order takes, and a cleaner's safety sheet. */
+const props = defineProps<{
+  id: string;
+  file: StockFile | null;
+  wrong: Readonly<Record<string, string>>;
+  send: SendStock;
+  number: string;
+}>();
+const emit = defineEmits<{ done: []; leave: [] }>();
+const shop = useShop();
+const text = ref(itemText(props.file?.item ?? null, props.number));
+watch(
+  () => props.file,
+  (file) => {
+    text.value = itemText(file?.item ?? null, props.number);
+  },
+);
+const error = (field: string): string | null => props.wrong[`item.${field}`] ?? null;
+async function keep(): Promise<void> {
+  const item = readItem(text.value, props.file?.item.detail ?? {});
+  const kept = await props.send(async () => {
+    await api.put(`/stock/${props.id}`, { by: shop.personId, item });
+    return null;
+  });
+  if (kept) emit('done');
+}
+</script>
+
+<template>
+  <form class="mt-4 grid max-w-4xl items-start gap-3 border-y border-line py-4 sm:grid-cols-3" @submit.prevent="keep">
+    <TextField v-model="text.name" label="Name" :error="error('name')" />
+    <TextField v-model="text.partNumber" label="Part number" :error="error('partNumber')" />
+    <FieldBox v-slot="{ id: field }" label="Kind">
+      <select :id="field" v-model="text.kind" class="input">
+        <option v-for="(name, key) in STOCK_KINDS" :key="key" :value="key">{{ name }}</option>
+      </select>
+    </FieldBox>
+    <TextField v-model="text.place" label="Place" placeholder="drawer G2" />
+    <TextField
+      v-model="text.price"
+      :label="`Price, ${shop.settings.currency}`"
+      inputmode="decimal"
+      :error="error('priceMinor')"
+    />
+    <TextField v-model="text.barcode" label="Barcode" placeholder="scan it here" />
+    <TextField
+      v-model="text.leadDays"
+      label="Days until it is here"
+      inputmode="numeric"
+      :error="error('detail.leadDays')"
+    />
+    <TextField
+      v-model="text.reorderAt"
+      label="Order at, by hand"
+      inputmode="numeric"
+      placeholder="worked out from use"
+      :error="error('detail.reorderAt')"
+    />
+    <TextField v-model="text.supplier" label="From" />
+    <TextField
+      v-if="text.kind === 'cleaner' || text.kind === 'coolant'"
+      v-model="text.contents"
+      :label="text.kind === 'cleaner' ? 'Full can holds, g' : 'Bottle holds, L'"
+      inputmode="decimal"
+      :error="error('detail.contentsG') ?? error('detail.contentsL')"
+    />
+    <template v-if="text.kind === 'cleaner'">
+      <FieldBox v-slot="{ id: field }" label="Kind of cleaner" class="sm:col-span-2">
+        <select :id="field" v-model="text.substance" class="input">
+          <option value="">not said</option>
+          <option v-for="(name, key) in SUBSTANCES" :key="key" :value="key">{{ name }}</option>
+        </select>
+      </FieldBox>
+      <TextField
+        v-model="text.molar"
+        label="Molar mass, g/mol"
+        inputmode="decimal"
+        :error="error('detail.safety.molarMass')"
+      />
+      <TextField
+        v-model="text.limit"
+        label="Exposure limit, ppm"
+        inputmode="decimal"
+        :error="error('detail.safety.limitPpm')"
+      />
+      <TextField
+        v-model="text.lel"
+        label="Explosive limit, %"
+        inputmode="decimal"
+        :error="error('detail.safety.lelPercent')"
+      />
+      <TextField
+        v-model="text.flash"
+        label="Flash point, °C"
+        inputmode="decimal"
+        :error="error('detail.safety.flashPointC')"
+      />
+      <TextField v-model="text.sheet" class="sm:col-span-2" label="Safety sheet and its year" />
+    </template>
+    <div class="flex gap-3 sm:col-span-3">
+      <button type="submit" class="primary">{{ file === null ? 'Keep it' : 'Keep the change' }}</button>
+      <button type="button" class="quiet" @click="emit('leave')">Leave it</button>
+    </div>
+  </form>
+</template>

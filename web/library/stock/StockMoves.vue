@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import type { StockFile } from '../../../contract/index.ts';
+import { parseNumber } from '../../../core/quantity/index.ts';
+import { type MovementKind, MOVEMENTS, shelfState } from '../../../core/stock/index.ts';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import { dayWithYear } from '../../parts/dayWithYear.ts';
+import FieldBox from '../../parts/FieldBox.vue';
+import TextField from '../../parts/TextField.vue';
+import { api } from '../../stores/api.ts';
+import { nowIso } from '../../stores/clock.ts';
+import { freshId } from '../../stores/job.ts';
+import { useShop } from '../../stores/shop.ts';
+import type { SendStock } from './useStockFile.ts';
+
+/** What came and went: a movement to book, batches, orders under way, and everything that moved before. */
+const props = defineProps<{
+  file: StockFile;
+  wrong: Readonly<Record<string, string>>;
+  send: SendStock;
+  /** As a scanner read them. */
+  batch: string;
+  bestBefore: string;
+}>();
+const shop = useShop();
+const today = nowIso().slice(0, 10);
+const moveKind = ref<MovementKind | null>('counted');
+const figure = ref('');
+const batch = ref(props.batch);
+const bestBefore = ref(props.bestBefore);
+const moveNote = ref('');
+async function move(): Promise<void> {
+  const value = parseNumber(figure.value);
+  const done = await props.send(() =>
+    api.post<StockFile>(`/stock/${props.file.item.id}/movements`, {
+      by: shop.personId,
+      movement: {
+        kind: moveKind.value,
+        figure: Number.isNaN(value) ? -1 : value,
+        batch: batch.value.trim(),
+        bestBefore: bestBefore.value === '' ? null : bestBefore.value,
+        note: moveNote.value,
+      },
+    }),
+  );
+  if (done) [figure.value, batch.value, bestBefore.value, moveNote.value] = ['', '', '', ''];
+}
+const many = ref('');
+const expected = ref('');
+const orderId = ref(freshId());
+async function order(): Promise<void> {
+  const value = parseNumber(many.value);
+  const done = await props.send(() =>
+    api.post<StockFile>(`/stock/${props.file.item.id}/orders`, {
+      by: shop.personId,
+      order: {
+        id: orderId.value,
+        quantity: Number.isNaN(value) ? 0 : value,
+        expected: expected.value === '' ? null : expected.value,
+        supplier: props.file.item.detail.supplier ?? '',
+        note: '',
+      },
+    }),
+  );
+  if (done) [many.value, expected.value, orderId.value] = ['', '', freshId()];
+}
+const received = ref<Record<string, string>>({});
+async function receive(orderKey: string, missing: number): Promise<void> {
+  const value = parseNumber(received.value[orderKey] ?? String(missing));
+  await props.send(() =>
+    api.post<StockFile>(`/orders/${orderKey}/received`, {
+      by: shop.personId,
+      received: {
+        quantity: Number.isNaN(value) ? 0 : value,
+        batch: batch.value.trim(),
+        bestBefore: bestBefore.value === '' ? null : bestBefore.value,
+      },
+    }),
+  );
+}
+const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).map(([key, name]) => ({
+  id: key,
+  name,
+}));
+</script>
+
+<template>
+  <div>
+    <form class="mt-4 grid items-start gap-3 sm:grid-cols-5" @submit.prevent="move">
+      <ChoiceRow v-model="moveKind" class="sm:col-span-5" label="What happened" :options="movementOptions" />
+      <TextField
+        v-model="figure"
+        :label="moveKind === 'counted' ? 'Lie there' : 'How many'"
+        inputmode="numeric"
+        :error="wrong.figure ?? wrong['movement.figure']"
+      />
+      <TextField v-model="batch" label="Batch" />
+      <FieldBox v-slot="{ id: field }" label="Keeps until"
+        ><input :id="field" v-model="bestBefore" type="date" class="input"
+      /></FieldBox>
+      <TextField v-model="moveNote" label="Note" />
+      <button type="submit" class="quiet mt-6">Book it</button>
+    </form>
+    <ul v-if="file.item.batches.length > 0" class="mt-3 text-[0.9375rem]">
+      <li
+        v-for="each in file.item.batches"
+        :key="each.batch"
+        :class="
+          shelfState(each, today) === 'past'
+            ? 'font-semibold text-alarm'
+            : shelfState(each, today) === 'soon'
+              ? 'text-brass'
+              : ''
+        "
+      >
+        Batch {{ each.batch }}: {{ each.quantity
+        }}{{
+          each.bestBefore
+            ? `, ${shelfState(each, today) === 'past' ? 'past its date' : 'keeps until'} ${dayWithYear(each.bestBefore)}`
+            : ''
+        }}
+      </li>
+    </ul>
+    <h2 class="mt-7 text-lg">On order</h2>
+    <ul class="rows mt-1 border-y border-line">
+      <li v-for="each in file.item.onOrder" :key="each.id" class="flex flex-wrap items-center gap-3 py-2">
+        <span class="flex-1"
+          ><b>{{ each.quantity - each.received }}</b> of {{ each.quantity
+          }}<span class="text-soft">
+            from {{ each.supplier || 'somebody'
+            }}{{ each.expected ? `, expected ${shop.say.day(each.expected)}` : '' }}</span
+          ></span
+        >
+        <label class="flex items-center gap-2 text-sm"
+          >came
+          <input
+            class="input w-20"
+            inputmode="numeric"
+            :value="received[each.id] ?? String(each.quantity - each.received)"
+            @input="received[each.id] = ($event.target as HTMLInputElement).value"
+        /></label>
+        <button type="button" class="quiet text-sm" @click="receive(each.id, each.quantity - each.received)">
+          Book in
+        </button>
+      </li>
+      <li v-if="file.item.onOrder.length === 0" class="py-2 text-soft">Nothing is on the way.</li>
+    </ul>
+    <p v-if="wrong.quantity" class="mt-1 text-sm font-semibold text-alarm" role="alert">{{ wrong.quantity }}</p>
+    <form class="mt-3 flex flex-wrap items-start gap-3" @submit.prevent="order">
+      <TextField v-model="many" class="w-28" label="Order" inputmode="numeric" :error="wrong['order.quantity']" />
+      <FieldBox v-slot="{ id: field }" label="Expected"
+        ><input :id="field" v-model="expected" type="date" class="input"
+      /></FieldBox>
+      <button type="submit" class="quiet mt-6">Ordered</button>
+    </form>
+    <h2 class="mt-7 text-lg">Movements</h2>
+    <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
+      <li v-for="(each, index) in file.movements" :key="index" class="grid grid-cols-[3.5rem_1fr] gap-x-3 py-1.5">
+        <b :class="each.change < 0 ? 'text-oxide' : 'text-moss'"
+          >{{ each.change > 0 ? '+' : each.change < 0 ? '−' : '' }}{{ Math.abs(each.change) }}</b
+        >
+        <span
+          >{{ MOVEMENTS[each.kind]
+          }}<span class="text-soft"
+            >{{ each.batch ? `, batch ${each.batch}` : '' }}{{ each.at ? `, ${shop.say.time(each.at)}` : '' }},
+            {{ shop.firstName(each.by) }}{{ each.note ? `: ${each.note}` : '' }}</span
+          ></span
+        >
+      </li>
+      <li v-for="(each, index) in file.uses" :key="`use${index}`" class="grid grid-cols-[3.5rem_1fr] gap-x-3 py-1.5">
+        <b class="text-oxide">−{{ each.quantity }}</b>
+        <span
+          >Used on <RouterLink class="link" :to="`/jobs/${each.jobId}`">job {{ each.number }}</RouterLink
+          ><span class="text-soft">, {{ shop.say.time(each.at) }}</span></span
+        >
+      </li>
+    </ul>
+  </div>
+</template>

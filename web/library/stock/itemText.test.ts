@@ -1,0 +1,45 @@
+import { describe, expect, it } from 'vitest';
+import type { StockItem } from '../../../contract/index.ts';
+import { itemText, readItem } from './itemText.ts';
+
+const cleaner: StockItem = {
+  id: 's',
+  name: 'Cleaner',
+  partNumber: 'C-1',
+  kind: 'cleaner',
+  place: 'cupboard',
+  priceMinor: 890,
+  detail: {
+    barcode: '4006381333931',
+    leadDays: 4,
+    substance: 'throttle-cleaner',
+    contentsG: 400,
+    safety: { molarMass: 64, evaporates: 0.9, flashPointC: -18, lelPercent: 2.2, limitPpm: 400, source: 'sheet, 2026' },
+  },
+  left: 1,
+  reserved: [],
+  free: 1,
+  reorder: { point: null, perMonth: 0, words: '' },
+  onOrder: [],
+  batches: [],
+};
+
+describe('a stocked thing as typed', () => {
+  it('comes back as it was, with what the form does not show', () => {
+    const { name, partNumber, kind, place, priceMinor, detail } = cleaner;
+    expect(readItem(itemText(cleaner), detail)).toEqual({ name, partNumber, kind, place, priceMinor, detail });
+    const ring = { ...cleaner, kind: 'seal' as const, detail: { rubber: 'epdm' as const } };
+    expect(readItem(itemText(ring), ring.detail).detail).toEqual({ rubber: 'epdm' });
+  });
+  it('forgets what was emptied, and leaves what cannot be read to be refused', () => {
+    const text = { ...itemText(cleaner), barcode: '', molar: '', leadDays: 'soon', price: 'dear' };
+    const { detail, priceMinor } = readItem(text, cleaner.detail);
+    expect(detail.barcode).toBeUndefined();
+    expect(detail.safety).toBeUndefined();
+    expect(detail.leadDays).toBeLessThan(0);
+    expect(priceMinor).toBeLessThan(0);
+  });
+  it('begins with the number that was scanned', () => {
+    expect(itemText(null, 'X-9')).toMatchObject({ partNumber: 'X-9', kind: 'part', price: '' });
+  });
+});

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { WASTE_KINDS, type WasteKind } from '../../../core/clean/index.ts';
+import { type Job, wasteDue } from '../../../core/job/index.ts';
+import { lowerFirst } from '../../parts/lowerFirst.ts';
+import { freshId, useJob } from '../../stores/job.ts';
+
+/** What the bench leaves behind and where each kind goes. */
+const props = defineProps<{ job: Job }>();
+const store = useJob();
+const due = computed(() => wasteDue(props.job));
+const into = (kind: WasteKind): string => WASTE_KINDS[kind].into.split(/[:,]/)[0] ?? '';
+const take = (kind: WasteKind): void => {
+  store.send('take-waste', { id: freshId(), kind, amount: '', where: into(kind) });
+};
+</script>
+
+<template>
+  <section v-if="due.length > 0 || job.waste.length > 0">
+    <h3 class="text-lg">Waste</h3>
+    <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
+      <li v-for="each in due" :key="each.kind" class="flex items-center justify-between gap-3 py-2">
+        <span>
+          <span class="font-semibold">{{ WASTE_KINDS[each.kind].name }}</span>
+          <span class="block text-sm text-soft">{{ WASTE_KINDS[each.kind].into }}; {{ each.why }}</span>
+        </span>
+        <button v-if="job.status === 'open'" type="button" class="quiet shrink-0 text-sm" @click="take(each.kind)">
+          Taken away
+        </button>
+      </li>
+      <li v-for="each in job.waste" :key="each.id" class="py-2 text-moss">
+        {{ WASTE_KINDS[each.kind].name }}: {{ lowerFirst(each.where) }}
+      </li>
+    </ul>
+  </section>
+</template>

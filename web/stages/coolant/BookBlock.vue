@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import type { StockItem } from '../../../contract/index.ts';
+import { compatible } from '../../../core/coolant/index.ts';
+import { coolantNow, type Job } from '../../../core/job/index.ts';
+import type { CoolantSystem } from '../../../core/procedure/index.ts';
+import { convert, format, parseNumber, parseQuantity } from '../../../core/quantity/index.ts';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import FieldBox from '../../parts/FieldBox.vue';
+import TextField from '../../parts/TextField.vue';
+import { api } from '../../stores/api.ts';
+import { freshId } from '../../stores/job.ts';
+import { useShop } from '../../stores/shop.ts';
+import { useForm } from '../useForm.ts';
+import TopUpRows from './TopUpRows.vue';
+
+/** The coolant book: what came out, went back, was poured in or away, and what would bring it to the mark. */
+const props = defineProps<{ job: Job; system: CoolantSystem | null }>();
+const shop = useShop();
+const form = useForm();
+type Kind = 'caught' | 'returned' | 'added' | 'discarded';
+const kind = ref<Kind | null>('caught');
+const amount = ref('');
+const strength = ref('50');
+const bottle = ref('');
+const stock = shallowRef<readonly StockItem[]>([]);
+onMounted(async () => {
+  stock.value = (await api.get<{ rows: StockItem[] }>('/stock').catch(() => ({ rows: [] }))).rows.filter(
+    ({ kind: of }) => of === 'coolant',
+  );
+});
+const now = computed(() => coolantNow(props.job));
+/** What is poured in: its strength, inhibitor and price by the litre. */
+const chosen = computed(() => stock.value.find(({ id }) => id === bottle.value) ?? null);
+watch(chosen, (item) => {
+  if (item?.detail.concentration !== undefined) strength.value = String(Math.round(item.detail.concentration * 100));
+});
+const mixing = computed(() => {
+  const [own, added] = [props.system?.inhibitor, chosen.value?.detail.inhibitor];
+  return own === undefined || added === undefined ? null : compatible(own, added);
+});
+
+function record(): void {
+  const share = parseNumber(strength.value);
+  const adding = kind.value === 'added';
+  const litres = parseQuantity(amount.value, 'volume', 'L');
+  const { contentsL, inhibitor } = chosen.value?.detail ?? {};
+  const price =
+    adding && chosen.value !== null && contentsL !== undefined && litres.ok
+      ? Math.round((convert(litres.quantity.value, litres.quantity.unit, 'L') / contentsL) * chosen.value.priceMinor)
+      : null;
+  if (
+    form.send('record-coolant', {
+      id: freshId(),
+      kind: kind.value ?? 'caught',
+      amountText: amount.value,
+      concentration: adding ? (Number.isNaN(share) ? null : share / 100) : null,
+      ...(adding && inhibitor !== undefined ? { inhibitor } : {}),
+      ...(price === null ? {} : { priceMinor: price }),
+    })
+  )
+    amount.value = '';
+}
+function pickTopUp({ litres, percent }: { litres: number; percent: number }): void {
+  kind.value = 'added';
+  amount.value = `${litres.toFixed(2)} L`;
+  strength.value = String(percent);
+}
+</script>
+
+<template>
+  <section>
+    <h3 class="text-lg">Out and in</h3>
+    <ul v-if="job.coolant.length > 0" class="rows mt-2 border-y border-line">
+      <li v-for="entry in job.coolant" :key="entry.id" class="flex justify-between gap-4 py-2">
+        <span class="capitalize"
+          >{{ entry.kind
+          }}<span v-if="entry.concentration !== null" class="text-soft normal-case"
+            >, {{ Math.round(entry.concentration * 100) }} % antifreeze</span
+          ><span v-if="entry.inhibitor" class="text-soft normal-case">, {{ entry.inhibitor }}</span
+          ><span v-if="entry.priceMinor" class="text-soft normal-case"
+            >, {{ shop.say.money(entry.priceMinor) }}</span
+          ></span
+        ><span class="font-bold text-harbour">{{ format(entry.quantity) }}</span>
+      </li>
+    </ul>
+    <form
+      v-if="job.status === 'open'"
+      class="mt-4 grid max-w-2xl items-start gap-3 sm:grid-cols-[9rem_9rem_auto]"
+      @submit.prevent="record"
+    >
+      <ChoiceRow
+        v-model="kind"
+        class="sm:col-span-3"
+        label="What"
+        :options="[
+          { id: 'caught', name: 'Caught' },
+          { id: 'returned', name: 'Returned' },
+          { id: 'added', name: 'Added' },
+          { id: 'discarded', name: 'Discarded' },
+        ]"
+      />
+      <TextField
+        v-model="amount"
+        label="How much"
+        placeholder="0.7 L"
+        :error="form.error('amountText') ?? form.general('amountText', 'concentration')"
+      />
+      <TextField
+        v-if="kind === 'added'"
+        v-model="strength"
+        label="Strength, %"
+        inputmode="decimal"
+        :error="form.error('concentration')"
+      />
+      <button type="submit" class="quiet mt-6 justify-self-start">Record</button>
+      <FieldBox v-if="kind === 'added'" v-slot="{ id }" label="From which bottle" class="sm:col-span-3 sm:max-w-md">
+        <select :id="id" v-model="bottle" class="input">
+          <option value="">not from stock</option>
+          <option v-for="item in stock" :key="item.id" :value="item.id">{{ item.name }} ({{ item.left }} left)</option>
+        </select>
+      </FieldBox>
+      <p
+        v-if="kind === 'added' && mixing && mixing.verdict !== 'same'"
+        class="font-semibold sm:col-span-3"
+        :class="mixing.verdict === 'do not mix' ? 'text-alarm' : 'text-brass'"
+      >
+        {{ mixing.words }}
+      </p>
+    </form>
+    <div v-if="now && system && job.status === 'open'" class="mt-4 max-w-3xl">
+      <h4 class="mb-1 text-sm font-bold">To the mark and {{ Math.round(system.concentration * 100) }} %</h4>
+      <TopUpRows
+        :state="now"
+        :target="{ volume: system.capacityL, concentration: system.concentration }"
+        :glycol="system.glycol"
+        @pick="pickTopUp"
+      />
+    </div>
+  </section>
+</template>

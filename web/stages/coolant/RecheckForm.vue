@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Job } from '../../../core/job/index.ts';
+import { parseNumber } from '../../../core/quantity/index.ts';
+import TextField from '../../parts/TextField.vue';
+import { freshId } from '../../stores/job.ts';
+import { useForm } from '../useForm.ts';
+
+/** When the level is to be looked at again: a reminder on the vehicle after the hand-over. */
+const props = defineProps<{ job: Job }>();
+const recheck = useForm();
+const days = ref('14');
+const use = ref('');
+function remind(): void {
+  const [after_, distance] = [parseNumber(days.value), parseNumber(use.value)];
+  recheck.send('set-recheck', {
+    id: freshId(),
+    what: 'Coolant level and hoses',
+    days: days.value.trim() === '' ? null : Number.isNaN(after_) ? -1 : Math.round(after_),
+    use: use.value.trim() === '' ? null : Number.isNaN(distance) ? -1 : distance,
+  });
+}
+const reminder = computed(() => props.job.rechecks.find(({ what }) => what === 'Coolant level and hoses') ?? null);
+</script>
+
+<template>
+  <section>
+    <h3 class="text-lg">Look again</h3>
+    <p v-if="reminder" class="mt-1 text-moss">
+      On the vehicle’s page after the hand-over: {{ reminder.what.toLowerCase()
+      }}{{ reminder.days === null ? '' : ` in ${reminder.days} days`
+      }}{{
+        reminder.use === null
+          ? ''
+          : `${reminder.days === null ? '' : ' or'} after ${reminder.use} ${job.vehicle.meterUnit}`
+      }}.
+    </p>
+    <form v-if="job.status === 'open'" class="mt-2 flex flex-wrap items-start gap-3" @submit.prevent="remind">
+      <TextField v-model="days" class="w-32" label="In days" inputmode="numeric" :error="recheck.error('days')" />
+      <TextField
+        v-model="use"
+        class="w-40"
+        :label="`Or after, ${job.vehicle.meterUnit}`"
+        inputmode="decimal"
+        placeholder="500"
+        :error="recheck.error('use')"
+      />
+      <button type="submit" class="quiet mt-6">Remind us</button>
+    </form>
+  </section>
+</template>

@@ -1,0 +1,186 @@
+<script setup lang="ts">
+import { computed, reactive, ref, watch } from 'vue';
+import type { BenchUnit, Finding, Job, When } from '../../../core/job/index.ts';
+import { type InspectPoint, isPointProblem, judgePoint, limitOf } from '../../../core/inspect/index.ts';
+import { figuresOf, sourceWords } from '../../../core/vehicle/index.ts';
+import TextField from '../../parts/TextField.vue';
+import { freshId, useJob } from '../../stores/job.ts';
+import { useForm } from '../useForm.ts';
+import GradeScale from './GradeScale.vue';
+import LightRing from './LightRing.vue';
+
+/** One stop of the walk: how to look, what was found, judged as it is typed. */
+const props = defineProps<{ job: Job; unit: BenchUnit; point: InspectPoint; when: When }>();
+const emit = defineEmits<{ done: [] }>();
+const store = useJob();
+const form = useForm();
+const key = computed(() => `${props.unit.id} ${props.point.id} ${props.when}`);
+/** What is typed at each stop stays until it is recorded. */
+const typed = reactive<Record<string, { texts: string[]; which: string; note: string; marks: number[] }>>({});
+const open = ref('');
+
+const known = computed((): readonly Finding[] =>
+  props.job.findings.filter(
+    (each) => each.unit === props.unit.id && each.point === props.point.id && each.when === props.when,
+  ),
+);
+function fresh() {
+  const seen = props.job.findings.find(
+    (each) =>
+      each.unit === props.unit.id && each.point === props.point.id && each.when === props.when && !props.point.each,
+  );
+  return {
+    texts: [...(seen?.judged?.typed ?? [])],
+    which: '',
+    note: seen?.text ?? '',
+    marks: [...(seen?.judged?.marks ?? [])],
+  };
+}
+watch(
+  key,
+  (now) => {
+    form.clear();
+    typed[now] ??= fresh();
+  },
+  { immediate: true },
+);
+const entry = computed(() => typed[key.value] ?? fresh());
+
+const limit = computed(() =>
+  limitOf(props.point, figuresOf(props.job.vehicle, store.family), store.family, props.unit.kind),
+);
+const fields = computed(() => {
+  const { entry: how } = props.point;
+  if (how.kind === 'figure') return [`Measured, ${how.unit}`];
+  if (how.kind === 'against-new') return [`This one, ${how.unit}`, `A new one, ${how.unit}`];
+  return how.kind === 'ohms' ? ['Measured, Ω', 'Coil at, °C'] : [];
+});
+/** Judged as it is typed; nothing is said before there is enough to judge. */
+const live = computed(() => {
+  if (fields.value.length === 0 || fields.value.some((_, index) => !entry.value.texts[index]?.trim())) return null;
+  const judged = judgePoint(props.point, { marks: [], outcome: '', typed: entry.value.texts }, limit.value);
+  return isPointProblem(judged) ? null : judged;
+});
+const verdictWords = { good: 'Good', watch: 'Watch', bad: 'Bad', noted: 'Noted' } as const;
+const tone = { good: 'text-moss', watch: 'text-brass', bad: 'text-oxide', noted: 'text-soft' } as const;
+
+function record(outcome = '', marks: readonly number[] = entry.value.marks): void {
+  const taken = form.send('judge-point', {
+    id: freshId(),
+    unit: props.unit.id,
+    kind: props.unit.kind,
+    form: props.unit.form,
+    point: props.point.id,
+    when: props.when,
+    which: entry.value.which,
+    marks: props.point.entry.kind === 'grade' || props.point.entry.kind === 'light' ? [...marks] : [],
+    outcome,
+    typed: fields.value.map((_, index) => entry.value.texts[index] ?? ''),
+    note: entry.value.note.trim(),
+  });
+  if (!taken) return;
+  if (props.point.each) Object.assign(entry.value, { texts: [], which: '', note: '' });
+  open.value = '';
+  emit('done');
+}
+function light(marks: number[]): void {
+  entry.value.marks = marks;
+}
+const all = (mark: number): number[] => Array.from({ length: 12 }, () => mark);
+const closed = computed(() => props.job.status === 'closed');
+const problem = computed(
+  () => form.error('marks') ?? form.error('outcome') ?? form.general('marks', 'outcome', 'typed.0', 'typed.1', 'which'),
+);
+</script>
+
+<template>
+  <section :aria-label="point.name">
+    <h3 class="text-xl">{{ point.name }}</h3>
+    <p class="mt-1 max-w-prose text-soft">{{ point.how }}</p>
+    <div v-if="point.each && known.length > 0" class="mt-3">
+      <ul class="rows border-y border-line text-[0.9375rem]">
+        <li v-for="each in known" :key="each.id" class="flex flex-wrap justify-between gap-x-4 py-1.5">
+          <span class="font-semibold">{{ each.judged?.which }}</span>
+          <span :class="tone[each.judged?.verdict ?? 'noted']">{{ each.judged?.words }}</span>
+        </li>
+      </ul>
+    </div>
+    <TextField
+      v-if="point.each"
+      v-model="entry.which"
+      class="mt-3 max-w-xs"
+      label="Which one"
+      placeholder="idle screw"
+      :error="form.error('which')"
+    />
+    <GradeScale
+      v-if="point.entry.kind === 'grade'"
+      class="mt-3 max-w-2xl"
+      :label="point.name"
+      :grade="known[0]?.grade ?? null"
+      :disabled="closed"
+      @pick="(grade) => record('', [grade])"
+    />
+    <div v-else-if="point.entry.kind === 'light'" class="mt-3 flex items-center gap-5 max-sm:flex-wrap">
+      <LightRing class="w-64 shrink-0" :marks="entry.marks" :disabled="closed" @mark="light" />
+      <div class="grid gap-2">
+        <p class="max-w-48 text-sm text-soft">Tap a twelfth: none, thin line, wide.</p>
+        <button type="button" class="quiet" :disabled="closed" @click="light(all(1))">Thin all round</button>
+        <button type="button" class="quiet" :disabled="closed" @click="light(all(0))">None at all</button>
+        <button type="button" class="primary" :disabled="closed || entry.marks.length !== 12" @click="record()">
+          Record the light
+        </button>
+      </div>
+    </div>
+    <fieldset v-else-if="point.entry.kind === 'choice'" class="mt-3 flex flex-wrap gap-2" :disabled="closed">
+      <legend class="sr-only">{{ point.name }}</legend>
+      <button
+        v-for="outcome in point.entry.outcomes"
+        :key="outcome.id"
+        type="button"
+        class="quiet min-h-12"
+        :aria-pressed="!point.each && known[0]?.judged?.outcome === outcome.id"
+        @click="record(outcome.id)"
+      >
+        {{ outcome.name }}
+      </button>
+    </fieldset>
+    <form v-else class="mt-3 flex max-w-xl flex-wrap items-start gap-3" @submit.prevent="record()">
+      <TextField
+        v-for="(label, index) in fields"
+        :key="label"
+        :model-value="entry.texts[index] ?? ''"
+        class="w-40"
+        :label="label"
+        inputmode="decimal"
+        :error="form.error(`typed.${index}`)"
+        @update:model-value="entry.texts[index] = $event"
+      />
+      <button type="submit" class="primary mt-6" :disabled="closed">Record</button>
+    </form>
+    <p v-if="live" class="mt-2" aria-live="polite">
+      <b :class="tone[live.verdict]">{{ verdictWords[live.verdict] }}.</b> {{ live.words }}
+    </p>
+    <p v-else-if="!point.each && known[0]?.judged" class="mt-2">
+      <b :class="tone[known[0].judged.verdict]">{{ verdictWords[known[0].judged.verdict] }}.</b>
+      {{ known[0].judged.words }}
+      <span v-if="known[0].judged.verdict === 'bad'" class="text-soft">{{ point.consequence }}</span>
+    </p>
+    <p v-else-if="!point.each && known[0]?.text" class="mt-2 text-soft">{{ known[0].text }}</p>
+    <p v-if="problem" class="mt-2 text-sm font-semibold text-alarm" role="alert">{{ problem }}</p>
+    <p class="mt-3 text-sm text-soft">
+      {{ point.why }}.
+      <template v-if="limit">
+        Limit {{ limit.low ?? ''
+        }}{{ limit.low !== null && limit.high !== null ? ' to ' : limit.low === null ? 'at most ' : ' or more'
+        }}{{ limit.high ?? '' }} {{ limit.unit }}: {{ sourceWords(limit) }}.
+      </template>
+    </p>
+    <div v-if="!closed" class="mt-2 max-w-xl">
+      <button v-if="open !== key && entry.note === ''" type="button" class="faint" @click="open = key">
+        Add a word to it
+      </button>
+      <TextField v-else v-model="entry.note" label="In words" placeholder="kept with what is recorded next" />
+    </div>
+  </section>
+</template>

@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { PictureRef } from '../../../core/job/index.ts';
+import MarkLayer from './MarkLayer.vue';
+import { turned } from './turned.ts';
+import { usePictureSize } from './usePictureSize.ts';
+
+/** A picture as it was marked: turned, with its arrows and words. The original is not touched. */
+const props = defineProps<{ picture: PictureRef; alt: string }>();
+const size = usePictureSize(() => props.picture.hash);
+const turn = computed(() => props.picture.marking?.rotation ?? 0);
+const shown = computed(() => turned(turn.value, size.value));
+</script>
+
+<template>
+  <svg :viewBox="`0 0 ${shown.frame[0]} ${shown.frame[1]}`" role="img" :aria-label="alt">
+    <g :transform="shown.transform">
+      <image :href="`/api/pictures/${picture.hash}`" :width="size.width" :height="size.height" />
+      <MarkLayer :marks="picture.marking?.marks ?? []" :width="size.width" :height="size.height" :rotation="turn" />
+    </g>
+  </svg>
+</template>

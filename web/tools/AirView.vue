@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import {
+  type AiringState,
+  AIRING_THRESHOLDS,
+  NEAR_THE_FACE,
+  SAFETY,
+  shareWords,
+  SUBSTANCES,
+  type Substance,
+  vapour,
+} from '../../core/clean/index.ts';
+import { parseNumber } from '../../core/quantity/index.ts';
+import FieldBox from '../parts/FieldBox.vue';
+import TextField from '../parts/TextField.vue';
+import { useAir, useAirLive } from '../stores/air.ts';
+import { useNow } from '../stores/clock.ts';
+import { useShop } from '../stores/shop.ts';
+import { curveOf } from './airCurve.ts';
+
+/** The air of the bay, live from what was weighed out of the cans: its curve, how long to air, and what a can more would do. */
+const store = useAir();
+const shop = useShop();
+const now = useNow(5000);
+useAirLive();
+const names: Readonly<Record<AiringState, string>> = {
+  shut: 'Doors shut',
+  door: 'Door open',
+  fan: 'Fan on',
+  both: 'Door open, fan on',
+};
+const minute = computed(() => store.minuteOf(now.value));
+const state = computed(() => store.air?.at(minute.value) ?? null);
+const airing = computed(() => store.air?.airingFrom(minute.value) ?? 0);
+const over = computed(
+  () =>
+    state.value !== null &&
+    (state.value.exposure > AIRING_THRESHOLDS.exposure || state.value.explosive > AIRING_THRESHOLDS.explosive),
+);
+const curve = computed(() => (store.air === null ? null : curveOf(store.air, minute.value, airing.value ?? 0)));
+const releases = computed(() => [...(store.reply?.releases ?? [])].reverse());
+
+const substance = ref<Substance>('throttle-cleaner');
+const grams = ref('60');
+const minutes = ref('0');
+const volume = ref('');
+const room = computed(() => parseNumber(volume.value) || (store.reply?.roomM3 ?? 120));
+const changes = computed(() => store.reply?.rates[store.reply.state] ?? 0.5);
+const trial = computed(() => {
+  const [mass, time] = [parseNumber(grams.value), parseNumber(minutes.value)];
+  if (!(mass >= 0 && mass <= 100_000 && time >= 0 && time <= 600 && room.value >= 10)) return null;
+  return vapour({
+    grams: mass,
+    minutes: time,
+    roomVolume: room.value,
+    airChanges: changes.value,
+    substance: substance.value,
+  });
+});
+const safety = computed(() => SAFETY[substance.value]);
+const ticks = (top: number): number[] => [0, 0.5, 1].map((share) => share * top);
+</script>
+
+<template>
+  <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
+    <p class="text-sm"><RouterLink class="link" to="/tools">Tools</RouterLink></p>
+    <h1 class="text-[1.75rem]">Air in the bay</h1>
+    <p v-if="store.failed" class="mt-2 font-semibold text-alarm" role="alert">{{ store.failed }}</p>
+    <div class="mt-4 grid gap-x-10 gap-y-7 xl:grid-cols-[minmax(0,1fr)_20rem]">
+      <div class="min-w-0">
+        <div class="flex flex-wrap items-end gap-x-10 gap-y-4">
+          <p v-if="state">
+            <span class="figure text-[3.5rem]" :class="over ? 'text-alarm' : 'text-ink'">{{
+              Math.round(state.ppm)
+            }}</span>
+            <span class="text-lg font-semibold text-soft">ppm now</span>
+          </p>
+          <p v-if="state" class="max-w-md pb-2">
+            Of the exposure limit
+            <b :class="state.exposure > 1 ? 'text-alarm' : ''">{{ shareWords(state.exposure) }}</b>, of the explosive
+            limit
+            <b :class="state.explosive > AIRING_THRESHOLDS.explosive ? 'text-alarm' : ''">{{
+              shareWords(state.explosive)
+            }}</b>.
+            <span v-if="over" class="block font-bold text-alarm">{{
+              airing === null
+                ? 'With the doors shut it stays: open one.'
+                : `Air for ${Math.ceil(airing)} minutes before anyone works here or starts an engine.`
+            }}</span>
+            <span v-else class="block text-moss">Fit to work in.</span>
+          </p>
+        </div>
+        <div class="mt-4 flex flex-wrap gap-2" role="group" aria-label="How the bay is aired">
+          <button
+            v-for="(name, key) in names"
+            :key="key"
+            type="button"
+            class="quiet"
+            :aria-pressed="store.reply?.state === key"
+            @click="store.set(key)"
+          >
+            {{ name }}<span class="font-normal">{{ store.reply?.rates[key] }}/h</span>
+          </button>
+        </div>
+        <svg
+          v-if="curve"
+          viewBox="0 0 720 270"
+          class="mt-5 h-auto w-full"
+          role="img"
+          :aria-label="`Curve of the exposure share from ${curve.fromWords} to ${curve.toWords}`"
+        >
+          <g font-size="13" fill="var(--soft)">
+            <g v-for="tick in ticks(curve.top)" :key="tick">
+              <path :d="`M54 ${curve.y(tick)}H700`" stroke="var(--line)" />
+              <text x="46" :y="curve.y(tick) + 4.5" text-anchor="end">{{ Math.round(tick * 100) }} %</text>
+            </g>
+            <text v-for="hour in curve.hours" :key="hour.x" :x="hour.x" y="262" text-anchor="middle">
+              {{ hour.words }}
+            </text>
+          </g>
+          <path :d="curve.past" fill="color-mix(in srgb, var(--brass) 22%, transparent)" stroke="none" />
+          <path :d="curve.line" fill="none" stroke="var(--brass)" stroke-width="2.5" />
+          <path :d="curve.coming" fill="none" stroke="var(--brass)" stroke-width="2.5" stroke-dasharray="5 5" />
+          <path v-if="curve.top >= 1" :d="`M54 ${curve.y(1)}H700`" stroke="var(--alarm)" stroke-width="2" />
+          <text
+            v-if="curve.top >= 1"
+            x="700"
+            :y="curve.y(1) - 6"
+            text-anchor="end"
+            font-size="13"
+            font-weight="700"
+            fill="var(--alarm)"
+          >
+            exposure limit
+          </text>
+          <path :d="`M${curve.nowX} 16V240`" stroke="var(--oxide)" stroke-width="2" />
+          <text :x="curve.nowX + 6" y="26" font-size="13" font-weight="700" fill="var(--oxide)">now</text>
+        </svg>
+        <h2 class="mt-5 text-lg">Out of the cans in the last day</h2>
+        <ul class="rows mt-1 border-y border-line">
+          <li v-for="each in releases" :key="each.at + each.grams" class="flex flex-wrap justify-between gap-x-4 py-2">
+            <span
+              >{{ SUBSTANCES[each.substance] }}
+              <span class="text-soft"
+                >at {{ each.plate }}<template v-if="each.minutes">, over {{ each.minutes }} min</template>,
+                {{ shop.say.time(each.at) }}</span
+              ></span
+            ><b>{{ each.grams.toFixed(0) }} g</b>
+          </li>
+          <li v-if="releases.length === 0" class="py-2 text-soft">
+            Nothing was sprayed. Weigh a can at the clean stage of a job and it shows here.
+          </li>
+        </ul>
+      </div>
+      <aside class="border-t border-line pt-4 xl:border-l xl:border-t-0 xl:pl-6 xl:pt-0">
+        <h2 class="text-lg">What would it do?</h2>
+        <FieldBox v-slot="{ id }" label="Cleaner" class="mt-2">
+          <select :id="id" v-model="substance" class="input">
+            <option v-for="(name, key) in SUBSTANCES" :key="key" :value="key">{{ name }}</option>
+          </select>
+        </FieldBox>
+        <div class="mt-3 grid grid-cols-3 gap-2">
+          <TextField v-model="grams" label="Grams" inputmode="decimal" />
+          <TextField v-model="minutes" label="Minutes" inputmode="decimal" />
+          <TextField
+            v-model="volume"
+            label="Room, m³"
+            inputmode="decimal"
+            :placeholder="String(store.reply?.roomM3 ?? '')"
+          />
+        </div>
+        <template v-if="trial">
+          <p class="mt-3">
+            <span class="figure text-[2rem]">{{ Math.round(trial.peakPpm) }}</span>
+            <span class="text-soft">ppm at most</span>
+          </p>
+          <p class="text-[0.9375rem]">
+            <template v-if="trial.shareOfExposure !== null"
+              >Exposure limit: {{ shareWords(trial.shareOfExposure) }}.
+            </template>
+            <template v-if="trial.shareOfExplosive !== null"
+              >Explosive limit: {{ shareWords(trial.shareOfExplosive) }}.
+            </template>
+            {{
+              trial.airingMinutes === null
+                ? 'As it is aired now it never clears.'
+                : trial.airingMinutes === 0
+                  ? 'No airing needed.'
+                  : `${Math.ceil(trial.airingMinutes)} minutes of airing.`
+            }}
+          </p>
+        </template>
+        <p v-else class="mt-3 text-sm font-semibold text-alarm" role="alert">
+          Expected grams, minutes up to 600 and a room of 10 m³ or more.
+        </p>
+        <p class="mt-3 text-sm text-soft">
+          Well-mixed air; at the face it can be {{ NEAR_THE_FACE }} times as much.
+          {{ safety?.source ? `${safety.source}.` : 'This gives no vapour worth counting.' }}
+          The product’s own safety sheet comes first.
+        </p>
+      </aside>
+    </div>
+  </section>
+</template>
