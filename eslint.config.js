@@ -107,6 +107,20 @@ export default tseslint.config(
     },
   },
   {
+    files: ['web/**/*.{ts,vue}'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          // A getter that makes an array is a change each time anything it reads is touched, equal or not.
+          selector:
+            "CallExpression[callee.name='watch'] > ArrowFunctionExpression.arguments:first-child[body.type=/^(ArrayExpression|ObjectExpression|TSAsExpression)$/]",
+          message: 'Watch several sources as [() => a, () => b]: a getter of an array fires though nothing changed.',
+        },
+      ],
+    },
+  },
+  {
     files: ['web/**/*.vue'],
     rules: {
       'no-restricted-globals': [

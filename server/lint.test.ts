@@ -25,6 +25,7 @@ describe('lint catches a breach of the rooms', () => {
     ['core/job/x.ts', 'export const dice = () => Math.random();'],
     ['contract/x.ts', "export { default } from 'express';"],
     ['web/stores/x.ts', "export { z } from 'zod';"],
+    ['web/stores/x.ts', "import { watch } from 'vue';\nwatch(() => [Number('1')], () => undefined);"],
     ['web/bay/X.vue', '<script setup lang="ts">\nvoid fetch(\'/api/bay\');\n</script>\n<template><p>x</p></template>'],
   ])('%s: %s', async (file, code) => {
     expect(await breaches(file, code)).not.toEqual([]);

@@ -13,7 +13,7 @@ import {
   unitMethod,
   wantsGrade,
 } from '../job/index.ts';
-import { PASS_KINDS } from '../clean/index.ts';
+import { passName } from '../clean/index.ts';
 import type { Task } from './fits.ts';
 
 /** Minutes that a short task of each kind is taken to need: shop figures until our own record gives better. */
@@ -60,7 +60,7 @@ function besideASoak(job: Job): string | null {
     const name = unit.name.charAt(0).toLowerCase() + unit.name.slice(1);
     if (wantsGrade(job, unit, method)) return `Look at the ${name}`;
     const pass = nextUnitPass(job, unit, method);
-    if (pass !== null) return `${PASS_KINDS[pass].split(/[:,]/)[0] ?? ''}: ${name}`;
+    if (pass !== null) return `${passName(pass)}: ${name}`;
   }
   return null;
 }

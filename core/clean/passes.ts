@@ -14,6 +14,9 @@ export const PASS_KINDS = {
 /** The id of a pass. */
 export type PassKind = keyof typeof PASS_KINDS;
 
+/** A pass in one or two words: “Brush”, “First wet”. */
+export const passName = (kind: PassKind): string => PASS_KINDS[kind].split(/[:,]/, 1)[0] ?? kind;
+
 /** A round of passes and what ends it. */
 export interface Rounds {
   readonly round: readonly PassKind[];

@@ -331,6 +331,10 @@ export const POINTS: readonly InspectPoint[] = [
 /** The walk for a form. */
 export const pointsFor = (form: UnitForm): readonly InspectPoint[] =>
   POINTS.filter(({ forms }) => forms.includes(form));
+/** Where a round of cleaning is judged: in a valve's port, or at the edge that the plate closes on. */
+export const cleaningPoint = (form: UnitForm): 'valve-deposit' | 'deposit-edge' =>
+  VALVES.includes(form) ? 'valve-deposit' : 'deposit-edge';
+
 /** The name of a point; `gasket` was one before each ring was judged. */
 export const pointName = (id: string): string => pointOf(id)?.name ?? (id === 'gasket' ? 'Gasket and O-ring' : id);
 /** A point by its id, or undefined. */

@@ -1,5 +1,5 @@
 import { OPTIONS } from '../choose/index.ts';
-import { PASS_KINDS, WASTE_KINDS } from '../clean/index.ts';
+import { passName, WASTE_KINDS } from '../clean/index.ts';
 import { pointName } from '../inspect/index.ts';
 import { RESTORE_KINDS } from '../procedure/index.ts';
 import { format } from '../quantity/index.ts';
@@ -186,7 +186,7 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'can-weighed':
       return `${recorded.data.grams.toFixed(0)} g of cleaner`;
     case 'pass-done':
-      return `${PASS_KINDS[recorded.data.kind].split(':')[0]?.split(',')[0] ?? ''} done`;
+      return `${passName(recorded.data.kind)} done`;
     case 'timer-started':
       return `Timer: ${lower(recorded.data.label)}`;
     case 'timer-ended':

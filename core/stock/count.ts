@@ -9,13 +9,6 @@ export const MOVEMENTS = {
 /** The id of a movement; stored, never change one. */
 export type MovementKind = keyof typeof MOVEMENTS;
 
-/** One movement: the signed change it made. */
-export interface Movement {
-  readonly kind: MovementKind;
-  /** Pieces, more (+) or fewer (−). For a count: what was found less what should have been there. */
-  readonly change: number;
-}
-
 /** The change that a typed figure makes, or what is wrong with it. @param left what the book says is there */
 export function changeOf(kind: MovementKind, figure: number, left: number): { change: number } | { problem: string } {
   if (!Number.isInteger(figure)) return { problem: `Expected a whole number, got ${figure}.` };
@@ -24,10 +17,6 @@ export function changeOf(kind: MovementKind, figure: number, left: number): { ch
   if (figure <= 0) return { problem: `Expected 1 or more, got ${figure}.` };
   return { change: kind === 'received' || kind === 'given-back' ? figure : -figure };
 }
-
-/** What lies there: all movements, less what jobs used. Below zero means that something was never booked in. */
-export const onHand = (movements: readonly Movement[], usedByJobs: number): number =>
-  movements.reduce((sum, { change }) => sum + change, 0) - usedByJobs;
 
 /** What a count below zero means, in a sentence, or null. */
 export const negativeWords = (left: number): string | null =>

@@ -1,7 +1,7 @@
 export { gtinCheckDigit, readBarcode } from './barcode.ts';
 export type { Barcode } from './barcode.ts';
-export { changeOf, MOVEMENTS, negativeWords, onHand } from './count.ts';
-export type { Movement, MovementKind } from './count.ts';
+export { changeOf, MOVEMENTS, negativeWords } from './count.ts';
+export type { MovementKind } from './count.ts';
 export { FITS, plainNumber, standIns } from './reference.ts';
 export type { CrossReference, Fit, StandIn } from './reference.ts';
 export { LOOK_BACK_DAYS, reorderPoint } from './reorder.ts';

@@ -35,8 +35,13 @@ export function stockRoutes(services: Services): Router {
     if (!stock.has(asked)) throw new HttpError('no-such-stock', 'There is no such thing in stock.');
     return asked;
   };
-  const filed = (outcome: StockOutcome<StockFile>): StockFile => {
-    if (outcome.ok) return outcome.value;
+  const fileOf = (asked: string): StockFile => {
+    const file = stock.file(asked, now());
+    if (file === null) throw new HttpError('no-such-stock', 'There is no such thing in stock.');
+    return file;
+  };
+  const after = (outcome: StockOutcome): StockFile => {
+    if (outcome.ok) return fileOf(outcome.id);
     throw new HttpError(outcome.field === 'id' ? 'no-such-stock' : 'bad-value', outcome.message, {
       fields: { [outcome.field]: outcome.message },
     });
@@ -64,17 +69,15 @@ export function stockRoutes(services: Services): Router {
     if (typeof request.body !== 'string') throw new HttpError('wrong-type', 'Expected a table as text/csv.');
     const known = stock.all(now());
     const { rows, problems } = readStockCsv(request.body, known);
-    if (problems.length > 0 && good !== '1') {
-      response.status(400).json({
-        error: {
-          code: 'bad-table',
-          message: `${problems.length} of ${rows.length + problems.length} lines cannot be read; nothing was taken in. First: line ${problems[0]?.line}, ${problems[0]?.message}`,
+    if (problems.length > 0 && good !== '1')
+      throw new HttpError(
+        'bad-table',
+        `${problems.length} of ${rows.length + problems.length} lines cannot be read; nothing was taken in. First: line ${problems[0]?.line}, ${problems[0]?.message}`,
+        {
           fields: Object.fromEntries(problems.slice(0, 50).map(({ line, message }) => [`line ${line}`, message])),
           wouldHelp: rows.length > 0 ? 'Correct them, or take in the good lines alone.' : '',
         },
-      });
-      return;
-    }
+      );
     services.inOneGo(() => {
       for (const row of rows) {
         const rowId = row.id ?? randomUUID();
@@ -91,40 +94,38 @@ export function stockRoutes(services: Services): Router {
     response.json({ taken: rows.length, problems });
   });
   router.get('/stock/:id', (request, response) => {
-    response.json(stock.file(itemId(request), now()));
+    response.json(fileOf(parse(id, request.params.id)));
   });
   router.put('/stock/:id', (request, response) => {
     const asked = parse(id, request.params.id);
     const { by, item } = parse(itemBody, request.body);
     mustBeKnown(services, by);
-    const twin = stock
-      .all(now())
-      .find(
-        (each) =>
-          each.id !== asked && item.partNumber !== '' && plainNumber(each.partNumber) === plainNumber(item.partNumber),
-      );
-    if (twin !== undefined)
+    const twin = stock.numbered(item.partNumber, asked);
+    if (twin !== null)
       throw new HttpError('bad-value', `${twin.name} has that number already.`, {
         fields: { 'item.partNumber': `${twin.name} has that number already.` },
       });
-    response.status(stock.has(asked) ? 200 : 201).json(stock.describe(asked, item, by, now()));
+    const status = stock.has(asked) ? 200 : 201;
+    stock.describe(asked, item, by, now());
+    response.status(status).json(stock.one(asked, now()));
   });
   router.post('/stock/:id/movements', (request, response) => {
     const asked = itemId(request);
     const { by, movement } = parse(movementBody, request.body);
     mustBeKnown(services, by);
-    response.status(201).json(filed(stock.move(asked, movement, by, now())));
+    response.status(201).json(after(stock.move(asked, movement, by, now())));
   });
   router.post('/stock/:id/orders', (request, response) => {
     const asked = itemId(request);
     const { by, order } = parse(orderBody, request.body);
     mustBeKnown(services, by);
-    response.status(201).json(filed(stock.order(asked, order, by, now())));
+    stock.order(asked, order, by, now());
+    response.status(201).json(fileOf(asked));
   });
   router.post('/orders/:id/received', (request, response) => {
     const { by, received } = parse(receiveBody, request.body);
     mustBeKnown(services, by);
-    response.status(201).json(filed(stock.receive(parse(id, request.params.id), received, by, now())));
+    response.status(201).json(after(stock.receive(parse(id, request.params.id), received, by, now())));
   });
   router.get('/references', (_request, response) => {
     response.json({ rows: stock.references(), next: null });

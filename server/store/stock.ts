@@ -19,9 +19,9 @@ const SELECT = `SELECT s.id, s.name, s.part_number, s.kind, s.place, s.price_min
       + COALESCE((SELECT COUNT(*) FROM can_use c WHERE c.stock_id = s.id AND c.emptied = 1), 0) AS INTEGER) AS used
   FROM stock s`;
 
-/** How a change of stock ended. */
-export type StockOutcome<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly field: string; readonly message: string };
+/** How a change of stock ended: of what thing it was, or why it was not taken. */
+export type StockOutcome =
+  { readonly ok: true; readonly id: string } | { readonly ok: false; readonly field: string; readonly message: string };
 
 /** Parts, gaskets, seals, screws, cleaners and coolant: counted by movements, orders and what jobs use. */
 export class Stock {
@@ -30,6 +30,10 @@ export class Stock {
   readonly #move: Statement<[string, string, string, string, number, string, string | null, string]>;
   readonly #put: Statement<[string, string, string, string, string, number, string]>;
   readonly #audit: Statement<[string, string, string, string, string]>;
+  readonly #all: Statement<[], StockRow>;
+  readonly #numbers: Statement<[], { id: string; name: string; part_number: string; detail: string }>;
+  readonly #movements: Statement<[string], StockMovement>;
+  readonly #uses: Statement<[string, string], StockFile['uses'][number]>;
   readonly #reader: StockReader;
 
   constructor(db: Database) {
@@ -45,13 +49,30 @@ export class Stock {
          place = excluded.place, price_minor = excluded.price_minor, detail = excluded.detail`,
     );
     this.#audit = db.prepare('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)');
+    this.#all = db.prepare(`${SELECT} ORDER BY s.kind, s.name`);
+    this.#numbers = db.prepare('SELECT id, name, part_number, detail FROM stock');
+    this.#movements = db.prepare(
+      `SELECT at, person AS "by", kind, change, batch, best_before AS bestBefore, note FROM stock_movement
+       WHERE item_id = ? ORDER BY id DESC LIMIT 200`,
+    );
+    this.#uses = db.prepare(
+      `SELECT u.at, u.quantity, u.job_id AS jobId, j.number FROM
+         (SELECT job_id, at, quantity FROM part_use WHERE part_number = ? AND part_number <> ''
+          UNION ALL SELECT job_id, at, 1 FROM can_use WHERE stock_id = ? AND emptied = 1) u
+       JOIN job_summary j ON j.job_id = u.job_id ORDER BY u.at DESC LIMIT 200`,
+    );
   }
 
   /** Everything, by kind and name. @param now ISO time, for use and dates */
   all(now: string): StockItem[] {
-    const rows = this.#db.prepare<[], StockRow>(`${SELECT} ORDER BY s.kind, s.name`).all();
-    const facts = this.#reader.facts();
-    return rows.map((row) => toItem(row, now, facts));
+    const facts = this.#reader.ofAll();
+    return this.#all.all().map((row) => toItem(row, now, facts));
+  }
+
+  /** One thing, or null when there is no such thing. */
+  one(id: string, now: string): StockItem | null {
+    const row = this.#get.get(id);
+    return row === undefined ? null : toItem(row, now, this.#reader.ofOne(row));
   }
 
   has(id: string): boolean {
@@ -60,23 +81,12 @@ export class Stock {
 
   /** One thing with its movements, uses and what may stand in for it; null when there is no such thing. */
   file(id: string, now: string): StockFile | null {
-    const item = this.all(now).find((each) => each.id === id);
-    if (item === undefined) return null;
+    const item = this.one(id, now);
+    if (item === null) return null;
     return {
       item,
-      movements: this.#db
-        .prepare<[string], StockMovement>(
-          `SELECT at, person AS "by", kind, change, batch, best_before AS bestBefore, note FROM stock_movement WHERE item_id = ? ORDER BY id DESC LIMIT 200`,
-        )
-        .all(id),
-      uses: this.#db
-        .prepare<[string, string], StockFile['uses'][number]>(
-          `SELECT u.at, u.quantity, u.job_id AS jobId, j.number FROM
-             (SELECT job_id, at, quantity FROM part_use WHERE part_number = ? AND part_number <> ''
-              UNION ALL SELECT job_id, at, 1 FROM can_use WHERE stock_id = ? AND emptied = 1) u
-           JOIN job_summary j ON j.job_id = u.job_id ORDER BY u.at DESC LIMIT 200`,
-        )
-        .all(item.partNumber, id),
+      movements: this.#movements.all(id),
+      uses: this.#uses.all(item.partNumber, id),
       standIns: standIns(this.references(), item.partNumber),
     };
   }
@@ -84,63 +94,58 @@ export class Stock {
   /** The thing that a scanned or typed number means, or null. */
   find(code: Barcode): string | null {
     if (code.kind === 'wrong') return null;
-    const wanted = code.kind === 'gtin' ? code.gtin : plainNumber(code.number);
-    const rows = this.#db
-      .prepare<[], { id: string; part_number: string; detail: string }>('SELECT id, part_number, detail FROM stock')
-      .all();
-    const found = rows.find(({ part_number, detail }) => {
+    if (code.kind !== 'gtin') return this.numbered(code.number)?.id ?? null;
+    const found = this.#numbers.all().find(({ detail }) => {
       const barcode = (JSON.parse(detail) as StockDetail).barcode ?? '';
-      return code.kind === 'gtin'
-        ? barcode !== '' && barcode.padStart(14, '0') === wanted
-        : part_number !== '' && plainNumber(part_number) === wanted;
+      return barcode !== '' && barcode.padStart(14, '0') === code.gtin;
     });
     return found?.id ?? null;
   }
 
+  /** Who bears a part number, however it is spaced or dashed. @param besides an id that does not count */
+  numbered(partNumber: string, besides = ''): { readonly id: string; readonly name: string } | null {
+    const wanted = plainNumber(partNumber);
+    if (wanted === '') return null;
+    return this.#numbers.all().find((row) => row.id !== besides && plainNumber(row.part_number) === wanted) ?? null;
+  }
+
   /** Notes or corrects what a thing is. */
-  describe(id: string, input: StockInput, by: string, at: string): StockItem | null {
+  describe(id: string, input: StockInput, by: string, at: string): void {
     this.#db
       .transaction(() => {
         this.#write(id, input);
         this.#audit.run(at, by, 'stock-described', id, JSON.stringify(input));
       })
       .immediate();
-    return this.all(at).find((item) => item.id === id) ?? null;
   }
 
   /** Books a movement. A count is kept as the change that it made. */
-  move(id: string, input: MovementInput, by: string, at: string): StockOutcome<StockFile> {
+  move(id: string, input: MovementInput, by: string, at: string): StockOutcome {
     return this.#db
-      .transaction((): StockOutcome<StockFile> => {
+      .transaction((): StockOutcome => {
         const row = this.#get.get(id);
         if (row === undefined) return { ok: false, field: 'id', message: 'There is no such thing in stock.' };
         const change = changeOf(input.kind, input.figure, row.booked - row.used);
         if ('problem' in change) return { ok: false, field: 'figure', message: change.problem };
         this.#move.run(id, at, by, input.kind, change.change, input.batch, input.bestBefore, input.note);
-        return this.#filed(id, at);
+        return { ok: true, id };
       })
       .immediate();
   }
 
-  order(
-    itemId: string,
-    { id, quantity, expected, supplier, note }: OrderInput,
-    by: string,
-    at: string,
-  ): StockOutcome<StockFile> {
+  order(itemId: string, { id, quantity, expected, supplier, note }: OrderInput, by: string, at: string): void {
     if (this.#db.prepare('SELECT 1 FROM stock_order WHERE id = ?').get(id) === undefined)
       this.#db
         .prepare(
           'INSERT INTO stock_order (id, item_id, quantity, ordered_at, person, expected, supplier, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
         )
         .run(id, itemId, quantity, at, by, expected, supplier, note);
-    return this.#filed(itemId, at);
   }
 
   /** Books in what came of an order; it stays open while something is missing. */
-  receive(orderId: string, input: ReceiveInput, by: string, at: string): StockOutcome<StockFile> {
+  receive(orderId: string, input: ReceiveInput, by: string, at: string): StockOutcome {
     return this.#db
-      .transaction((): StockOutcome<StockFile> => {
+      .transaction((): StockOutcome => {
         const order = this.#db
           .prepare<[string], { item_id: string; quantity: number; received: number; closed_at: string | null }>(
             'SELECT item_id, quantity, received, closed_at FROM stock_order WHERE id = ?',
@@ -161,7 +166,7 @@ export class Stock {
             'UPDATE stock_order SET received = received + ?, closed_at = CASE WHEN received + ? >= quantity THEN ? END WHERE id = ?',
           )
           .run(input.quantity, input.quantity, at, orderId);
-        return this.#filed(order.item_id, at);
+        return { ok: true, id: order.item_id };
       })
       .immediate();
   }
@@ -205,12 +210,5 @@ export class Stock {
 
   #write(id: string, { name, partNumber, kind, place, priceMinor, detail }: StockInput): void {
     this.#put.run(id, name, partNumber, kind, place, priceMinor, JSON.stringify(detail));
-  }
-
-  #filed(id: string, now: string): StockOutcome<StockFile> {
-    const file = this.file(id, now);
-    return file === null
-      ? { ok: false, field: 'id', message: 'There is no such thing in stock.' }
-      : { ok: true, value: file };
   }
 }

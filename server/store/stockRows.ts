@@ -1,4 +1,4 @@
-import type { Database } from 'better-sqlite3';
+import type { Database, Statement } from 'better-sqlite3';
 import type { Reservation, StockDetail, StockItem, StockKind, StockOrder } from '../../contract/index.ts';
 import { reorderPoint, takeFrom } from '../../core/stock/index.ts';
 
@@ -26,70 +26,83 @@ export interface StockFacts {
   readonly batches: ReadonlyMap<string, readonly StockItem['batches'][number][]>;
 }
 
+const RESERVED = (only: string): string => `
+  SELECT n.part_number AS key, n.job_id AS jobId, j.number,
+    n.quantity - CAST(COALESCE((SELECT SUM(u.quantity) FROM part_use u WHERE u.job_id = n.job_id AND u.part_number = n.part_number), 0) AS INTEGER) AS quantity
+  FROM need_state n JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
+  WHERE n.part_number <> '' AND n.kind IN ('part', 'consumable') ${only && 'AND n.part_number = @number'} ORDER BY j.number`;
+const ORDERS = (only: string): string => `
+  SELECT id, item_id AS itemId, quantity, received, ordered_at AS orderedAt, person AS "by", expected, supplier, note
+  FROM stock_order WHERE closed_at IS NULL ${only && 'AND item_id = @id'} ORDER BY expected, ordered_at`;
+const USES = (only: string): string => `
+  SELECT part_number AS key, at, quantity FROM part_use WHERE part_number <> '' ${only && 'AND part_number = @number'}
+  UNION ALL SELECT stock_id, at, 1 FROM can_use WHERE emptied = 1 AND stock_id IS NOT NULL ${only && 'AND stock_id = @id'}
+  UNION ALL SELECT item_id, at, -change FROM stock_movement WHERE kind = 'used' AND at <> '' ${only && 'AND item_id = @id'}`;
+const BATCHES = (only: string): string => `
+  SELECT item_id AS itemId, batch, MAX(best_before) AS bestBefore, SUM(change) AS quantity FROM stock_movement
+  WHERE batch <> '' ${only && 'AND item_id = @id'} GROUP BY item_id, batch HAVING SUM(change) > 0`;
+
+interface BatchRow {
+  readonly itemId: string;
+  readonly batch: string;
+  readonly bestBefore: string | null;
+  readonly quantity: number;
+}
+/** One question, prepared for the whole stock and for one thing of it. */
+interface Question<Row> {
+  readonly all: Statement<[], Row>;
+  readonly one: Statement<[{ id: string; number: string }], Row>;
+}
+
 /** Reads what surrounds the rows of the stock, each in one query. */
 export class StockReader {
-  readonly #db: Database;
+  readonly #reserved: Question<Reservation & { readonly key: string }>;
+  readonly #orders: Question<StockOrder>;
+  readonly #uses: Question<{ readonly key: string; readonly at: string; readonly quantity: number }>;
+  readonly #batches: Question<BatchRow>;
 
   constructor(db: Database) {
-    this.#db = db;
+    const question = <Row>(sql: (only: string) => string): Question<Row> => ({
+      all: db.prepare(sql('')),
+      one: db.prepare(sql('one')),
+    });
+    this.#reserved = question(RESERVED);
+    this.#orders = question(ORDERS);
+    this.#uses = question(USES);
+    this.#batches = question(BATCHES);
   }
 
-  facts(): StockFacts {
-    return { reserved: this.reserved(), orders: this.orders(), uses: this.uses(), batches: this.batches() };
+  /** What surrounds everything. */
+  ofAll(): StockFacts {
+    return grouped(this.#reserved.all.all(), this.#orders.all.all(), this.#uses.all.all(), this.#batches.all.all());
   }
 
-  reserved(): ReadonlyMap<string, readonly Reservation[]> {
-    const rows = this.#db
-      .prepare<[], Reservation & { partNumber: string }>(
-        `SELECT n.part_number AS partNumber, n.job_id AS jobId, j.number,
-           n.quantity - CAST(COALESCE((SELECT SUM(u.quantity) FROM part_use u WHERE u.job_id = n.job_id AND u.part_number = n.part_number), 0) AS INTEGER) AS quantity
-         FROM need_state n JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
-         WHERE n.part_number <> '' AND n.kind IN ('part', 'consumable') ORDER BY j.number`,
-      )
-      .all();
-    return groupBy(
-      rows.filter(({ quantity }) => quantity > 0),
-      ({ partNumber }) => partNumber,
-    );
-  }
-
-  orders(): ReadonlyMap<string, readonly StockOrder[]> {
-    return groupBy(
-      this.#db
-        .prepare<[], StockOrder>(
-          `SELECT id, item_id AS itemId, quantity, received, ordered_at AS orderedAt, person AS "by", expected, supplier, note
-           FROM stock_order WHERE closed_at IS NULL ORDER BY expected, ordered_at`,
-        )
-        .all(),
-      ({ itemId }) => itemId,
-    );
-  }
-
-  uses(): ReadonlyMap<string, readonly { at: string; quantity: number }[]> {
-    return groupBy(
-      this.#db
-        .prepare<[], { key: string; at: string; quantity: number }>(
-          `SELECT part_number AS key, at, quantity FROM part_use WHERE part_number <> ''
-           UNION ALL SELECT stock_id, at, 1 FROM can_use WHERE emptied = 1 AND stock_id IS NOT NULL
-           UNION ALL SELECT item_id, at, -change FROM stock_movement WHERE kind = 'used' AND at <> ''`,
-        )
-        .all(),
-      ({ key }) => key,
-    );
-  }
-
-  batches(): ReadonlyMap<string, readonly StockItem['batches'][number][]> {
-    return groupBy(
-      this.#db
-        .prepare<[], { itemId: string; batch: string; bestBefore: string | null; quantity: number }>(
-          `SELECT item_id AS itemId, batch, MAX(best_before) AS bestBefore, SUM(change) AS quantity FROM stock_movement
-           WHERE batch <> '' GROUP BY item_id, batch HAVING SUM(change) > 0`,
-        )
-        .all(),
-      ({ itemId }) => itemId,
+  /** What surrounds one thing. */
+  ofOne({ id, part_number: number }: Pick<StockRow, 'id' | 'part_number'>): StockFacts {
+    const of = { id, number };
+    return grouped(
+      this.#reserved.one.all(of),
+      this.#orders.one.all(of),
+      this.#uses.one.all(of),
+      this.#batches.one.all(of),
     );
   }
 }
+
+const grouped = (
+  reserved: readonly (Reservation & { readonly key: string })[],
+  orders: readonly StockOrder[],
+  uses: readonly { readonly key: string; readonly at: string; readonly quantity: number }[],
+  batches: readonly BatchRow[],
+): StockFacts => ({
+  reserved: groupBy(
+    reserved.filter(({ quantity }) => quantity > 0),
+    ({ key }) => key,
+  ),
+  orders: groupBy(orders, ({ itemId }) => itemId),
+  uses: groupBy(uses, ({ key }) => key),
+  batches: groupBy(batches, ({ itemId }) => itemId),
+});
 
 /** A row with what surrounds it. @param now ISO time */
 export function toItem(row: StockRow, now: string, known: StockFacts): StockItem {

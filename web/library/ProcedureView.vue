@@ -19,7 +19,7 @@ const failed = ref('');
 /** On the way to another page its id is no longer ours. */
 const own = route.matched.at(-1)?.path;
 watch(
-  () => [String(route.params.id), String(route.query.version ?? '')] as const,
+  [() => String(route.params.id), () => String(route.query.version ?? '')],
   async ([id, version]) => {
     if (route.matched.at(-1)?.path !== own) return;
     try {

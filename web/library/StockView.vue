@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue';
+import { storeToRefs } from 'pinia';
+import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { StockItem } from '../../contract/index.ts';
 import { shelfState } from '../../core/stock/index.ts';
@@ -8,25 +9,18 @@ import { api, ApiError } from '../stores/api.ts';
 import { nowIso } from '../stores/clock.ts';
 import { freshId } from '../stores/job.ts';
 import { useShop } from '../stores/shop.ts';
+import { useStock } from '../stores/stock.ts';
 
 /** What lies there, what of it is spoken for, and what should be ordered before it runs out. */
 const shop = useShop();
 const router = useRouter();
-const rows = shallowRef<readonly StockItem[]>([]);
-const failed = ref('');
+const stock = useStock();
+const { rows, failed } = storeToRefs(stock);
 const text = ref('');
 const found = ref('');
 const table = ref<{ message: string; lines: readonly string[]; text: string; goodOnly: boolean } | null>(null);
 const taken = ref('');
-onMounted(load);
-async function load(): Promise<void> {
-  try {
-    rows.value = (await api.get<{ rows: StockItem[] }>('/stock')).rows;
-    failed.value = '';
-  } catch (error) {
-    failed.value = error instanceof Error ? error.message : String(error);
-  }
-}
+onMounted(stock.load);
 const kinds = {
   gasket: 'Gaskets',
   seal: 'Seals',
@@ -93,7 +87,7 @@ async function sendTable(content: string, goodOnly: boolean): Promise<void> {
     const reply = await api.upload<{ taken: number }>(path, new Blob([content], { type: 'text/csv' }));
     taken.value = `${reply.taken} lines taken in.`;
     table.value = null;
-    await load();
+    await stock.load();
   } catch (error) {
     table.value = {
       message: error instanceof Error ? error.message : String(error),

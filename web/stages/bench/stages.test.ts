@@ -217,6 +217,18 @@ describe('the inspect stage', () => {
     expect(sent[0]).toMatchObject({ data: { point: 'deposit-front', marks: [1] } });
     expect(heading()).toBe('Deposit, back');
   });
+  it('stays at the stop that was picked when the server answers meanwhile', async () => {
+    show();
+    const store = useJob();
+    const wrapper = mount(InspectStage, { global });
+    await wrapper.findAll('ol button')[5]!.trigger('click');
+    const heading = () => wrapper.find('h3.text-xl').text();
+    const picked = heading();
+    store.confirmed = { ...store.confirmed!, version: store.confirmed!.version + 1 };
+    await flushPromises();
+    expect(heading()).toBe(picked);
+    expect(picked).not.toBe('Deposit, front');
+  });
 });
 
 describe('hands busy at the bench', () => {

@@ -1,40 +1,36 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
-import { PASS_KINDS, type PassKind, SUBSTANCES } from '../../../core/clean/index.ts';
+import { computed } from 'vue';
+import { passName, type PassKind, SUBSTANCES } from '../../../core/clean/index.ts';
 import { GRADES } from '../../../core/inspect/index.ts';
 import {
   type BenchUnit,
   nextUnitPass,
+  type Refusal,
   runningTimers,
   timerEnd,
   unitMethod,
   wantsGrade,
 } from '../../../core/job/index.ts';
 import { formatClock } from '../../../core/quantity/index.ts';
-import { useKeys } from '../../shell/keys.ts';
 import { useNow } from '../../stores/clock.ts';
-import { freshId, useJob } from '../../stores/job.ts';
-import { useLiveJob } from '../../stores/liveJob.ts';
+import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useBench } from '../bench/useBench.ts';
+import { useHandsBusy } from '../hands-busy/useHandsBusy.ts';
+import { lookAt, passOver } from './passes.ts';
 
 /** Soak and brush with wet gloves: one pass of one unit fills the screen; what soaks is passed over until it is up. */
-const route = useRoute();
-const router = useRouter();
 const store = useJob();
 const shop = useShop();
 const now = useNow();
 const { units } = useBench();
-const skipped = ref<readonly string[]>([]);
-const said = ref('');
-watch(
-  () => String(route.params.id),
-  (id) => void store.load(id),
-  { immediate: true },
-);
-useLiveJob(() => String(route.params.id));
-const job = computed(() => store.job);
+const hands = useHandsBusy({
+  sheet: () => 'clean',
+  current: () => step.value?.unit.id ?? null,
+  left: () => steps.value.length,
+  act,
+});
+const { job, said, done, notYet, undo, leave } = hands;
 
 interface Step {
   readonly unit: BenchUnit;
@@ -62,80 +58,25 @@ const steps = computed((): readonly Step[] => {
     ...all.filter((step) => !waits(step)),
     ...all.filter(waits).sort((a, b) => (a.left ?? 0) - (b.left ?? 0)),
   ];
-  return [
-    ...order.filter(({ unit }) => !skipped.value.includes(unit.id)),
-    ...order.filter(({ unit }) => skipped.value.includes(unit.id)),
-  ];
+  return hands.putOffLast(order, ({ unit }) => unit.id);
 });
 const step = computed(() => steps.value[0] ?? null);
 const waiting = computed(() => step.value !== null && step.value.left !== null && step.value.left > 0);
-const plan = computed(() =>
-  job.value === null || step.value === null
-    ? null
-    : (unitMethod(job.value, step.value.unit, shop.rules).passes.find(({ kind }) => kind === step.value?.kind) ?? null),
+const method = computed(() =>
+  job.value === null || step.value === null ? null : unitMethod(job.value, step.value.unit, shop.rules),
 );
-const short = (kind: Step['kind']): string => (kind === 'look' ? 'Look' : (PASS_KINDS[kind].split(/[:,]/)[0] ?? kind));
+const plan = computed(() => method.value?.passes.find(({ kind }) => kind === step.value?.kind) ?? null);
+const short = (kind: Step['kind']): string => (kind === 'look' ? 'Look' : passName(kind));
 
-function done(): void {
+/** A look has its own five buttons: Done does nothing there. */
+function act(): Refusal | null {
   const { value } = step;
-  if (value === null || value.kind === 'look' || job.value === null) return;
-  const kind = value.kind;
-  const minutes = plan.value?.minutes ?? null;
-  const refused = store.send('do-pass', {
-    id: freshId(),
-    unit: value.unit.id,
-    kind,
-    form: value.unit.form,
-    ...(plan.value?.substance == null || plan.value.how === null
-      ? {}
-      : { substance: plan.value.substance, how: plan.value.how }),
-    ...(minutes === null || (kind !== 'soak' && kind !== 'bath')
-      ? {}
-      : {
-          soak: {
-            timerId: freshId(),
-            label: `${value.unit.name} ${kind === 'bath' ? 'in the bath' : 'soaks'}`,
-            minutes,
-          },
-        }),
-  });
-  said.value = refused === null ? '' : `${refused.message} ${refused.wouldHelp}`.trim();
+  if (value === null || value.kind === 'look' || method.value === null) return null;
+  return store.send('do-pass', passOver(value.unit, method.value, value.kind));
 }
 function look(grade: number): void {
-  const { value } = step;
-  if (value === null) return;
-  store.send('judge-point', {
-    id: freshId(),
-    unit: value.unit.id,
-    kind: value.unit.kind,
-    form: value.unit.form,
-    point: value.unit.form.endsWith('valve') || value.unit.form === 'actuator' ? 'valve-deposit' : 'deposit-edge',
-    when: 'after',
-    which: '',
-    marks: [grade],
-    outcome: '',
-    typed: [],
-    note: '',
-  });
+  if (step.value !== null) hands.tell(store.send('judge-point', lookAt(step.value.unit, grade)));
 }
-function notYet(): void {
-  const { value } = step;
-  if (value !== null && steps.value.length > 1)
-    skipped.value = [...skipped.value.filter((id) => id !== value.unit.id), value.unit.id];
-}
-function undo(): void {
-  const last = job.value?.undo ?? null;
-  if (last !== null) store.send('undo', { expected: last.commandId });
-}
-const leave = (): void => void router.push(`/jobs/${String(route.params.id)}/clean`);
-useKeys([
-  { keys: ' ', does: 'Done', run: done },
-  { keys: 'enter', does: 'Done', run: done },
-  { keys: 'pagedown', does: 'Done (foot pedal)', run: done },
-  { keys: 'u', does: 'Undo', run: undo },
-  { keys: 'n', does: 'Not yet', run: notYet },
-  { keys: 'h', does: 'Back to the sheet', run: leave },
-]);
 </script>
 
 <template>

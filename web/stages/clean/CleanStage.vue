@@ -1,16 +1,15 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue';
-import type { StockItem } from '../../../contract/index.ts';
+import { computed, onMounted, ref } from 'vue';
 import { MASKS, SUBSTANCES, UNIT_FORMS } from '../../../core/clean/index.ts';
 import { type BenchUnit, nextUnitPass, runningTimers, timerEnd, unitMethod } from '../../../core/job/index.ts';
 import { formatClock } from '../../../core/quantity/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { useKeys } from '../../shell/keys.ts';
-import { api } from '../../stores/api.ts';
 import { useAir } from '../../stores/air.ts';
 import { useNow } from '../../stores/clock.ts';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
+import { useStock } from '../../stores/stock.ts';
 import { useBench } from '../bench/useBench.ts';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
@@ -29,12 +28,10 @@ const now = useNow();
 const timerForm = useForm();
 const { units } = useBench();
 const job = computed(() => store.job);
-const stock = shallowRef<readonly StockItem[]>([]);
+const stock = useStock();
 const minutes = ref('25');
 const label = ref('');
-onMounted(async () => {
-  stock.value = (await api.get<{ rows: StockItem[] }>('/stock').catch(() => ({ rows: [] }))).rows;
-});
+onMounted(stock.load);
 
 /** What soaks waits for itself: hands go first to what is ready. */
 const lanes = computed((): readonly BenchUnit[] => units.value);
@@ -113,7 +110,7 @@ useKeys([{ keys: 'h', does: 'Hands busy', run: () => void router.push(`/jobs/${s
           >
         </li>
       </ul>
-      <CanForm v-if="job.status === 'open'" :job="job" :units="units" :stock="stock" @weighed="weighed" />
+      <CanForm v-if="job.status === 'open'" :job="job" :units="units" :stock="stock.rows" @weighed="weighed" />
     </section>
     <WasteList class="mt-7" :job="job" />
     <template #why>

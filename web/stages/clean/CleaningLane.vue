@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { LUBRICANTS, PASS_KINDS, type PassKind, SUBSTANCES, type Substance } from '../../../core/clean/index.ts';
-import { GRADES, pointOf } from '../../../core/inspect/index.ts';
+import {
+  LUBRICANTS,
+  PASS_KINDS,
+  passName,
+  type PassKind,
+  SUBSTANCES,
+  type Substance,
+} from '../../../core/clean/index.ts';
+import { cleaningPoint, GRADES, pointOf } from '../../../core/inspect/index.ts';
 import {
   type BenchUnit,
   type Job,
@@ -16,10 +23,11 @@ import {
 } from '../../../core/job/index.ts';
 import { formatClock } from '../../../core/quantity/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
-import { freshId, useJob } from '../../stores/job.ts';
+import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import GradeScale from '../inspect/GradeScale.vue';
 import { useForm } from '../useForm.ts';
+import { lookAt, passOver } from './passes.ts';
 
 /** One unit's cleaning: what comes next, what soaks, and the look that decides whether another round is due. */
 const props = defineProps<{ job: Job; unit: BenchUnit; now: string }>();
@@ -48,48 +56,13 @@ const wantsLight = computed(
     seen.value.lightEven === null &&
     (pointOf('light')?.forms.includes(props.unit.form) ?? false),
 );
-const short = (kind: PassKind): string => PASS_KINDS[kind].split(/[:,]/)[0] ?? kind;
-const gradePoint = computed(() =>
-  props.unit.form.endsWith('valve') || props.unit.form === 'actuator' ? 'valve-deposit' : 'deposit-edge',
-);
+const gradePoint = computed(() => cleaningPoint(props.unit.form));
 
 function pass(kind: PassKind): void {
-  const plan = method.value.passes.find((each) => each.kind === kind) ?? null;
-  const with_ = kind === next.value ? substance.value : (plan?.substance ?? null);
-  const waits = plan?.minutes ?? null;
-  const taken = form.send('do-pass', {
-    id: freshId(),
-    unit: props.unit.id,
-    kind,
-    form: props.unit.form,
-    ...(with_ === null || plan?.how == null ? {} : { substance: with_, how: plan.how }),
-    ...(waits === null || (kind !== 'soak' && kind !== 'bath')
-      ? {}
-      : {
-          soak: {
-            timerId: freshId(),
-            label: `${props.unit.name} ${kind === 'bath' ? 'in the bath' : 'soaks'}`,
-            minutes: waits,
-          },
-        }),
-  });
-  if (taken) own.value = '';
+  const chosen = kind === next.value ? substance.value : null;
+  if (form.send('do-pass', passOver(props.unit, method.value, kind, chosen))) own.value = '';
 }
-function look(value: number): void {
-  form.send('judge-point', {
-    id: freshId(),
-    unit: props.unit.id,
-    kind: props.unit.kind,
-    form: props.unit.form,
-    point: gradePoint.value,
-    when: 'after',
-    which: '',
-    marks: [value],
-    outcome: '',
-    typed: [],
-    note: '',
-  });
-}
+const look = (value: number): void => void form.send('judge-point', lookAt(props.unit, value));
 const state = computed(() => {
   if (next.value === null) return 'clean and dry';
   if (grade.value) return 'look at it';
@@ -126,7 +99,7 @@ const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBR
       <li v-for="(kind, index) in done" :key="index" class="flex items-center text-sm text-moss">
         <span v-if="index > 0" aria-hidden="true" class="w-3 border-t-2 border-moss" />
         <span class="rounded-full border-2 border-moss px-2.5 py-0.5"
-          >{{ short(kind) }}<span class="sr-only"> done</span></span
+          >{{ passName(kind) }}<span class="sr-only"> done</span></span
         >
       </li>
     </ol>
@@ -143,7 +116,8 @@ const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBR
     <template v-else-if="next">
       <div class="mt-3 flex flex-wrap items-center gap-3">
         <button type="button" class="primary" :disabled="job.status === 'closed'" @click="pass(next)">
-          {{ short(next) }}<span v-if="substance && planned?.how" class="font-normal">{{ SUBSTANCES[substance] }}</span
+          {{ passName(next)
+          }}<span v-if="substance && planned?.how" class="font-normal">{{ SUBSTANCES[substance] }}</span
           ><span v-if="planned?.minutes && next !== 'dry'" class="font-normal">{{ planned.minutes }} min</span>
         </button>
         <button v-if="job.status === 'open'" type="button" class="faint self-center!" @click="otherwise = !otherwise">
@@ -175,7 +149,7 @@ const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBR
           class="quiet text-sm"
           @click="pass(kind)"
         >
-          {{ short(kind) }}
+          {{ passName(kind) }}
         </button>
       </fieldset>
     </template>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef, watch } from 'vue';
-import type { StockItem } from '../../../contract/index.ts';
+import { computed, onMounted, ref, watch } from 'vue';
 import { compatible } from '../../../core/coolant/index.ts';
 import { coolantNow, type Job } from '../../../core/job/index.ts';
 import type { CoolantSystem } from '../../../core/procedure/index.ts';
@@ -8,9 +7,9 @@ import { convert, format, parseNumber, parseQuantity } from '../../../core/quant
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FieldBox from '../../parts/FieldBox.vue';
 import TextField from '../../parts/TextField.vue';
-import { api } from '../../stores/api.ts';
 import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
+import { useStock } from '../../stores/stock.ts';
 import { useForm } from '../useForm.ts';
 import TopUpRows from './TopUpRows.vue';
 
@@ -23,17 +22,16 @@ const kind = ref<Kind | null>('caught');
 const amount = ref('');
 const strength = ref('50');
 const bottle = ref('');
-const stock = shallowRef<readonly StockItem[]>([]);
-onMounted(async () => {
-  stock.value = (await api.get<{ rows: StockItem[] }>('/stock').catch(() => ({ rows: [] }))).rows.filter(
-    ({ kind: of }) => of === 'coolant',
-  );
-});
+const shelf = useStock();
+onMounted(shelf.load);
+const stock = computed(() => shelf.rows.filter(({ kind: of }) => of === 'coolant'));
 const now = computed(() => coolantNow(props.job));
 /** What is poured in: its strength, inhibitor and price by the litre. */
 const chosen = computed(() => stock.value.find(({ id }) => id === bottle.value) ?? null);
-watch(chosen, (item) => {
-  if (item?.detail.concentration !== undefined) strength.value = String(Math.round(item.detail.concentration * 100));
+// By id: what is typed over the bottle's strength stays when the stock is read again.
+watch(bottle, () => {
+  const { concentration } = chosen.value?.detail ?? {};
+  if (concentration !== undefined) strength.value = String(Math.round(concentration * 100));
 });
 const mixing = computed(() => {
   const [own, added] = [props.system?.inhibitor, chosen.value?.detail.inhibitor];

@@ -1,35 +1,31 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
+import { computed } from 'vue';
+import { useRoute } from 'vue-router';
 import { caution, freeToGoBack, type JobItem, jobLocks, jobPlan, lockWords } from '../../../core/job/index.ts';
 import { lowerFirst } from '../../parts/lowerFirst.ts';
 import { RESTORE_KINDS } from '../../../core/procedure/index.ts';
-import { useKeys } from '../../shell/keys.ts';
 import { readPreference } from '../../shell/preferences.ts';
 import { nowIso } from '../../stores/clock.ts';
 import { useJob } from '../../stores/job.ts';
-import { useLiveJob } from '../../stores/liveJob.ts';
 import { useShop } from '../../stores/shop.ts';
 import { actionFor, standsAt, UNTYPED } from '../there-and-back/actions.ts';
 import type { Way } from '../there-and-back/layout.ts';
 import { torqueStep } from '../there-and-back/torqueStep.ts';
+import { useHandsBusy } from './useHandsBusy.ts';
 
 /** One step fills the screen. Space, Enter, Page Down or a foot pedal is Done. */
 const route = useRoute();
-const router = useRouter();
 const store = useJob();
 const shop = useShop();
 const way = computed(() => route.params.way as Way);
-const skipped = ref<readonly string[]>([]);
-const said = ref('');
-watch(
-  () => String(route.params.id),
-  (id) => void store.load(id),
-  { immediate: true },
-);
-useLiveJob(() => String(route.params.id));
+const hands = useHandsBusy({
+  sheet: () => way.value,
+  current: () => item.value?.id ?? null,
+  left: () => queue.value.length,
+  act: () => action.value?.run() ?? null,
+});
+const { job, said, done: doIt, notYet, undo, leave } = hands;
 
-const job = computed(() => store.job);
 const queue = computed((): JobItem[] => {
   const { value } = job;
   if (value === null) return [];
@@ -43,10 +39,7 @@ const queue = computed((): JobItem[] => {
       ? value.items.filter(({ state }) => state === 'on')
       : [...freeToGoBack(value, at), ...(plan.ok ? plan.steps.flatMap(({ itemId }) => off.get(itemId) ?? []) : [])];
   const all = [...new Set(first === null ? rest : [first, ...rest])];
-  return [
-    ...all.filter(({ id }) => !skipped.value.includes(id)),
-    ...all.filter(({ id }) => skipped.value.includes(id)),
-  ];
+  return hands.putOffLast(all, ({ id }) => id);
 });
 const item = computed(() => queue.value[0] ?? null);
 const step = computed(() =>
@@ -119,44 +112,6 @@ const dots = computed(() => {
   const shown = Math.min(total, 13);
   const reached = total === 0 ? 0 : Math.round((done.value / total) * (shown - 1));
   return Array.from({ length: shown }, (_, index) => (index < reached ? 'done' : index === reached ? 'now' : 'next'));
-});
-
-function doIt(): void {
-  const refusal = action.value?.run() ?? null;
-  said.value = refusal === null ? '' : `${refusal.message} ${refusal.wouldHelp}`.trim();
-}
-function notYet(): void {
-  if (item.value !== null && queue.value.length > 1)
-    skipped.value = [...skipped.value.filter((id) => id !== item.value?.id), item.value.id];
-}
-function undo(): void {
-  const last = job.value?.undo ?? null;
-  if (last !== null) store.send('undo', { expected: last.commandId });
-}
-const leave = (): void => void router.push(`/jobs/${String(route.params.id)}/${way.value}`);
-useKeys([
-  { keys: ' ', does: 'Done', run: doIt },
-  { keys: 'enter', does: 'Done', run: doIt },
-  { keys: 'pagedown', does: 'Done (foot pedal)', run: doIt },
-  { keys: 'u', does: 'Undo the last action', run: undo },
-  { keys: 'n', does: 'Not yet', run: notYet },
-  { keys: 'h', does: 'Back to the sheet', run: leave },
-  { keys: 'escape', does: 'Back to the sheet', run: leave },
-]);
-
-// The screen stays awake where the browser can do that; where it cannot, nothing is lost.
-let awake: WakeLockSentinel | null = null;
-const keepAwake = async (): Promise<void> => {
-  if ('wakeLock' in navigator && document.visibilityState === 'visible')
-    awake = await navigator.wakeLock.request('screen').catch(() => null);
-};
-onMounted(() => {
-  void keepAwake();
-  document.addEventListener('visibilitychange', keepAwake);
-});
-onBeforeUnmount(() => {
-  document.removeEventListener('visibilitychange', keepAwake);
-  void awake?.release();
 });
 </script>
 

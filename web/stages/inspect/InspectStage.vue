@@ -52,7 +52,8 @@ function goOn(): void {
   if (point.value?.each === true) return;
   current.value = '';
 }
-watch([unit, phase], () => (current.value = ''));
+// By id: every answer of the server makes the units anew, and the stop that was picked must stay.
+watch([chosen, phase], () => (current.value = ''));
 const done = (of: BenchUnit): string => {
   const walk = pointsFor(of.form).filter(({ again, id }) => (phase.value === 'before' ? id !== 'leak' : again));
   const looked = walk.filter(({ id }) => seen(of, id).length > 0).length;

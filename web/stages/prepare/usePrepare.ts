@@ -1,5 +1,5 @@
 import { computed, type ComputedRef, onMounted, ref, shallowRef } from 'vue';
-import type { ItemTimes, StockItem } from '../../../contract/index.ts';
+import type { ItemTimes } from '../../../contract/index.ts';
 import { allNeeds, type Job } from '../../../core/job/index.ts';
 import {
   heldByParts,
@@ -16,6 +16,7 @@ import { estimate, type TimedStep, type TimeEstimate, toolList, type ToolUse } f
 import { api } from '../../stores/api.ts';
 import { useMinute } from '../../stores/clock.ts';
 import { useShop } from '../../stores/shop.ts';
+import { useStock } from '../../stores/stock.ts';
 
 /** Bench work a unit, when nobody has timed it: our own estimate. */
 export const BENCH_MINUTES = 40;
@@ -45,7 +46,7 @@ export interface Outlook {
 export function usePrepare(job: ComputedRef<Job | null>) {
   const shop = useShop();
   const now = useMinute();
-  const stock = shallowRef<readonly StockItem[]>([]);
+  const stock = useStock();
   const wanted = shallowRef<readonly { partNumber: string; jobId: string; number: number }[]>([]);
   const times = shallowRef<ItemTimes>({});
   const opened = ref(0);
@@ -54,8 +55,8 @@ export function usePrepare(job: ComputedRef<Job | null>) {
   async function load(): Promise<void> {
     const rows = async <T>(path: string): Promise<readonly T[]> =>
       (await api.get<{ rows: T[] }>(path).catch(() => ({ rows: [] as T[] }))).rows;
-    [stock.value, wanted.value] = await Promise.all([
-      rows<StockItem>('/stock'),
+    [, wanted.value] = await Promise.all([
+      stock.load(),
       rows<{ partNumber: string; jobId: string; number: number }>('/wanted'),
     ]);
     const open = await rows<{ itemsOff: number }>('/jobs?status=open&limit=100');
@@ -72,7 +73,7 @@ export function usePrepare(job: ComputedRef<Job | null>) {
     return readiness({
       needs: allNeeds(value),
       states: value.needs,
-      stock: stock.value.map(({ partNumber, left, place }) => ({ partNumber, left, place })),
+      stock: stock.rows.map(({ partNumber, left, place }) => ({ partNumber, left, place })),
       wantedElsewhere: (partNumber) =>
         wanted.value.filter((each) => each.partNumber === partNumber && each.jobId !== value.id).length,
       tools: shop.tools,

@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue';
-import type { StockItem } from '../../../contract/index.ts';
+import { computed, onMounted, ref } from 'vue';
 import { isBody } from '../../../core/clean/index.ts';
 import type { BenchUnit } from '../../../core/job/index.ts';
 import { unitTypeOf } from '../../../core/vehicle/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import TextField from '../../parts/TextField.vue';
-import { api } from '../../stores/api.ts';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
+import { useStock } from '../../stores/stock.ts';
 import UnitTabs from '../bench/UnitTabs.vue';
 import { useBench } from '../bench/useBench.ts';
 import VariantForm from '../diagnose/VariantForm.vue';
@@ -29,15 +28,13 @@ const form = useForm();
 const partForm = useForm();
 const { units, unit, chosen } = useBench();
 const job = computed(() => store.job);
-const stock = shallowRef<readonly StockItem[]>([]);
+const stock = useStock();
 const extra = ref('');
 const partId = ref('');
 const quantity = ref('1');
 const comparing = ref(false);
 const compared = computed(() => job.value?.variants ?? []);
-onMounted(async () => {
-  stock.value = (await api.get<{ rows: StockItem[] }>('/stock').catch(() => ({ rows: [] }))).rows;
-});
+onMounted(stock.load);
 const kitOf = (of: BenchUnit) => unitTypeOf(store.family, of.kind)?.kit ?? [];
 /** Gaskets and seals that came off, and any typed besides: what no kit names already. */
 const seals = computed(() => {
@@ -60,7 +57,7 @@ function addSeal(): void {
     extra.value = '';
 }
 function fit(): void {
-  const part = stock.value.find(({ id }) => id === partId.value);
+  const part = stock.rows.find(({ id }) => id === partId.value);
   if (part === undefined) return;
   const { name, partNumber, priceMinor } = part;
   if (partForm.send('use-part', { id: freshId(), name, partNumber, quantity: Number(quantity.value), priceMinor })) {
@@ -93,14 +90,14 @@ const replaced = computed(() => job.value?.replaced.find((each) => each.unit ===
         <h3 class="mb-1 text-sm font-bold">
           Kit of the {{ unit.name.toLowerCase() }}, in the order in which it goes in
         </h3>
-        <SealRows :key="unit.id" :job="job" :unit="unit" :stock="stock" :seals="[]" />
+        <SealRows :key="unit.id" :job="job" :unit="unit" :stock="stock.rows" :seals="[]" />
       </section>
     </template>
     <section class="mt-5">
       <h3 class="mb-1 text-sm font-bold">
         {{ unit && kitOf(unit).length > 0 ? 'Other gaskets and seals' : 'Gaskets and seals' }}
       </h3>
-      <SealRows :job="job" :unit="null" :stock="stock" :seals="seals">
+      <SealRows :job="job" :unit="null" :stock="stock.rows" :seals="seals">
         <li class="py-3 text-soft">No other gasket or seal has come off. Type one if you meet it.</li>
       </SealRows>
     </section>
@@ -146,7 +143,9 @@ const replaced = computed(() => job.value?.replaced.find((each) => each.unit ===
       <FieldBox v-slot="{ id }" label="Part"
         ><select :id="id" v-model="partId" class="input">
           <option value="" disabled>From stock</option>
-          <option v-for="item in stock" :key="item.id" :value="item.id">{{ item.name }} ({{ item.left }} left)</option>
+          <option v-for="item in stock.rows" :key="item.id" :value="item.id">
+            {{ item.name }} ({{ item.left }} left)
+          </option>
         </select></FieldBox
       >
       <TextField

@@ -40,7 +40,7 @@ const stayIn = ref<number | null>(null);
 const wrench = ref(readPreference('wrench') ?? '');
 const leaving = ref<string | null>(null);
 watch(
-  () => [props.item.id, props.item.pocket, props.item.label],
+  [() => props.item.id, () => props.item.pocket, () => props.item.label],
   () => {
     pocket.value = props.item.pocket;
     label.value = props.item.label;

@@ -53,6 +53,13 @@ describe('an item coming off', () => {
     await renew();
     expect(read(wrapper)).toContain('And another like it');
   });
+  it('keeps what is half typed when the server answers meanwhile', async () => {
+    const { wrapper, job } = detail('left-plug', 'strip');
+    const tag = () => wrapper.findAll<HTMLInputElement>('input')[1]!;
+    await tag().setValue('lef');
+    await wrapper.setProps({ job: { ...job() }, item: { ...itemOf(job(), 'left-plug')! } });
+    expect(tag().element.value).toBe('lef');
+  });
   it('leaves two in to hold the weight, counted by length', async () => {
     const { wrapper, sent } = detail('screws', 'strip');
     expect(read(wrapper)).toContain('3 × 25 mm');

@@ -20,7 +20,7 @@ const pocket = computed((): Pocket | null => {
 });
 const name = ref('');
 watch(
-  [open, pocket],
+  [open, () => pocket.value?.name],
   () => {
     name.value = pocket.value?.name ?? '';
     form.clear();

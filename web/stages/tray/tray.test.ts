@@ -1,8 +1,9 @@
-import { mount } from '@vue/test-utils';
+import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import type { CommandBody } from '../../../core/job/index.ts';
 import { open, pinRich } from '../../../core/job/testing/world.ts';
+import { useJob } from '../../stores/job.ts';
 import { freshShop, press, read, serve, showJob, stubs } from '../../testing.ts';
 import UnitsDone from '../rebuild/UnitsDone.vue';
 import TagsView from './TagsView.vue';
@@ -42,6 +43,16 @@ describe('the tray', () => {
     await wrapper.findAll('.pocket')[7]!.trigger('click');
     expect(job().items.find(({ id }) => id === 'dashpot')?.pocket).toBe('B2');
     expect(read(wrapper)).toContain('2 pockets in use');
+  });
+  it('keeps a name that is half typed when the server answers meanwhile', async () => {
+    showJob([open, pinRich]);
+    const store = useJob();
+    const wrapper = mount(TrayView, { global });
+    const name = () => wrapper.find<HTMLInputElement>('form input');
+    await name().setValue('small');
+    store.confirmed = { ...store.confirmed!, version: store.confirmed!.version + 1 };
+    await flushPromises();
+    expect(name().element.value).toBe('small');
   });
   it('counts fasteners by length in their pocket, and lists what nobody placed', async () => {
     showJob([open, pinRich, off('screws', 'A2'), off('arm')]);
