@@ -86,6 +86,18 @@ export async function press(wrapper: Found, words: string): Promise<void> {
   await found.trigger('click');
 }
 
+interface Fielded {
+  readonly findAll: (selector: string) => { text: () => string; attributes: (name: string) => string | undefined }[];
+}
+
+/** Selector of the field whose label begins so, or whose accessible name is that. @throws Error when there is none */
+export function field(wrapper: Fielded, label: string): string {
+  const found = wrapper.findAll('label').find((each) => each.text().startsWith(label));
+  const id = found?.attributes('for');
+  if (id === undefined) throw new Error(`no field is labelled “${label}”`);
+  return `[id="${id}"]`;
+}
+
 /** Text with its white space as a person reads it. */
 export const read = (wrapper: { text: () => string }): string => wrapper.text().replace(/\s+/g, ' ');
 

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { caution, freeToGoBack, type JobItem, jobLocks, jobPlan, lockWords } from '../../../core/job/index.ts';
+import { caution, freeToGoBack, type Job, type JobItem, jobLocks, jobPlan, lockWords } from '../../../core/job/index.ts';
 import { lowerFirst } from '../../parts/lowerFirst.ts';
 import { RESTORE_KINDS } from '../../../core/procedure/index.ts';
 import { readPreference } from '../../shell/preferences.ts';
 import { nowIso } from '../../stores/clock.ts';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
-import { actionFor, standsAt, UNTYPED } from '../there-and-back/actions.ts';
+import { actionFor, gaping, standsAt, UNTYPED } from '../there-and-back/actions.ts';
 import type { Way } from '../there-and-back/layout.ts';
 import { torqueStep } from '../there-and-back/torqueStep.ts';
 import { useHandsBusy } from './useHandsBusy.ts';
@@ -36,11 +36,17 @@ const queue = computed((): JobItem[] => {
   // What can be done comes first, then what is locked, so that its locks can be read.
   const rest =
     way.value === 'strip'
-      ? value.items.filter(({ state }) => state === 'on')
+      ? stillToStrip(value)
       : [...freeToGoBack(value, at), ...(plan.ok ? plan.steps.flatMap(({ itemId }) => off.get(itemId) ?? []) : [])];
   const all = [...new Set(first === null ? rest : [first, ...rest])];
   return hands.putOffLast(all, ({ id }) => id);
 });
+/** What is on, what still holds a weight, and, when nothing else is left, the item whose opening gapes. */
+function stillToStrip(value: Job): JobItem[] {
+  const left = value.items.filter(({ state, stayingIn }) => state === 'on' || (state === 'off' && stayingIn > 0));
+  const last = value.items.filter(({ stripOrder }) => stripOrder !== null).at(-1);
+  return left.length === 0 && last !== undefined && gaping(value) !== undefined ? [last] : left;
+}
 const item = computed(() => queue.value[0] ?? null);
 const step = computed(() =>
   item.value !== null && way.value === 'refit'
@@ -53,9 +59,17 @@ const action = computed(() => {
     ? null
     : actionFor(way.value, value, item.value, store.send, UNTYPED, step.value);
 });
-const torqueNow = computed(() => step.value !== null && action.value?.label.startsWith('Record') === true);
+const torqueNow = computed(() => step.value !== null && action.value?.kind === 'bolt');
+/** What comes before the item itself: an opening to plug, or fasteners that still hold the weight. */
+const before = computed(() => {
+  const { kind, label = '' } = action.value ?? {};
+  if (kind !== 'plug' && kind !== 'rest') return null;
+  const [what = label, plugWith = ''] = label.split(': ');
+  return { what, plugWith, done: kind === 'plug' ? 'Plugged' : 'All out' };
+});
 const title = computed(() => {
   if (item.value === null) return '';
+  if (before.value !== null) return before.value.what;
   if (torqueNow.value && step.value)
     return `${item.value.name.split(',')[0]?.replace(/s$/, '')} ${step.value.number}${step.value.label ? `, ${step.value.label.split(',')[0]}` : ''}`;
   return item.value.name;
@@ -76,6 +90,7 @@ const measuring = computed(() => {
 });
 const detail = computed(() => {
   if (item.value === null) return [];
+  if (before.value !== null) return [before.value.plugWith && `With: ${before.value.plugWith}.`].filter(Boolean);
   if (torqueNow.value && step.value)
     return [
       `Bolt ${step.value.number} of ${step.value.of}. Pass ${step.value.pass} of ${step.value.passes}, ${step.value.passWords}.`,
@@ -152,7 +167,8 @@ const dots = computed(() => {
     >
       <div>
         <p class="text-2xl font-bold text-oxide">
-          {{ done + 1 }} · {{ way === 'strip' ? 'comes off' : item.origin === 'plug' ? 'comes out' : 'goes back' }}
+          <template v-if="before">First</template
+          ><template v-else>{{ done + 1 }} · {{ way === 'strip' ? 'comes off' : item.origin === 'plug' ? 'comes out' : 'goes back' }}</template>
         </p>
         <p class="mt-1 text-[2.5rem] font-bold leading-[1.08] text-balance sm:text-[4rem]">{{ title }}</p>
         <p v-for="words in detail" :key="words" class="mt-2 text-xl leading-snug text-soft sm:mt-3 sm:text-[1.625rem]">
@@ -198,9 +214,11 @@ const dots = computed(() => {
 
     <footer>
       <p class="mb-3 text-lg text-soft sm:mb-4 sm:text-[1.375rem]">
-        <template v-if="queue[1]"
+        <template v-if="before && way === 'strip' && item?.state === 'on'"
+          >Then <b class="text-ink">{{ lowerFirst(item.name) }}</b></template
+        ><template v-else-if="queue[1]"
           >Then <b class="text-ink">{{ lowerFirst(queue[1].name) }}</b></template
-        ><template v-if="queue[2]"
+        ><template v-if="queue[2] && !before"
           >, then <b class="text-ink">{{ lowerFirst(queue[2].name) }}</b></template
         >
       </p>
@@ -225,12 +243,9 @@ const dots = computed(() => {
           :disabled="action === null"
           @click="doIt"
         >
-          {{ action?.label.startsWith('Plug') ? 'Plugged' : action?.label.startsWith('Take out') ? 'All out' : 'Done' }}
+          {{ before?.done ?? 'Done' }}
         </button>
       </div>
-      <p v-if="action && /^(Plug|Take out)/.test(action.label)" class="mt-3 text-[1.375rem] font-bold text-oxide">
-        {{ action.label }}
-      </p>
     </footer>
   </div>
   <p v-else class="p-8 text-soft" aria-busy="true">Opening the job</p>

@@ -119,7 +119,7 @@ defineExpose({
   actPlainly: () => (step.value === null ? act() : undefined),
   label: computed(() => (locked.value ? '' : (action.value?.label ?? ''))),
   setting: computed(() =>
-    step.value === null || !action.value?.label.startsWith('Record') ? '' : torqueText.value || step.value.entry,
+    step.value === null || action.value?.kind !== 'bolt' ? '' : torqueText.value || step.value.entry,
   ),
   wrong: computed(() => form.wrong.value?.message ?? ''),
 });

@@ -18,6 +18,8 @@ import { type AdapterOn, adapterWords, boltTorqueText, type TorqueStep } from '.
 
 /** The one thing to do next with an item. */
 export interface ItemAction {
+  /** `plug` and `rest` come before the item itself: an opening that gapes, fasteners that still hold the weight. */
+  readonly kind: 'plug' | 'rest' | 'off' | 'unplug' | 'bolt' | 'back' | 'lock';
   readonly label: string;
   readonly run: () => Refusal | null;
 }
@@ -99,6 +101,7 @@ function stripAction(job: Job, item: JobItem, send: Send, typed: Typed): ItemAct
   const open = gaping(job);
   if (open !== undefined) {
     return {
+      kind: 'plug',
       label: `Plug ${open.name.toLowerCase()}: ${open.plugWith.toLowerCase()}`,
       run: () => send('plug-opening', { openingId: open.id, plugId: freshId(), what: open.plugWith }),
     };
@@ -106,6 +109,7 @@ function stripAction(job: Job, item: JobItem, send: Send, typed: Typed): ItemAct
   const group = holding(job, item) ?? (item.stayingIn > 0 && item.state === 'off' ? item : undefined);
   if (group !== undefined)
     return {
+      kind: 'rest',
       label: `Take out the ${group.stayingIn} that hold it`,
       run: () => send('take-out-rest', { itemId: group.id }),
     };
@@ -114,6 +118,7 @@ function stripAction(job: Job, item: JobItem, send: Send, typed: Typed): ItemAct
   // One length needs no counting by length.
   const lengths = lengthsOf(item);
   return {
+    kind: 'off',
     label: item.state === 'on' ? 'Take off' : 'Take off again',
     run: () =>
       send('remove-item', {
@@ -147,10 +152,15 @@ export const passEntry = (
 function refitAction(job: Job, item: JobItem, send: Send, typed: Typed, step: TorqueStep | null): ItemAction | null {
   const plugged = job.openings.find(({ plugId, state }) => plugId === item.id && state === 'plugged');
   if (plugged !== undefined)
-    return { label: 'Take it out', run: () => send('unplug-opening', { openingId: plugged.id }) };
+    return {
+      kind: 'unplug',
+      label: 'Take it out',
+      run: () => send('unplug-opening', { openingId: plugged.id }),
+    };
   const torqueNow = step !== null && (item.kind === 'fasteners' || item.state !== 'off');
   if (torqueNow && item.state !== 'on') {
     return {
+      kind: 'bolt',
       label:
         step.passes > 1 && step.pass < step.passes
           ? `Record bolt ${step.number}, pass ${step.pass}`
@@ -163,6 +173,7 @@ function refitAction(job: Job, item: JobItem, send: Send, typed: Typed, step: To
   if (item.state === 'off') {
     const renewed = item.singleUse || typed.renew;
     return {
+      kind: 'back',
       label: item.kind === 'connector' ? 'Back, lock felt' : renewed ? 'Fit the new one' : 'Put back',
       run: () =>
         send('put-back-item', {
@@ -175,7 +186,7 @@ function refitAction(job: Job, item: JobItem, send: Send, typed: Typed, step: To
     };
   }
   if (item.kind === 'connector' && item.state !== 'on' && !item.confirmed)
-    return { label: 'Lock felt', run: () => send('confirm-connector', { itemId: item.id }) };
+    return { kind: 'lock', label: 'Lock felt', run: () => send('confirm-connector', { itemId: item.id }) };
   return null;
 }
 
