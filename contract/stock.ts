@@ -129,8 +129,9 @@ export interface StockFile {
   readonly standIns: readonly StandIn[];
 }
 
-/** A movement as sent. */
+/** A movement as sent; its id is made by whoever sends it, so that sending it twice books it once. */
 export const movementInput = z.strictObject({
+  id,
   kind: z.enum(keysOf(MOVEMENTS)),
   figure: count,
   batch: line,
@@ -151,8 +152,9 @@ export const orderInput = z.strictObject({
 /** The type of {@link orderInput}. */
 export type OrderInput = z.infer<typeof orderInput>;
 
-/** What came of an order. */
+/** What came of an order; its id as in {@link movementInput}. */
 export const receiveInput = z.strictObject({
+  id,
   quantity: count.min(1, 'Expected 1 or more.').max(10_000),
   batch: line,
   bestBefore: isoDay.nullable(),

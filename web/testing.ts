@@ -2,6 +2,7 @@
 import { RouterLinkStub } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { vi } from 'vitest';
+import type { StockItem } from '../contract/index.ts';
 import type { CommandBody, Job } from '../core/job/index.ts';
 import { play } from '../core/job/testing/play.ts';
 import { useJob } from './stores/job.ts';
@@ -108,3 +109,21 @@ export const stubs = {
   PictureAdd: true,
   teleport: true,
 };
+
+/** A thing in stock; what a test does not care about is plain. */
+export const stockItem = (own: Partial<StockItem> = {}): StockItem => ({
+  id: 's',
+  name: 'Gasket',
+  partNumber: '',
+  kind: 'gasket',
+  place: 'drawer 4',
+  priceMinor: 640,
+  detail: {},
+  left: 3,
+  reserved: [],
+  free: 3,
+  reorder: { point: null, perMonth: 0, words: '' },
+  onOrder: [],
+  batches: [],
+  ...own,
+});

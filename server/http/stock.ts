@@ -85,7 +85,7 @@ export function stockRoutes(services: Services): Router {
         if (row.left !== null)
           stock.move(
             rowId,
-            { kind: 'counted', figure: row.left, batch: '', bestBefore: null, note: 'from a table' },
+            { id: randomUUID(), kind: 'counted', figure: row.left, batch: '', bestBefore: null, note: 'from a table' },
             by,
             now(),
           );

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { Database, Statement } from 'better-sqlite3';
 import type {
   MovementInput,
@@ -27,7 +28,8 @@ export type StockOutcome =
 export class Stock {
   readonly #db: Database;
   readonly #get: Statement<[string], StockRow>;
-  readonly #move: Statement<[string, string, string, string, number, string, string | null, string]>;
+  readonly #move: Statement<[string, string, string, string, string, number, string, string | null, string]>;
+  readonly #moved: Statement<[string], { item_id: string }>;
   readonly #put: Statement<[string, string, string, string, string, number, string]>;
   readonly #audit: Statement<[string, string, string, string, string]>;
   readonly #all: Statement<[], StockRow>;
@@ -41,8 +43,9 @@ export class Stock {
     this.#reader = new StockReader(db);
     this.#get = db.prepare(`${SELECT} WHERE s.id = ?`);
     this.#move = db.prepare(
-      'INSERT INTO stock_movement (item_id, at, person, kind, change, batch, best_before, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+      'INSERT INTO stock_movement (sent_as, item_id, at, person, kind, change, batch, best_before, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
     );
+    this.#moved = db.prepare('SELECT item_id FROM stock_movement WHERE sent_as = ?');
     this.#put = db.prepare(
       `INSERT INTO stock (id, name, part_number, kind, place, counted, price_minor, detail) VALUES (?, ?, ?, ?, ?, 0, ?, ?)
        ON CONFLICT (id) DO UPDATE SET name = excluded.name, part_number = excluded.part_number, kind = excluded.kind,
@@ -119,15 +122,16 @@ export class Stock {
       .immediate();
   }
 
-  /** Books a movement. A count is kept as the change that it made. */
+  /** Books a movement, once however often it is sent. A count is kept as the change that it made. */
   move(id: string, input: MovementInput, by: string, at: string): StockOutcome {
     return this.#db
       .transaction((): StockOutcome => {
         const row = this.#get.get(id);
         if (row === undefined) return { ok: false, field: 'id', message: 'There is no such thing in stock.' };
+        if (this.#moved.get(input.id) !== undefined) return { ok: true, id };
         const change = changeOf(input.kind, input.figure, row.booked - row.used);
         if ('problem' in change) return { ok: false, field: 'figure', message: change.problem };
-        this.#move.run(id, at, by, input.kind, change.change, input.batch, input.bestBefore, input.note);
+        this.#move.run(input.id, id, at, by, input.kind, change.change, input.batch, input.bestBefore, input.note);
         return { ok: true, id };
       })
       .immediate();
@@ -142,10 +146,12 @@ export class Stock {
         .run(id, itemId, quantity, at, by, expected, supplier, note);
   }
 
-  /** Books in what came of an order; it stays open while something is missing. */
+  /** Books in what came of an order, once however often it is sent; it stays open while something is missing. */
   receive(orderId: string, input: ReceiveInput, by: string, at: string): StockOutcome {
     return this.#db
       .transaction((): StockOutcome => {
+        const before = this.#moved.get(input.id);
+        if (before !== undefined) return { ok: true, id: before.item_id };
         const order = this.#db
           .prepare<[string], { item_id: string; quantity: number; received: number; closed_at: string | null }>(
             'SELECT item_id, quantity, received, closed_at FROM stock_order WHERE id = ?',
@@ -160,7 +166,7 @@ export class Stock {
             field: 'quantity',
             message: `Only ${missing} of it are still to come; got ${input.quantity}.`,
           };
-        this.#move.run(order.item_id, at, by, 'received', input.quantity, input.batch, input.bestBefore, '');
+        this.#move.run(input.id, order.item_id, at, by, 'received', input.quantity, input.batch, input.bestBefore, '');
         this.#db
           .prepare(
             'UPDATE stock_order SET received = received + ?, closed_at = CASE WHEN received + ? >= quantity THEN ? END WHERE id = ?',
@@ -204,7 +210,8 @@ export class Stock {
     for (const { id, counted, ...input } of rows) {
       this.#write(id, input);
       const booked = this.#get.get(id)?.booked ?? 0;
-      if (counted !== booked) this.#move.run(id, at, by, 'counted', counted - booked, '', null, 'from a shop file');
+      if (counted !== booked)
+        this.#move.run(randomUUID(), id, at, by, 'counted', counted - booked, '', null, 'from a shop file');
     }
   }
 

@@ -2,7 +2,7 @@ import { mount } from '@vue/test-utils';
 import { flushPromises } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ReturnLine, StockFile, StockItem } from '../../contract/index.ts';
-import { type Asked, freshShop, press, read, refusal, serve, stubs } from '../testing.ts';
+import { type Asked, field, freshShop, press, read, refusal, serve, stockItem, stubs } from '../testing.ts';
 import ReminderRows from '../parts/ReminderRows.vue';
 import ReturnsView from './ReturnsView.vue';
 import StockItemView from './StockItemView.vue';
@@ -15,22 +15,8 @@ vi.mock('vue-router', async (original) => ({
   useRoute: () => ({ params: { id: 's-1' }, query: { batch: 'L7' } }),
 }));
 
-const item = (more: Partial<StockItem> = {}): StockItem => ({
-  id: 's-1',
-  name: 'Body gasket',
-  partNumber: 'G-1',
-  kind: 'gasket',
-  place: 'G2',
-  priceMinor: 640,
-  detail: {},
-  left: 3,
-  reserved: [],
-  free: 3,
-  reorder: { point: null, perMonth: 0, words: 'Not used in 180 days.' },
-  onOrder: [],
-  batches: [],
-  ...more,
-});
+const item = (more: Partial<StockItem> = {}): StockItem =>
+  stockItem({ id: 's-1', name: 'Body gasket', partNumber: 'G-1', place: 'G2', ...more });
 const file = (more: Partial<StockItem> = {}): StockFile => ({
   item: item(more),
   movements: [],
@@ -127,11 +113,64 @@ describe('one thing in stock', () => {
     expect(read(wrapper)).toContain('Expected 1 or more, got 0.');
     expect((figure.element as HTMLInputElement).value).toBe('0');
     refuse = false;
+    await figure.setValue('five');
+    await wrapper.find('form').trigger('submit');
+    expect(read(wrapper)).toContain('Expected a whole number, got “five”.');
     await figure.setValue('5');
     await wrapper.find('form').trigger('submit');
     await flushPromises();
     expect(asked.at(-1)?.body).toMatchObject({ by: 'tomas', movement: { kind: 'received', figure: 5, batch: 'L7' } });
     expect(read(wrapper)).toContain('8 lie there');
+  });
+  it('is the same movement when it is sent again, another when another figure is typed', async () => {
+    const { wrapper, asked } = await show(StockItemView, {
+      'GET /api/stock/s-1': file(),
+      'POST /api/stock/s-1/movements': () => refusal(503, 'Another program holds the store.'),
+    });
+    const figure = wrapper.findAll('input')[0]!;
+    for (const typed of ['4', '4', '5']) {
+      await figure.setValue(typed);
+      await wrapper.find('form').trigger('submit');
+      await flushPromises();
+    }
+    const ids = asked.flatMap(({ body }) => (body as { movement?: { id: string } } | null)?.movement?.id ?? []);
+    expect(ids).toHaveLength(3);
+    expect(ids[1]).toBe(ids[0]);
+    expect(ids[2]).not.toBe(ids[0]);
+  });
+  it('orders, and books in what came of it', async () => {
+    const onOrder = [
+      {
+        id: 'o1',
+        itemId: 's-1',
+        quantity: 5,
+        received: 1,
+        orderedAt: '2026-05-12T08:00:00.000Z',
+        by: 'tomas',
+        expected: '2026-05-14',
+        supplier: 'mainland',
+        note: '',
+      },
+    ];
+    const { wrapper, asked } = await show(StockItemView, {
+      'GET /api/stock/s-1': file(),
+      'POST /api/stock/s-1/orders': file({ onOrder }),
+      'POST /api/orders/o1/received': file({ left: 6 }),
+    });
+    await wrapper.find(field(wrapper, 'Order')).setValue('a box');
+    const form = wrapper.findAll('form').find((each) => each.text().includes('Ordered'))!;
+    await form.trigger('submit');
+    expect(read(wrapper)).toContain('got “a box”');
+    await wrapper.find(field(wrapper, 'Order')).setValue('5');
+    await form.trigger('submit');
+    await flushPromises();
+    expect(asked.at(-1)?.body).toMatchObject({ by: 'tomas', order: { quantity: 5 } });
+    expect(read(wrapper)).toContain('4 of 5 from mainland');
+    await press(wrapper, 'Book in');
+    await flushPromises();
+    expect(asked.at(-1)?.body).toMatchObject({ received: { quantity: 4, batch: 'L7' } });
+    expect(read(wrapper)).toContain('6 lie there');
+    expect(read(wrapper)).toContain('Nothing is on the way.');
   });
   it('is described anew when it is not there yet', async () => {
     const { wrapper, asked } = await show(StockItemView, {

@@ -1,14 +1,14 @@
 -- Plain rows: stock by movements, orders, which number may stand in for which, how the bay was aired, what was settled.
 ALTER TABLE stock ADD COLUMN detail TEXT NOT NULL DEFAULT '{}';
 CREATE TABLE stock_movement (
-  id INTEGER PRIMARY KEY, item_id TEXT NOT NULL REFERENCES stock (id), at TEXT NOT NULL, person TEXT NOT NULL, kind TEXT NOT NULL, change INTEGER NOT NULL,
+  id INTEGER PRIMARY KEY, sent_as TEXT NOT NULL UNIQUE, item_id TEXT NOT NULL REFERENCES stock (id), at TEXT NOT NULL, person TEXT NOT NULL, kind TEXT NOT NULL, change INTEGER NOT NULL,
   batch TEXT NOT NULL, best_before TEXT, note TEXT NOT NULL
 ) STRICT;
 CREATE INDEX movement_by_item ON stock_movement (item_id, id);
 CREATE TRIGGER movement_is_never_changed BEFORE UPDATE ON stock_movement BEGIN SELECT RAISE(ABORT, 'a movement of stock is never changed'); END;
 CREATE TRIGGER movement_is_never_deleted BEFORE DELETE ON stock_movement BEGIN SELECT RAISE(ABORT, 'a movement of stock is never deleted'); END;
-INSERT INTO stock_movement (item_id, at, person, kind, change, batch, best_before, note)
-  SELECT id, '', 'shop', 'counted', counted, '', NULL, 'as counted before movements were kept' FROM stock WHERE counted <> 0;
+INSERT INTO stock_movement (sent_as, item_id, at, person, kind, change, batch, best_before, note)
+  SELECT 'first ' || id, id, '', 'shop', 'counted', counted, '', NULL, 'as counted before movements were kept' FROM stock WHERE counted <> 0;
 CREATE TABLE stock_order (
   id TEXT PRIMARY KEY, item_id TEXT NOT NULL REFERENCES stock (id), quantity INTEGER NOT NULL CHECK (quantity > 0), ordered_at TEXT NOT NULL, person TEXT NOT NULL,
   expected TEXT, supplier TEXT NOT NULL, note TEXT NOT NULL, received INTEGER NOT NULL DEFAULT 0, closed_at TEXT

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { ref, watch } from 'vue';
 import type { StockFile } from '../../../contract/index.ts';
 import { parseNumber } from '../../../core/quantity/index.ts';
 import { type MovementKind, MOVEMENTS, shelfState } from '../../../core/stock/index.ts';
@@ -29,14 +29,28 @@ const figure = ref('');
 const batch = ref(props.batch);
 const bestBefore = ref(props.bestBefore);
 const moveNote = ref('');
+/** What cannot be read as a number, by field: said here, the server would only see that nothing came. */
+const unread = ref<Readonly<Record<string, string>>>({});
+function numberIn(field: string, text: string): number | null {
+  const value = parseNumber(text);
+  unread.value = Number.isNaN(value)
+    ? { [field]: text.trim() === '' ? 'How many?' : `Expected a whole number, got “${text}”.` }
+    : {};
+  return Number.isNaN(value) ? null : value;
+}
+/** The same as long as nothing else is typed, so that a second try is the same movement. */
+const moveId = ref(freshId());
+watch([moveKind, figure, batch, bestBefore, moveNote], () => (moveId.value = freshId()));
 async function move(): Promise<void> {
-  const value = parseNumber(figure.value);
+  const value = numberIn('figure', figure.value);
+  if (value === null) return;
   const done = await props.send(() =>
     api.post<StockFile>(`/stock/${props.file.item.id}/movements`, {
       by: shop.personId,
       movement: {
+        id: moveId.value,
         kind: moveKind.value,
-        figure: Number.isNaN(value) ? -1 : value,
+        figure: value,
         batch: batch.value.trim(),
         bestBefore: bestBefore.value === '' ? null : bestBefore.value,
         note: moveNote.value,
@@ -49,13 +63,14 @@ const many = ref('');
 const expected = ref('');
 const orderId = ref(freshId());
 async function order(): Promise<void> {
-  const value = parseNumber(many.value);
+  const value = numberIn('many', many.value);
+  if (value === null) return;
   const done = await props.send(() =>
     api.post<StockFile>(`/stock/${props.file.item.id}/orders`, {
       by: shop.personId,
       order: {
         id: orderId.value,
-        quantity: Number.isNaN(value) ? 0 : value,
+        quantity: value,
         expected: expected.value === '' ? null : expected.value,
         supplier: props.file.item.detail.supplier ?? '',
         note: '',
@@ -65,18 +80,25 @@ async function order(): Promise<void> {
   if (done) [many.value, expected.value, orderId.value] = ['', '', freshId()];
 }
 const received = ref<Record<string, string>>({});
+const receiveIds = ref<Record<string, string>>({});
 async function receive(orderKey: string, missing: number): Promise<void> {
-  const value = parseNumber(received.value[orderKey] ?? String(missing));
-  await props.send(() =>
+  const value = numberIn(orderKey, received.value[orderKey] ?? String(missing));
+  if (value === null) return;
+  const sentAs = (receiveIds.value[orderKey] ??= freshId());
+  const done = await props.send(() =>
     api.post<StockFile>(`/orders/${orderKey}/received`, {
       by: shop.personId,
       received: {
-        quantity: Number.isNaN(value) ? 0 : value,
+        id: sentAs,
+        quantity: value,
         batch: batch.value.trim(),
         bestBefore: bestBefore.value === '' ? null : bestBefore.value,
       },
     }),
   );
+  if (!done) return;
+  received.value = Object.fromEntries(Object.entries(received.value).filter(([key]) => key !== orderKey));
+  receiveIds.value[orderKey] = freshId();
 }
 const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).map(([key, name]) => ({
   id: key,
@@ -92,7 +114,7 @@ const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).
         v-model="figure"
         :label="moveKind === 'counted' ? 'Lie there' : 'How many'"
         inputmode="numeric"
-        :error="wrong.figure ?? wrong['movement.figure']"
+        :error="unread.figure ?? wrong.figure ?? wrong['movement.figure']"
       />
       <TextField v-model="batch" label="Batch" />
       <FieldBox v-slot="{ id: field }" label="Keeps until"
@@ -142,12 +164,21 @@ const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).
         <button type="button" class="quiet text-sm" @click="receive(each.id, each.quantity - each.received)">
           Book in
         </button>
+        <p v-if="unread[each.id]" class="w-full text-sm font-semibold text-alarm" role="alert">{{ unread[each.id] }}</p>
       </li>
       <li v-if="file.item.onOrder.length === 0" class="py-2 text-soft">Nothing is on the way.</li>
     </ul>
-    <p v-if="wrong.quantity" class="mt-1 text-sm font-semibold text-alarm" role="alert">{{ wrong.quantity }}</p>
+    <p v-if="wrong.quantity ?? wrong['received.quantity']" class="mt-1 text-sm font-semibold text-alarm" role="alert">
+      {{ wrong.quantity ?? wrong['received.quantity'] }}
+    </p>
     <form class="mt-3 flex flex-wrap items-start gap-3" @submit.prevent="order">
-      <TextField v-model="many" class="w-28" label="Order" inputmode="numeric" :error="wrong['order.quantity']" />
+      <TextField
+        v-model="many"
+        class="w-28"
+        label="Order"
+        inputmode="numeric"
+        :error="unread.many ?? wrong['order.quantity']"
+      />
       <FieldBox v-slot="{ id: field }" label="Expected"
         ><input :id="field" v-model="expected" type="date" class="input"
       /></FieldBox>

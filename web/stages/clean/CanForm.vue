@@ -19,7 +19,6 @@ import { useForm } from '../useForm.ts';
 
 /** A can weighed before and after: what went into the air, onto what, and what it cost. */
 const props = defineProps<{ job: Job; units: readonly BenchUnit[]; stock: readonly StockItem[] }>();
-const emit = defineEmits<{ weighed: [] }>();
 const shop = useShop();
 const form = useForm();
 const substance = ref<Substance>('throttle-cleaner');
@@ -71,7 +70,6 @@ function weigh(): void {
   });
   if (!sent) return;
   [before.value, after.value, minutes.value, emptied.value] = ['', '', '', false];
-  emit('weighed');
 }
 const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBRICANTS.includes(each));
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { MASKS, SUBSTANCES, UNIT_FORMS } from '../../../core/clean/index.ts';
 import { type BenchUnit, nextUnitPass, runningTimers, timerEnd, unitMethod } from '../../../core/job/index.ts';
 import { formatClock } from '../../../core/quantity/index.ts';
@@ -69,10 +69,11 @@ function startTimer(): void {
   )
     label.value = '';
 }
-/** The server knows of it once it is saved; a moment later is soon enough for the air. */
-function weighed(): void {
-  setTimeout(() => void air.load(), 600);
-}
+// The air is worked out over all jobs, by the server: it is asked anew once a can is on disk.
+watch(
+  () => store.confirmed?.cleaners.length,
+  () => void air.load(),
+);
 useKeys([{ keys: 'h', does: 'Hands busy', run: () => void router.push(`/jobs/${store.id}/hands/clean`) }]);
 </script>
 
@@ -110,7 +111,7 @@ useKeys([{ keys: 'h', does: 'Hands busy', run: () => void router.push(`/jobs/${s
           >
         </li>
       </ul>
-      <CanForm v-if="job.status === 'open'" :job="job" :units="units" :stock="stock.rows" @weighed="weighed" />
+      <CanForm v-if="job.status === 'open'" :job="job" :units="units" :stock="stock.rows" />
     </section>
     <WasteList class="mt-7" :job="job" />
     <template #why>

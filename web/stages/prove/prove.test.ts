@@ -1,0 +1,101 @@
+import { mount } from '@vue/test-utils';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { CommandBody } from '../../../core/job/index.ts';
+import { open, SAMPLES } from '../../../core/job/testing/samples.ts';
+import { field, freshShop, press, read, showJob, stubs } from '../../testing.ts';
+import BandLine from './BandLine.vue';
+import ProveStage from './ProveStage.vue';
+
+const StageFrame = { template: '<div><slot /><aside><slot name="why" /></aside></div>' };
+const global = { stubs: { ...stubs, StageFrame, SourceNote: true } };
+const idle = (when: 'before' | 'after', value: number): CommandBody => ({
+  type: 'take-measurement',
+  data: { id: `${when}-${value}`, kind: 'idle-rpm', when, value },
+});
+const of = <K extends keyof typeof SAMPLES>(type: K, change: object = {}): CommandBody =>
+  ({ type, data: { ...SAMPLES[type].data, ...change } }) as unknown as CommandBody;
+function stage(...bodies: CommandBody[]) {
+  const shown = showJob([open, ...bodies]);
+  return { ...shown, wrapper: mount(ProveStage, { global }) };
+}
+
+beforeEach(() => {
+  freshShop();
+  vi.restoreAllMocks();
+  vi.stubGlobal('fetch', () => new Promise<never>(() => undefined));
+});
+
+describe('proving', () => {
+  it('draws before and after on one line with the band, and says which is which', () => {
+    const { job } = stage(idle('before', 900), idle('after', 1300));
+    const wrapper = mount(BandLine, { props: { job: job(), kind: 'idle-rpm' }, global });
+    const drawing = wrapper.find('svg');
+    expect(drawing.attributes('aria-label')).toContain('band 1200 to 1400 rpm, before 900, after 1300');
+    const [before, after] = wrapper.findAll('circle').map((each) => Number(each.attributes('cx')));
+    const band = wrapper.find('rect');
+    const left = Number(band.attributes('x'));
+    const right = left + Number(band.attributes('width'));
+    expect(before).toBeLessThan(left);
+    expect(after).toBeGreaterThan(left);
+    expect(after).toBeLessThan(right);
+    expect(wrapper.findAll('circle')[1]!.attributes('fill')).toBe('var(--moss)');
+  });
+  it('has no line for what has no band or was not measured', () => {
+    const { job } = stage();
+    expect(
+      mount(BandLine, { props: { job: job(), kind: 'idle-rpm' }, global })
+        .find('svg')
+        .exists(),
+    ).toBe(false);
+    const valve = stage({
+      ...idle('after', 30),
+      data: { id: 'v', kind: 'valve-duty', when: 'after', value: 30 },
+    } as CommandBody);
+    expect(
+      mount(BandLine, { props: { job: valve.job(), kind: 'valve-duty' }, global })
+        .find('svg')
+        .exists(),
+    ).toBe(false);
+  });
+  it('keeps a figure when its field is left, and refuses what is no number', async () => {
+    const { wrapper, sent } = stage();
+    const input = wrapper.find(field(wrapper, 'Idle speed'));
+    await input.setValue('about 1200');
+    await input.trigger('blur');
+    expect(read(wrapper)).toContain('got “about 1200”');
+    await input.setValue('1250');
+    await input.trigger('blur');
+    expect(sent).toMatchObject([{ type: 'take-measurement', data: { when: 'after', value: 1250 } }]);
+    expect(read(wrapper)).toContain('1250');
+  });
+  it('takes good by a tap, and what is not good only with words', async () => {
+    const { wrapper, sent, job } = stage();
+    await press(wrapper, 'Good');
+    expect(sent[0]).toMatchObject({ type: 'record-proof', data: { result: 'good' } });
+    await press(wrapper, 'Not good');
+    const form = wrapper.findAll('form').find((each) => each.text().includes('What was wrong?'))!;
+    await form.trigger('submit');
+    expect(sent).toHaveLength(1);
+    await form.find('input').setValue('hisses at the flange');
+    await form.trigger('submit');
+    expect(job().proofs.at(-1)).toMatchObject({ result: 'bad', note: 'hisses at the flange' });
+    expect(read(wrapper)).toContain('hisses at the flange');
+  });
+  it('reads codes after: one that came back, or none', async () => {
+    const { wrapper, job } = stage();
+    const code = wrapper.find(field(wrapper, 'A code that came back'));
+    await code.setValue('505');
+    const form = wrapper.findAll('form').find((each) => each.text().includes('A code that came back'))!;
+    await form.trigger('submit');
+    expect(job().codes).toEqual([]);
+    expect(wrapper.find('[aria-invalid="true"]').exists()).toBe(true);
+    await code.setValue('p0505');
+    await form.trigger('submit');
+    expect(job().codes.map(({ code: each, when }) => [each, when])).toEqual([['P0505', 'after']]);
+    await press(wrapper, 'That is all');
+    expect(job().codesRead.after).not.toBeNull();
+  });
+  it('says that none was stored', () => {
+    expect(read(stage(of('read-codes-out')).wrapper)).toContain('Read: none stored.');
+  });
+});
