@@ -10,7 +10,10 @@ const of = <K extends keyof typeof SAMPLES>(type: K, change: object = {}): Comma
   ({ type, data: { ...SAMPLES[type].data, ...change } }) as unknown as CommandBody;
 function strip(...bodies: CommandBody[]) {
   const shown = showJob([open, ...bodies]);
-  const wrapper = mount(TallyStrip, { props: { job: shown.job() }, global: { stubs: { ...stubs, HoldsDialog: true } } });
+  const wrapper = mount(TallyStrip, {
+    props: { job: shown.job() },
+    global: { stubs: { ...stubs, HoldsDialog: true } },
+  });
   return { ...shown, wrapper };
 }
 const dialog = (wrapper: { findAll: (selector: string) => { text: () => string }[] }): string[] =>
@@ -43,12 +46,10 @@ describe('the tally', () => {
     expect(read(later)).toContain('Engine held');
   });
   it('lists each figure: items, openings, torque, parts on order', async () => {
-    const { wrapper } = strip(
-      pin,
-      off('bolts'),
-      off('body'),
-      { type: 'tick-need', data: { needId: 'need', state: 'ordered', expected: '2026-05-15' } },
-    );
+    const { wrapper } = strip(pin, off('bolts'), off('body'), {
+      type: 'tick-need',
+      data: { needId: 'need', state: 'ordered', expected: '2026-05-15' },
+    });
     await press(wrapper, 'items off');
     expect(dialog(wrapper)).toEqual(['Sample bolts', 'Sample body']);
     await press(wrapper, 'openings');

@@ -57,7 +57,11 @@ describe('hands busy, taking off', () => {
     expect(big()).toBe('Sample bolts');
     key('PageDown');
     await flushPromises();
-    expect(job().items.filter(({ state }) => state === 'off').map(({ id }) => id)).toEqual(['plug', 'cover', 'bolts']);
+    expect(
+      job()
+        .items.filter(({ state }) => state === 'off')
+        .map(({ id }) => id),
+    ).toEqual(['plug', 'cover', 'bolts']);
     wrapper.unmount();
   });
   it('plugs the opening it made before anything else', async () => {

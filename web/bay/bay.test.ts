@@ -1,0 +1,136 @@
+import { flushPromises, mount } from '@vue/test-utils';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { BayLine, JobSummary } from '../../contract/index.ts';
+import type { CommandBody } from '../../core/job/index.ts';
+import { play } from '../../core/job/testing/play.ts';
+import { off, open, pin } from '../../core/job/testing/samples.ts';
+import { freshShop, press, read, refusal, serve, stubs } from '../testing.ts';
+import BayView from './BayView.vue';
+
+const summary = (id: string, more: Partial<JobSummary> = {}): JobSummary => ({
+  id,
+  number: 1,
+  vehicleId: 'v',
+  plate: `AB ${id}`,
+  name: 'Sule 650',
+  status: 'open',
+  stage: 'clean',
+  openedAt: '2026-05-13T08:00:00.000Z',
+  lastAt: '2026-05-13T08:20:00.000Z',
+  lastWords: 'Timer: throttle body soaks',
+  lastBy: 'isla',
+  reading: 10,
+  readingUnit: 'km',
+  decision: '',
+  itemsOff: 0,
+  held: false,
+  ...more,
+});
+const timer = (label: string, minutes: number): CommandBody => ({
+  type: 'start-timer',
+  data: { id: label, label, minutes, kind: 'soak' },
+});
+/** The Bay as the server answers, each line with its log. */
+function bay(
+  jobs: Readonly<Record<string, { bodies: CommandBody[]; line?: Partial<BayLine> & { job?: JobSummary } }>>,
+) {
+  const logs = Object.entries(jobs).map(([id, { bodies }]) => {
+    const { log } = play([open, ...bodies]);
+    return [`GET /api/jobs/${id}?since=0`, { jobId: id, version: log.length, events: log }] as const;
+  });
+  return serve({
+    'GET /api/reminders': { rows: [] },
+    'GET /api/bay': {
+      now: '2026-05-13T09:00:00.000Z',
+      lines: Object.entries(jobs).map(([id, { line }]) => ({ job: summary(id), stretches: [], ...line })),
+    },
+    ...Object.fromEntries(logs),
+  });
+}
+async function show() {
+  const wrapper = mount(BayView, { global: { stubs } });
+  await flushPromises();
+  return wrapper;
+}
+
+beforeEach(() => {
+  freshShop();
+  vi.restoreAllMocks();
+  vi.useFakeTimers({ now: new Date('2026-05-13T08:12:00.000Z'), toFake: ['Date'] });
+});
+afterEach(() => void vi.useRealTimers());
+
+describe('the Bay', () => {
+  it('says what fits into the wait that ends first, and shows every wait at its foot', async () => {
+    bay({
+      a: { bodies: [timer('Throttle body soaks', 30)] },
+      b: { bodies: [timer('Screws oiled', 600)] },
+      c: { bodies: [] },
+    });
+    const wrapper = await show();
+    // Both were begun at 8:02.
+    expect(read(wrapper)).toContain('In the next 20 min');
+    expect(read(wrapper)).toContain('until on AB 1: throttle body soaks');
+    const foot = read(wrapper.find('[aria-label="Tally of the Bay"]'));
+    expect(foot).toMatch(/20:00 ?throttle body soaks, AB 1/);
+    expect(foot).toMatch(/9:50:00 ?screws oiled|9:50 h ?screws oiled/);
+    // A vehicle that waits has no task; the third has.
+    expect(wrapper.findAll('aside ul li')).toHaveLength(1);
+    expect(read(wrapper.find('aside ul li'))).toContain('Read the codes and note the complaint');
+  });
+  it('draws each stretch where it lies on the day, by kind', async () => {
+    const at = (time: string) => new Date(`2026-05-13T${time}:00`).toISOString();
+    bay({
+      a: {
+        bodies: [],
+        line: {
+          stretches: [
+            { kind: 'hands-on', from: at('08:00'), to: at('13:00'), words: '' },
+            { kind: 'wait', from: at('13:00'), to: at('18:00'), words: '' },
+          ],
+        },
+      },
+    });
+    vi.setSystemTime(new Date('2026-05-13T12:00:00'));
+    const wrapper = await show();
+    const [hands, wait] = wrapper.findAll('li span.absolute[style*="width"]');
+    expect(hands!.attributes('style')).toMatch(/left: 0%; width: 50%/);
+    expect(hands!.classes()).toContain('bg-bottle');
+    expect(wait!.attributes('style')).toMatch(/left: 50%; width: 50%/);
+    expect(wait!.classes()).toContain('waiting');
+  });
+  it('counts what is off and held over all vehicles', async () => {
+    bay({
+      a: {
+        bodies: [pin, off('plug'), off('cover'), off('bolts'), off('body')],
+        line: { job: summary('a', { held: true }) },
+      },
+      b: { bodies: [pin, off('plug')] },
+    });
+    const foot = read((await show()).find('[aria-label="Tally of the Bay"]'));
+    expect(foot).toMatch(/5 ?items off, two vehicles/);
+    expect(foot).toMatch(/[12] ?engines? held/);
+  });
+  it('warns of stripping what waits for a part', async () => {
+    bay({
+      a: { bodies: [pin, { type: 'tick-need', data: { needId: 'need', state: 'ordered', expected: '2026-05-15' } }] },
+    });
+    expect(read(await show())).toMatch(
+      /Do not strip AB 1 today: its gasket is expected .*, and until then it can drive\./,
+    );
+  });
+  it('teaches what to do while it is empty, and tries again when it failed', async () => {
+    const asked = bay({});
+    const wrapper = await show();
+    expect(read(wrapper)).toContain('No vehicle is in.');
+    serve({ 'GET /api/bay': refusal(503, 'Another program holds the store.'), 'GET /api/reminders': { rows: [] } });
+    const failed = await show();
+    expect(failed.find('[role="alert"]').text()).toContain('Another program holds the store.');
+    bay({ a: { bodies: [] } });
+    await press(failed, 'Try again');
+    await flushPromises();
+    expect(failed.find('[role="alert"]').exists()).toBe(false);
+    expect(failed.findAll('section ul li')).toHaveLength(1);
+    expect(asked.some(({ path }) => path === '/api/bay')).toBe(true);
+  });
+});

@@ -1,0 +1,134 @@
+import { flushPromises, mount } from '@vue/test-utils';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { SAMPLE_VEHICLE } from '../../core/job/testing/samples.ts';
+import { useShop } from '../stores/shop.ts';
+import PersonPicker from '../shell/PersonPicker.vue';
+import SearchSheet from '../shell/SearchSheet.vue';
+import { field, freshShop, press, read, refusal, serve, stubs } from '../testing.ts';
+import NewJobView from './NewJobView.vue';
+
+const { push } = vi.hoisted(() => ({ push: vi.fn() }));
+vi.mock('vue-router', async (original) => ({
+  ...(await original<object>()),
+  useRouter: () => ({ push }),
+  useRoute: () => ({ params: { id: 'v' }, query: {} }),
+}));
+const vehicle = { ...SAMPLE_VEHICLE, lastReading: { value: 900, unit: 'km' } };
+beforeEach(() => {
+  freshShop();
+  vi.restoreAllMocks();
+  push.mockReset();
+});
+
+describe('a new job', () => {
+  const form = async (answer: (path: string) => unknown) => {
+    const posted: { path: string; body: Record<string, unknown> }[] = [];
+    serve({ 'GET /api/vehicles/v': { vehicle, jobs: [], family: null } });
+    const { fetch } = globalThis;
+    vi.stubGlobal('fetch', async (path: string, init?: { method?: string; body?: string }) => {
+      if (init?.method !== 'POST') return fetch(path, init as RequestInit);
+      posted.push({ path, body: JSON.parse(init.body ?? '{}') as Record<string, unknown> });
+      const reply = answer(path);
+      return reply instanceof Response ? reply : new Response(JSON.stringify(reply), { status: 201 });
+    });
+    const wrapper = mount(NewJobView, { global: { stubs } });
+    await flushPromises();
+    const send = async () => {
+      await wrapper.find('form').trigger('submit');
+      await flushPromises();
+    };
+    return { wrapper, posted, send };
+  };
+  it('is opened with the reading as entered, and leads to its sheet', async () => {
+    const { wrapper, posted, send } = await form(() => ({}));
+    expect(read(wrapper)).toContain('900 km at the last job');
+    await wrapper.find(field(wrapper, 'What does the owner say?')).setValue('Stalls at the quay.');
+    await wrapper.find(field(wrapper, 'Odometer')).setValue('far');
+    await send();
+    expect(posted).toEqual([]);
+    await wrapper.find(field(wrapper, 'Odometer')).setValue('1 204');
+    await send();
+    expect(posted[0]?.body).toMatchObject({
+      type: 'open-job',
+      by: 'tomas',
+      data: { vehicleId: 'v', complaint: 'Stalls at the quay.', reading: { value: 1204, unit: 'km' } },
+    });
+    const jobId = posted[0]?.path.split('/')[3];
+    expect(push).toHaveBeenCalledWith(`/jobs/${jobId}`);
+  });
+  it('asks why when the reading ran backwards, and is the same job when sent again', async () => {
+    const said = 'That is less than the last reading, 900 km.';
+    const { wrapper, posted, send } = await form(() =>
+      posted.length < 2 ? refusal(400, said, { 'data.reading': said }) : {},
+    );
+    await wrapper.find(field(wrapper, 'Odometer')).setValue('12');
+    await send();
+    expect(read(wrapper)).toContain(said);
+    await wrapper.find(field(wrapper, 'Why is it less than before?')).setValue('cluster replaced');
+    await send();
+    expect(posted[1]?.body).toMatchObject({ data: { readingReason: 'cluster replaced' } });
+    expect(posted[1]?.path).toBe(posted[0]?.path);
+    expect(posted[1]?.body.id).toBe(posted[0]?.body.id);
+    expect(push).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('searching anything', () => {
+  it('finds jobs by number, plate and words, and vehicles by what the server knows', async () => {
+    const job = (number: number, plate: string, name: string) => ({
+      id: `j${number}`,
+      number,
+      plate,
+      name,
+      status: 'open',
+      stage: 'strip',
+    });
+    const asked = serve({
+      'GET /api/jobs?limit=100': { rows: [job(231, 'TQ 417', 'library bus'), job(232, 'TQ 9', 'launch')] },
+      'GET /api/vehicles?limit=8&q=': { rows: [vehicle] },
+      'GET /api/vehicles?limit=8&q=bus%20417': { rows: [] },
+    });
+    const wrapper = mount(SearchSheet, { global: { stubs } });
+    await flushPromises();
+    expect(wrapper.findAll('li')).toHaveLength(3);
+    await wrapper.find('input').setValue('bus 417');
+    await flushPromises();
+    expect(asked.at(-2)?.path).toBe('/api/vehicles?limit=8&q=bus%20417');
+    expect(read(wrapper)).toContain('TQ 417 · library bus');
+    expect(read(wrapper)).not.toContain('launch');
+    expect(read(wrapper)).toContain('No vehicle fits.');
+    await press(wrapper, 'TQ 417');
+    expect(push).toHaveBeenCalledWith('/jobs/j231');
+    expect(wrapper.emitted('close')).toHaveLength(1);
+  });
+  it('drops an older answer that arrives late', async () => {
+    const waiting: (() => void)[] = [];
+    vi.stubGlobal(
+      'fetch',
+      (path: string) =>
+        new Promise<Response>((resolve) => {
+          const rows = path.endsWith('q=late') ? [vehicle] : [];
+          waiting.push(() => resolve(new Response(JSON.stringify({ rows }), { status: 200 })));
+        }),
+    );
+    const wrapper = mount(SearchSheet, { global: { stubs } });
+    await wrapper.find('input').setValue('late');
+    await wrapper.find('input').setValue('later');
+    for (const answer of waiting.splice(4)) answer();
+    await flushPromises();
+    for (const answer of waiting) answer();
+    await flushPromises();
+    expect(read(wrapper)).toContain('No vehicle fits.');
+  });
+});
+
+describe('who is at the bench', () => {
+  it('is picked by name and kept', async () => {
+    const wrapper = mount(PersonPicker, { props: { required: true }, global: { stubs } });
+    expect(wrapper.find('[aria-pressed="true"]').text()).toContain('Tomas Virk');
+    await press(wrapper, 'Isla Renn');
+    expect(useShop().personId).toBe('isla');
+    expect(localStorage.getItem('unhurried-wrench.person')).toBe('isla');
+    expect(wrapper.emitted('close')).toHaveLength(1);
+  });
+});
