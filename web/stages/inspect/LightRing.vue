@@ -46,7 +46,7 @@ function turn(index: number): void {
 <template>
   <svg
     viewBox="0 0 300 300"
-    class="h-auto w-full max-w-[340px]"
+    class="h-auto"
     role="group"
     aria-label="Light round the closed plate, twelve sectors"
   >

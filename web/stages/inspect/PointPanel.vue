@@ -121,10 +121,9 @@ const problem = computed(
       :disabled="closed"
       @pick="(grade) => record('', [grade])"
     />
-    <div v-else-if="point.entry.kind === 'light'" class="mt-3 flex items-center gap-5 max-sm:flex-wrap">
-      <LightRing class="w-64 shrink-0" :marks="entry.marks" :disabled="closed" @mark="light" />
-      <div class="grid gap-2">
-        <p class="max-w-48 text-sm text-soft">Tap a twelfth: none, thin line, wide.</p>
+    <div v-else-if="point.entry.kind === 'light'" class="mt-3">
+      <LightRing class="w-full max-w-72" :marks="entry.marks" :disabled="closed" @mark="light" />
+      <div class="mt-3 flex flex-wrap items-center gap-2">
         <button type="button" class="quiet" :disabled="closed" @click="light(all(1))">Thin all round</button>
         <button type="button" class="quiet" :disabled="closed" @click="light(all(0))">None at all</button>
         <button type="button" class="primary" :disabled="closed || entry.marks.length !== 12" @click="record()">
