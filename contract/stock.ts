@@ -87,6 +87,9 @@ export interface StockOrder {
   readonly expected: string | null;
   readonly supplier: string;
   readonly note: string;
+  /** The job that ordered it for itself, and its number; null for an order of the stock. */
+  readonly jobId: string | null;
+  readonly number: number | null;
 }
 /** What is left of a batch. */
 export interface BatchLine {
@@ -116,16 +119,21 @@ export interface StockMovement {
   readonly bestBefore: string | null;
   readonly note: string;
 }
+/** So many for, or by, a job. */
+export interface JobQuantity {
+  readonly at: string;
+  readonly quantity: number;
+  readonly jobId: string;
+  readonly number: number;
+}
 /** A stocked thing with its past. */
 export interface StockFile {
   readonly item: StockItem;
   readonly movements: readonly StockMovement[];
-  readonly uses: readonly {
-    readonly at: string;
-    readonly quantity: number;
-    readonly jobId: string;
-    readonly number: number;
-  }[];
+  /** What jobs used of it. */
+  readonly uses: readonly JobQuantity[];
+  /** What came of the orders that jobs made for themselves. */
+  readonly arrivals: readonly JobQuantity[];
   readonly standIns: readonly StandIn[];
 }
 

@@ -110,6 +110,28 @@ describe('stock', () => {
       .expect(201);
     expect((await stock('s-1107')).item).toMatchObject({ left: 2, free: 2, reserved: [] });
   });
+  it('counts what a job ordered for itself as on its way, and as there once it is ticked on the job', async () => {
+    await job({ type: 'pin-procedure', data: { procedureId: 'cable-rotary' } });
+    const need = server.services.jobs.job('j')!.procedure!.needs.find(({ partNumber }) => partNumber === 'NP-25-1107')!;
+    const tick = (state: string, expected: string | null) =>
+      server.send('j', 'tick-need', { needId: need.id, state, expected }).expect(201);
+    await tick('ordered', '2026-05-15');
+    expect((await stock('s-1107')).item).toMatchObject({
+      left: 3,
+      onOrder: [{ jobId: 'j', quantity: 1, received: 0, expected: '2026-05-15' }],
+    });
+    await tick('ready', null);
+    const here = await stock('s-1107');
+    expect(here.item).toMatchObject({ left: 4, free: 3, onOrder: [] });
+    expect(here.arrivals).toMatchObject([{ jobId: 'j', quantity: 1 }]);
+    // Taken back on the job it is on its way again; from the shelf nothing comes in.
+    const last = server.services.jobs.job('j')?.undo?.commandId;
+    await server.send('j', 'undo', { expected: last }).expect(201);
+    expect((await stock('s-1107')).item).toMatchObject({ left: 3, onOrder: [{ jobId: 'j' }] });
+    await tick('missing', null);
+    await tick('ready', null);
+    expect((await stock('s-1107')).item).toMatchObject({ left: 3, onOrder: [] });
+  });
   it('orders, receives in parts and closes', async () => {
     const order = { id: 'o1', quantity: 5, expected: '2026-05-20', supplier: 'mainland', note: '' };
     const send = () => server.http.post('/api/stock/s-1107/orders').send({ by: 'wen', order });

@@ -122,6 +122,10 @@ export interface NeedState {
   readonly state: 'ready' | 'ordered' | 'missing';
   /** ISO date on which it is expected, when ordered. */
   readonly expected: string | null;
+  /** When this job ordered it, ISO; absent when it did not. */
+  readonly orderedAt?: string;
+  /** When what this job had ordered came, ISO; absent when it lay there anyway, or is still to come. */
+  readonly arrivedAt?: string;
 }
 export interface PlacedObject extends Stamp {
   readonly id: string;

@@ -21,6 +21,8 @@ export const STRIP_PROJECTIONS: readonly Projection[] = [
             part_number: need.partNumber,
             state: state.state,
             expected: state.expected,
+            ordered_at: state.orderedAt ?? null,
+            arrived_at: state.arrivedAt ?? null,
             own: job.ownNeeds.includes(need) ? 1 : 0,
             ended_at: job.endSteps.find(({ needId }) => needId === need.id)?.at ?? null,
             // “O-rings, four” is one need and four items.

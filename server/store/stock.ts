@@ -13,9 +13,14 @@ import type {
 import { type Barcode, changeOf, type CrossReference, plainNumber, standIns } from '../../core/stock/index.ts';
 import { StockReader, type StockRow, toItem } from './stockRows.ts';
 
-/** Booked in by movements; used by jobs as parts by number and as emptied cans by the item itself. */
+/**
+ * Booked in by movements, and by jobs whose own orders came; used by jobs as parts by number and as emptied cans by the
+ * item itself.
+ */
 const SELECT = `SELECT s.id, s.name, s.part_number, s.kind, s.place, s.price_minor, s.detail,
-    COALESCE((SELECT SUM(m.change) FROM stock_movement m WHERE m.item_id = s.id), 0) AS booked,
+    COALESCE((SELECT SUM(m.change) FROM stock_movement m WHERE m.item_id = s.id), 0)
+      + COALESCE((SELECT SUM(n.quantity) FROM need_state n
+          WHERE n.part_number = s.part_number AND n.part_number <> '' AND n.arrived_at IS NOT NULL), 0) AS booked,
     CAST(COALESCE((SELECT SUM(u.quantity) FROM part_use u WHERE u.part_number = s.part_number AND u.part_number <> ''), 0)
       + COALESCE((SELECT COUNT(*) FROM can_use c WHERE c.stock_id = s.id AND c.emptied = 1), 0) AS INTEGER) AS used
   FROM stock s`;
@@ -36,6 +41,7 @@ export class Stock {
   readonly #numbers: Statement<[], { id: string; name: string; part_number: string; detail: string }>;
   readonly #movements: Statement<[string], StockMovement>;
   readonly #uses: Statement<[string, string], StockFile['uses'][number]>;
+  readonly #arrivals: Statement<[string], StockFile['arrivals'][number]>;
   readonly #reader: StockReader;
 
   constructor(db: Database) {
@@ -64,6 +70,11 @@ export class Stock {
           UNION ALL SELECT job_id, at, 1 FROM can_use WHERE stock_id = ? AND emptied = 1) u
        JOIN job_summary j ON j.job_id = u.job_id ORDER BY u.at DESC LIMIT 200`,
     );
+    this.#arrivals = db.prepare(
+      `SELECT n.arrived_at AS at, n.quantity, n.job_id AS jobId, j.number FROM need_state n
+       JOIN job_summary j ON j.job_id = n.job_id
+       WHERE n.part_number = ? AND n.part_number <> '' AND n.arrived_at IS NOT NULL ORDER BY n.arrived_at DESC LIMIT 200`,
+    );
   }
 
   /** Everything, by kind and name. @param now ISO time, for use and dates */
@@ -90,6 +101,7 @@ export class Stock {
       item,
       movements: this.#movements.all(id),
       uses: this.#uses.all(item.partNumber, id),
+      arrivals: this.#arrivals.all(item.partNumber),
       standIns: standIns(this.references(), item.partNumber),
     };
   }

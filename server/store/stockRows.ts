@@ -31,9 +31,17 @@ const RESERVED = (only: string): string => `
     n.quantity - CAST(COALESCE((SELECT SUM(u.quantity) FROM part_use u WHERE u.job_id = n.job_id AND u.part_number = n.part_number), 0) AS INTEGER) AS quantity
   FROM need_state n JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
   WHERE n.part_number <> '' AND n.kind IN ('part', 'consumable') ${only && 'AND n.part_number = @number'} ORDER BY j.number`;
+/** Orders of the stock, and what open jobs have ordered for themselves: those are received by ticking them on the job. */
 const ORDERS = (only: string): string => `
-  SELECT id, item_id AS itemId, quantity, received, ordered_at AS orderedAt, person AS "by", expected, supplier, note
-  FROM stock_order WHERE closed_at IS NULL ${only && 'AND item_id = @id'} ORDER BY expected, ordered_at`;
+  SELECT id, item_id AS itemId, quantity, received, ordered_at AS orderedAt, person AS "by", expected, supplier, note,
+    NULL AS jobId, NULL AS number
+  FROM stock_order WHERE closed_at IS NULL ${only && 'AND item_id = @id'}
+  UNION ALL
+  SELECT n.job_id || ' ' || n.need_id, s.id, n.quantity, 0, n.ordered_at, '', n.expected, '', '', n.job_id, j.number
+  FROM need_state n JOIN stock s ON s.part_number = n.part_number
+    JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
+  WHERE n.part_number <> '' AND n.state = 'ordered' ${only && 'AND s.id = @id'}
+  ORDER BY expected, orderedAt`;
 const USES = (only: string): string => `
   SELECT part_number AS key, at, quantity FROM part_use WHERE part_number <> '' ${only && 'AND part_number = @number'}
   UNION ALL SELECT stock_id, at, 1 FROM can_use WHERE emptied = 1 AND stock_id IS NOT NULL ${only && 'AND stock_id = @id'}

@@ -21,6 +21,7 @@ const file = (more: Partial<StockItem> = {}): StockFile => ({
   item: item(more),
   movements: [],
   uses: [],
+  arrivals: [],
   standIns: [],
 });
 const show = async (component: object, replies: Record<string, unknown>, props = {}) => {
@@ -150,6 +151,21 @@ describe('one thing in stock', () => {
         expected: '2026-05-14',
         supplier: 'mainland',
         note: '',
+        jobId: null,
+        number: null,
+      },
+      {
+        id: 'j need',
+        itemId: 's-1',
+        quantity: 1,
+        received: 0,
+        orderedAt: '2026-05-12T08:00:00.000Z',
+        by: '',
+        expected: '2026-05-15',
+        supplier: '',
+        note: '',
+        jobId: 'j',
+        number: 231,
       },
     ];
     const { wrapper, asked } = await show(StockItemView, {
@@ -166,6 +182,9 @@ describe('one thing in stock', () => {
     await flushPromises();
     expect(asked.at(-1)?.body).toMatchObject({ by: 'tomas', order: { quantity: 5 } });
     expect(read(wrapper)).toContain('4 of 5 from mainland');
+    // What a job ordered for itself is received on the job.
+    expect(read(wrapper)).toMatch(/1 for job 231, expected .*: tick it there when it comes/);
+    expect(wrapper.findAll('button').filter((each) => each.text() === 'Book in')).toHaveLength(1);
     await press(wrapper, 'Book in');
     await flushPromises();
     expect(asked.at(-1)?.body).toMatchObject({ received: { quantity: 4, batch: 'L7' } });

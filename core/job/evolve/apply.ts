@@ -1,7 +1,7 @@
 import { advance, startRun } from '../../relearn/index.ts';
 import type { EventData, EventType } from '../events.ts';
 import { closerOf, isBack, itemOf } from '../query.ts';
-import type { Job, JobOpening, Stamp } from '../types.ts';
+import type { Job, JobOpening, NeedState, Stamp } from '../types.ts';
 import { APPLY_BENCH } from './applyBench.ts';
 import { APPLY_STRIP } from './applyStrip.ts';
 import { change, freshItem, plugItem } from './items.ts';
@@ -83,7 +83,9 @@ export const APPLY: { readonly [K in Exclude<EventType, 'job-opened' | 'undone'>
     brokenOrders: [],
     benchDone: [],
   }),
-  'need-ticked': (job, data) => ({ needs: [...job.needs.filter(({ needId }) => needId !== data.needId), data] }),
+  'need-ticked': (job, data, { at }) => ({
+    needs: [...job.needs.filter(({ needId }) => needId !== data.needId), { ...data, ...orderOf(job, data, at) }],
+  }),
   'caution-acknowledged': (job, { caution }) => ({ cautions: [...job.cautions, caution] }),
   'item-added': (job, { item }) => ({ items: [...job.items, freshItem(item, 'typed')] }),
   'constraint-added': (job, { constraint }) => ({ constraints: [...job.constraints, constraint] }),
@@ -226,6 +228,18 @@ const nextPlace = (job: Job): number =>
   job.items.reduce((highest, { stripOrder }) => Math.max(highest, stripOrder ?? 0), 0) + 1;
 
 /** Plugged openings keep their plug: only the person takes it out. */
+/** A need that this job ordered keeps when, and when it came; from the shelf it has neither. */
+function orderOf(
+  job: Job,
+  { needId, state }: EventData['need-ticked'],
+  at: string,
+): Pick<NeedState, 'orderedAt' | 'arrivedAt'> {
+  const before = job.needs.find((each) => each.needId === needId);
+  if (state === 'missing' || (state === 'ready' && before?.orderedAt === undefined)) return {};
+  const orderedAt = before?.orderedAt ?? at;
+  return state === 'ordered' ? { orderedAt } : { orderedAt, arrivedAt: before?.arrivedAt ?? at };
+}
+
 function setOpenings(
   openings: readonly JobOpening[],
   ids: readonly string[],

@@ -23,6 +23,8 @@ CREATE TABLE return_sent (job_id TEXT NOT NULL, id TEXT NOT NULL, at TEXT NOT NU
 
 -- Projections.
 ALTER TABLE need_state ADD COLUMN quantity INTEGER NOT NULL DEFAULT 1;
+ALTER TABLE need_state ADD COLUMN ordered_at TEXT;
+ALTER TABLE need_state ADD COLUMN arrived_at TEXT;
 CREATE TABLE point_judged (
   job_id TEXT NOT NULL, id TEXT NOT NULL, unit TEXT NOT NULL, kind TEXT NOT NULL, form TEXT NOT NULL, point TEXT NOT NULL, which TEXT NOT NULL, phase TEXT NOT NULL,
   verdict TEXT NOT NULL, value REAL, low REAL, high REAL, source TEXT, words TEXT NOT NULL, at TEXT NOT NULL, PRIMARY KEY (job_id, id)

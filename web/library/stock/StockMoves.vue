@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { StockFile } from '../../../contract/index.ts';
 import { parseNumber } from '../../../core/quantity/index.ts';
 import { type MovementKind, MOVEMENTS, shelfState } from '../../../core/stock/index.ts';
@@ -11,6 +11,7 @@ import { api } from '../../stores/api.ts';
 import { nowIso } from '../../stores/clock.ts';
 import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
+import { pastOf } from './past.ts';
 import type { SendStock } from './useStockFile.ts';
 
 /** What came and went: a movement to book, batches, orders under way, and everything that moved before. */
@@ -100,6 +101,7 @@ async function receive(orderKey: string, missing: number): Promise<void> {
   received.value = Object.fromEntries(Object.entries(received.value).filter(([key]) => key !== orderKey));
   receiveIds.value[orderKey] = freshId();
 }
+const past = computed(() => pastOf(props.file));
 const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).map(([key, name]) => ({
   id: key,
   name,
@@ -147,23 +149,33 @@ const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).
     <ul class="rows mt-1 border-y border-line">
       <li v-for="each in file.item.onOrder" :key="each.id" class="flex flex-wrap items-center gap-3 py-2">
         <span class="flex-1"
-          ><b>{{ each.quantity - each.received }}</b> of {{ each.quantity
-          }}<span class="text-soft">
-            from {{ each.supplier || 'somebody'
-            }}{{ each.expected ? `, expected ${shop.say.day(each.expected)}` : '' }}</span
+          ><b>{{ each.quantity - each.received }}</b>
+          <template v-if="each.jobId !== null">
+            for <RouterLink class="link" :to="`/jobs/${each.jobId}/prepare`">job {{ each.number }}</RouterLink
+            ><span class="text-soft"
+              >{{ each.expected ? `, expected ${shop.say.day(each.expected)}` : '' }}: tick it there when it comes</span
+            ></template
+          ><template v-else>
+            of {{ each.quantity
+            }}<span class="text-soft">
+              from {{ each.supplier || 'somebody'
+              }}{{ each.expected ? `, expected ${shop.say.day(each.expected)}` : '' }}</span
+            ></template
           ></span
         >
-        <label class="flex items-center gap-2 text-sm"
-          >came
-          <input
-            class="input w-20"
-            inputmode="numeric"
-            :value="received[each.id] ?? String(each.quantity - each.received)"
-            @input="received[each.id] = ($event.target as HTMLInputElement).value"
-        /></label>
-        <button type="button" class="quiet text-sm" @click="receive(each.id, each.quantity - each.received)">
-          Book in
-        </button>
+        <template v-if="each.jobId === null">
+          <label class="flex items-center gap-2 text-sm"
+            >came
+            <input
+              class="input w-20"
+              inputmode="numeric"
+              :value="received[each.id] ?? String(each.quantity - each.received)"
+              @input="received[each.id] = ($event.target as HTMLInputElement).value"
+          /></label>
+          <button type="button" class="quiet text-sm" @click="receive(each.id, each.quantity - each.received)">
+            Book in
+          </button>
+        </template>
         <p v-if="unread[each.id]" class="w-full text-sm font-semibold text-alarm" role="alert">{{ unread[each.id] }}</p>
       </li>
       <li v-if="file.item.onOrder.length === 0" class="py-2 text-soft">Nothing is on the way.</li>
@@ -186,23 +198,18 @@ const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).
     </form>
     <h2 class="mt-7 text-lg">Movements</h2>
     <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
-      <li v-for="(each, index) in file.movements" :key="index" class="grid grid-cols-[3.5rem_1fr] gap-x-3 py-1.5">
+      <li v-for="(each, index) in past" :key="index" class="grid grid-cols-[3.5rem_1fr] gap-x-3 py-1.5">
         <b :class="each.change < 0 ? 'text-oxide' : 'text-moss'"
           >{{ each.change > 0 ? '+' : each.change < 0 ? '−' : '' }}{{ Math.abs(each.change) }}</b
         >
         <span
-          >{{ MOVEMENTS[each.kind]
-          }}<span class="text-soft"
-            >{{ each.batch ? `, batch ${each.batch}` : '' }}{{ each.at ? `, ${shop.say.time(each.at)}` : '' }},
-            {{ shop.firstName(each.by) }}{{ each.note ? `: ${each.note}` : '' }}</span
+          >{{ each.words
+          }}<RouterLink v-if="each.job" class="link ml-1" :to="`/jobs/${each.job.id}`"
+            >job {{ each.job.number }}</RouterLink
+          ><span class="text-soft"
+            >{{ each.batch ? `, batch ${each.batch}` : '' }}{{ each.at ? `, ${shop.say.time(each.at)}` : ''
+            }}{{ each.by ? `, ${shop.firstName(each.by)}` : '' }}{{ each.note ? `: ${each.note}` : '' }}</span
           ></span
-        >
-      </li>
-      <li v-for="(each, index) in file.uses" :key="`use${index}`" class="grid grid-cols-[3.5rem_1fr] gap-x-3 py-1.5">
-        <b class="text-oxide">−{{ each.quantity }}</b>
-        <span
-          >Used on <RouterLink class="link" :to="`/jobs/${each.jobId}`">job {{ each.number }}</RouterLink
-          ><span class="text-soft">, {{ shop.say.time(each.at) }}</span></span
         >
       </li>
     </ul>

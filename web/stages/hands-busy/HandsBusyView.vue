@@ -1,7 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { caution, freeToGoBack, type Job, type JobItem, jobLocks, jobPlan, lockWords } from '../../../core/job/index.ts';
+import {
+  caution,
+  freeToGoBack,
+  type Job,
+  type JobItem,
+  jobLocks,
+  jobPlan,
+  lockWords,
+  nextStage,
+  STAGE_NAMES,
+} from '../../../core/job/index.ts';
 import { lowerFirst } from '../../parts/lowerFirst.ts';
 import { RESTORE_KINDS } from '../../../core/procedure/index.ts';
 import { readPreference } from '../../shell/preferences.ts';
@@ -60,6 +70,8 @@ const action = computed(() => {
     : actionFor(way.value, value, item.value, store.send, UNTYPED, step.value);
 });
 const torqueNow = computed(() => step.value !== null && action.value?.kind === 'bolt');
+/** Where hands go when nothing is left here. */
+const onward = computed(() => nextStage(way.value) ?? way.value);
 /** What comes before the item itself: an opening to plug, or fasteners that still hold the weight. */
 const before = computed(() => {
   const { kind, label = '' } = action.value ?? {};
@@ -168,7 +180,10 @@ const dots = computed(() => {
       <div>
         <p class="text-2xl font-bold text-oxide">
           <template v-if="before">First</template
-          ><template v-else>{{ done + 1 }} · {{ way === 'strip' ? 'comes off' : item.origin === 'plug' ? 'comes out' : 'goes back' }}</template>
+          ><template v-else
+            >{{ done + 1 }} ·
+            {{ way === 'strip' ? 'comes off' : item.origin === 'plug' ? 'comes out' : 'goes back' }}</template
+          >
         </p>
         <p class="mt-1 text-[2.5rem] font-bold leading-[1.08] text-balance sm:text-[4rem]">{{ title }}</p>
         <p v-for="words in detail" :key="words" class="mt-2 text-xl leading-snug text-soft sm:mt-3 sm:text-[1.625rem]">
@@ -226,6 +241,7 @@ const dots = computed(() => {
         <button
           type="button"
           class="min-h-16 rounded border-2 border-line text-2xl font-bold sm:min-h-28"
+          :disabled="job.undo === null"
           @click="undo"
         >
           Undo
@@ -233,11 +249,19 @@ const dots = computed(() => {
         <button
           type="button"
           class="min-h-16 rounded border-2 border-line text-2xl font-bold sm:min-h-28"
+          :disabled="queue.length < 2"
           @click="notYet"
         >
           Not yet
         </button>
+        <RouterLink
+          v-if="item === null"
+          class="grid min-h-24 place-items-center rounded bg-bottle text-[2.25rem] font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-[2.75rem]"
+          :to="`/jobs/${job.id}/${onward}`"
+          >To {{ STAGE_NAMES[onward].toLowerCase() }}</RouterLink
+        >
         <button
+          v-else
           type="button"
           class="min-h-24 rounded bg-bottle text-[2.25rem] font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-[2.75rem]"
           :disabled="action === null"

@@ -81,6 +81,7 @@ describe('hands busy, taking off', () => {
     await press(wrapper, 'Plugged');
     expect(job().openings.map(({ state }) => state)).toEqual(['plugged']);
     expect(read(wrapper)).toContain('Everything listed is off');
+    expect(read(wrapper)).toContain('To inspect');
     wrapper.unmount();
   });
   it('puts an item off to the end, and takes the last one back', async () => {
