@@ -87,7 +87,12 @@ export const sealExtras = {
   lubricant: z.enum(keysOf(SUBSTANCES)).optional(),
   wayRound: line.optional(),
 };
-export const coolantExtras = { inhibitor: z.enum(keysOf(INHIBITORS)).optional(), priceMinor: count.optional() };
+export const coolantExtras = {
+  inhibitor: z.enum(keysOf(INHIBITORS)).optional(),
+  priceMinor: count.optional(),
+  stockId: id.optional(),
+  emptied: z.boolean().optional(),
+};
 /** What `do-pass` says beside its event. */
 export const passForm = {
   form: z.enum(keysOf(UNIT_FORMS)).optional(),

@@ -40,6 +40,11 @@ describe('the tables of the bench', () => {
       sample('use-part', { partNumber: 'NP-25-1107', quantity: 2 }),
       { part_number: 'NP-25-1107', quantity: 2 },
     ],
+    [
+      'coolant_entry',
+      sample('record-coolant', { kind: 'added', amountText: '1 L', concentration: 0.5, stockId: 'b', emptied: true }),
+      { litres: 1, stock_id: 'b', emptied: 1 },
+    ],
     ['waste', sample('take-waste'), { kind: 'rags', place: 'metal bin' }],
     ['piece_apart', sample('set-apart'), { what: 'Injector', place: 'cylinder 2', returned_at: null }],
     ['sensor_sweep', sample('sweep-sensor'), { good: 1, phase: 'after' }],
@@ -93,6 +98,23 @@ describe('stock', () => {
     const last = server.services.jobs.job('j')?.undo?.commandId;
     await server.send('j', 'undo', { expected: last }).expect(201);
     expect((await stock('s-1107')).item.left).toBe(13);
+  });
+  it('loses a can or a bottle when a job emptied it', async () => {
+    const before = (await stock('s-clean')).item.left;
+    await job(sample('weigh-can', { stockId: 's-clean' }));
+    expect((await stock('s-clean')).item.left).toBe(before);
+    await server
+      .send('j', 'weigh-can', { ...SAMPLES['weigh-can'].data, id: 'w2', stockId: 's-clean', emptied: true })
+      .expect(201);
+    await server
+      .send('j', 'record-coolant', {
+        ...{ id: 'k', kind: 'added', amountText: '1 L', concentration: 0.5 },
+        ...{ stockId: 's-clean', emptied: true },
+      })
+      .expect(201);
+    const after = await stock('s-clean');
+    expect(after.item.left).toBe(before - 2);
+    expect(after.uses).toMatchObject([{ quantity: 1, jobId: 'j' }, { quantity: 1 }]);
   });
   it('never loses a movement', () => {
     expect(() => server.db.exec('DELETE FROM stock_movement')).toThrow('never deleted');

@@ -229,6 +229,9 @@ export interface EventData extends StripEventData, BenchEventData {
     readonly concentration: number | null;
     readonly inhibitor?: Inhibitor | undefined;
     readonly priceMinor?: number | undefined;
+    /** The bottle of the stock that it was poured from, and whether that is empty now. */
+    readonly stockId?: string | undefined;
+    readonly emptied?: boolean | undefined;
   };
   'level-checked': { readonly when: 'hot' | 'cold'; readonly level: 'low' | 'right' | 'high' };
   'run-started': { readonly id: string; readonly recipe: Recipe };

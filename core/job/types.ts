@@ -201,6 +201,9 @@ export interface SealDecision extends Stamp {
   readonly wayRound?: string | undefined;
 }
 export interface CoolantRecord extends CoolantEntry, Stamp {
+  /** The bottle of the stock that it was poured from, and whether that is empty now. */
+  readonly stockId?: string | undefined;
+  readonly emptied?: boolean | undefined;
   readonly id: string;
   readonly quantity: Quantity;
   readonly inhibitor?: Inhibitor | undefined;

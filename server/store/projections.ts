@@ -166,7 +166,7 @@ export const PROJECTIONS: readonly Projection[] = [
     key: ['id'],
     from: (job) => [job.coolant],
     rows: (job) =>
-      job.coolant.map(({ id, kind, litres, quantity, concentration, at }) => ({
+      job.coolant.map(({ id, kind, litres, quantity, concentration, stockId, emptied, at }) => ({
         job_id: job.id,
         id,
         kind,
@@ -174,6 +174,8 @@ export const PROJECTIONS: readonly Projection[] = [
         value: quantity.value,
         unit: quantity.unit,
         concentration,
+        stock_id: stockId ?? null,
+        emptied: emptied === true ? 1 : 0,
         at,
       })),
   },

@@ -14,15 +14,15 @@ import { type Barcode, changeOf, type CrossReference, plainNumber, standIns } fr
 import { StockReader, type StockRow, toItem } from './stockRows.ts';
 
 /**
- * Booked in by movements, and by jobs whose own orders came; used by jobs as parts by number and as emptied cans by the
- * item itself.
+ * Booked in by movements, and by jobs whose own orders came; used by jobs as parts by number and as emptied cans and
+ * bottles by the item itself.
  */
 const SELECT = `SELECT s.id, s.name, s.part_number, s.kind, s.place, s.price_minor, s.detail,
     COALESCE((SELECT SUM(m.change) FROM stock_movement m WHERE m.item_id = s.id), 0)
       + COALESCE((SELECT SUM(n.quantity) FROM need_state n
           WHERE n.part_number = s.part_number AND n.part_number <> '' AND n.arrived_at IS NOT NULL), 0) AS booked,
     CAST(COALESCE((SELECT SUM(u.quantity) FROM part_use u WHERE u.part_number = s.part_number AND u.part_number <> ''), 0)
-      + COALESCE((SELECT COUNT(*) FROM can_use c WHERE c.stock_id = s.id AND c.emptied = 1), 0) AS INTEGER) AS used
+      + (SELECT COUNT(*) FROM container_emptied c WHERE c.stock_id = s.id) AS INTEGER) AS used
   FROM stock s`;
 
 /** How a change of stock ended: of what thing it was, or why it was not taken. */
@@ -67,7 +67,7 @@ export class Stock {
     this.#uses = db.prepare(
       `SELECT u.at, u.quantity, u.job_id AS jobId, j.number FROM
          (SELECT job_id, at, quantity FROM part_use WHERE part_number = ? AND part_number <> ''
-          UNION ALL SELECT job_id, at, 1 FROM can_use WHERE stock_id = ? AND emptied = 1) u
+          UNION ALL SELECT job_id, at, 1 FROM container_emptied WHERE stock_id = ?) u
        JOIN job_summary j ON j.job_id = u.job_id ORDER BY u.at DESC LIMIT 200`,
     );
     this.#arrivals = db.prepare(

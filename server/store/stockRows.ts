@@ -44,7 +44,7 @@ const ORDERS = (only: string): string => `
   ORDER BY expected, orderedAt`;
 const USES = (only: string): string => `
   SELECT part_number AS key, at, quantity FROM part_use WHERE part_number <> '' ${only && 'AND part_number = @number'}
-  UNION ALL SELECT stock_id, at, 1 FROM can_use WHERE emptied = 1 AND stock_id IS NOT NULL ${only && 'AND stock_id = @id'}
+  UNION ALL SELECT stock_id, at, 1 FROM container_emptied ${only && 'WHERE stock_id = @id'}
   UNION ALL SELECT item_id, at, -change FROM stock_movement WHERE kind = 'used' AND at <> '' ${only && 'AND item_id = @id'}`;
 const BATCHES = (only: string): string => `
   SELECT item_id AS itemId, batch, MAX(best_before) AS bestBefore, SUM(change) AS quantity FROM stock_movement

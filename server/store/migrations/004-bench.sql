@@ -46,6 +46,13 @@ CREATE TABLE can_use (
 ) STRICT, WITHOUT ROWID;
 CREATE INDEX can_by_time ON can_use (at);
 CREATE INDEX can_by_stock ON can_use (stock_id);
+ALTER TABLE coolant_entry ADD COLUMN stock_id TEXT;
+ALTER TABLE coolant_entry ADD COLUMN emptied INTEGER NOT NULL DEFAULT 0;
+CREATE INDEX coolant_by_stock ON coolant_entry (stock_id);
+-- Cans and bottles leave the stock when they are empty, not by the gram or the litre.
+CREATE VIEW container_emptied AS
+  SELECT job_id, stock_id, at FROM can_use WHERE emptied = 1 AND stock_id IS NOT NULL
+  UNION ALL SELECT job_id, stock_id, at FROM coolant_entry WHERE emptied = 1 AND stock_id IS NOT NULL;
 CREATE TABLE part_use (
   job_id TEXT NOT NULL, id TEXT NOT NULL, part_number TEXT NOT NULL, quantity REAL NOT NULL, at TEXT NOT NULL, PRIMARY KEY (job_id, id)
 ) STRICT, WITHOUT ROWID;

@@ -6,7 +6,7 @@ import { SHIPPED_KNOWLEDGE } from '../../../core/diagnose/knowledge/index.ts';
 import { useJob } from '../../stores/job.ts';
 import { useKnowledge } from '../../stores/knowledge.ts';
 import { useShop } from '../../stores/shop.ts';
-import { freshShop, press, read, serve, showJob, stubs } from '../../testing.ts';
+import { field, freshShop, press, read, serve, showJob, stockItem, stubs } from '../../testing.ts';
 import CleanHands from '../clean/CleanHands.vue';
 import CoolantStage from '../coolant/CoolantStage.vue';
 import InspectStage from '../inspect/InspectStage.vue';
@@ -180,6 +180,38 @@ describe('the coolant page', () => {
       type: 'record-coolant',
       data: { kind: 'added', amountText: '1.00 L', concentration: 0.5 },
     });
+  });
+  it('pours from a bottle of the stock: its strength, inhibitor and price, and whether it is empty now', async () => {
+    serve({
+      'GET /api/stock': {
+        rows: [
+          stockItem({
+            id: 'b',
+            name: 'Concentrate, 1.5 L',
+            kind: 'coolant',
+            priceMinor: 1200,
+            detail: { concentration: 0.95, inhibitor: 'IAT', contentsL: 1.5 },
+          }),
+          stockItem({ id: 'g' }),
+        ],
+      },
+    });
+    const { sent } = show(pin);
+    const wrapper = mount(CoolantStage, { global });
+    await flushPromises();
+    await press(wrapper, 'Added');
+    const bottle = wrapper.find(field(wrapper, 'From which bottle'));
+    expect(bottle.findAll('option')).toHaveLength(2);
+    await bottle.setValue('b');
+    expect(wrapper.find<HTMLInputElement>(field(wrapper, 'Strength')).element.value).toBe('95');
+    await wrapper.find(field(wrapper, 'How much')).setValue('0,5 L');
+    await wrapper.find('input[type="checkbox"]').setValue(true);
+    await wrapper.findAll('form')[1]!.trigger('submit');
+    expect(sent[0]).toMatchObject({
+      type: 'record-coolant',
+      data: { concentration: 0.95, inhibitor: 'IAT', priceMinor: 400, stockId: 'b', emptied: true },
+    });
+    expect(wrapper.find<HTMLInputElement>('input[type="checkbox"]').element.checked).toBe(false);
   });
   it('goes by what was read, and reminds of the level', async () => {
     const { sent } = show(pin);

@@ -22,6 +22,7 @@ const kind = ref<Kind | null>('caught');
 const amount = ref('');
 const strength = ref('50');
 const bottle = ref('');
+const emptied = ref(false);
 const shelf = useStock();
 onMounted(shelf.load);
 const stock = computed(() => shelf.rows.filter(({ kind: of }) => of === 'coolant'));
@@ -55,9 +56,10 @@ function record(): void {
       concentration: adding ? (Number.isNaN(share) ? null : share / 100) : null,
       ...(adding && inhibitor !== undefined ? { inhibitor } : {}),
       ...(price === null ? {} : { priceMinor: price }),
+      ...(adding && chosen.value !== null ? { stockId: chosen.value.id, emptied: emptied.value } : {}),
     })
   )
-    amount.value = '';
+    [amount.value, emptied.value] = ['', false];
 }
 function pickTopUp({ litres, percent }: { litres: number; percent: number }): void {
   kind.value = 'added';
@@ -118,6 +120,9 @@ function pickTopUp({ litres, percent }: { litres: number; percent: number }): vo
           <option v-for="item in stock" :key="item.id" :value="item.id">{{ item.name }} ({{ item.left }} left)</option>
         </select>
       </FieldBox>
+      <label v-if="kind === 'added' && chosen" class="flex min-h-11 items-center gap-2 sm:col-span-3"
+        ><input v-model="emptied" type="checkbox" class="size-5 accent-bottle" /> the bottle is empty now</label
+      >
       <p
         v-if="kind === 'added' && mixing && mixing.verdict !== 'same'"
         class="font-semibold sm:col-span-3"
