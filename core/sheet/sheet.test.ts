@@ -55,6 +55,15 @@ describe('the sheet', () => {
       'Sample cover | left off on purpose | clips broken',
     ]);
   });
+  it('says the day once for what went back on one day', () => {
+    const back = (itemId: string): CommandBody => ({
+      type: 'put-back-item',
+      data: { itemId, renewed: false, fitted: '', countedBack: null, confirmed: true },
+    });
+    const [plug, cover] = rows(job(off('plug'), off('cover'), back('cover'), back('plug')), 'Came off and went back');
+    expect(plug).toMatch(/^Sample plug \| refitted, Wednesday 13 May, \d\d:\d\d$/);
+    expect(cover).toMatch(/^Sample cover \| refitted, \d\d:\d\d$/);
+  });
   it('works out the mix: 6 L at 50 %, 0.7 L out and away, 0.7 L of water in', () => {
     const coolant = (kind: 'caught' | 'discarded' | 'added', concentration: number | null): CommandBody => ({
       type: 'record-coolant',

@@ -10,6 +10,8 @@ export interface SheetSection {
   readonly title: string;
   readonly rows: readonly SheetRow[];
   readonly empty: string;
+  /** Many short rows: two columns are room enough. */
+  readonly dense?: true;
 }
 
 /** The whole sheet, ready to be printed or shown; everything is words by now. */

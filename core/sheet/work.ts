@@ -29,16 +29,24 @@ export function itemsSection(job: Job, say: Speaker): SheetSection {
     renewed: 'renewed',
     'left-off': 'left off on purpose',
   } as const;
+  let day = '';
+  // The day is said once, and again where it changes.
+  const when = (iso: string): string => {
+    const [said = '', ...rest] = say.time(iso).split(', ');
+    const again = said === day;
+    day = said;
+    return again ? rest.join(', ') : [said, ...rest].join(', ');
+  };
   const rows = job.items
     .filter(({ state, origin }) => state !== 'on' && origin !== 'plug')
     .map((item) =>
       row(
         item.name,
-        words[item.state] + (item.back === null ? '' : `, ${say.time(item.back.at)}`),
+        words[item.state] + (item.back === null ? '' : `, ${when(item.back.at)}`),
         [item.label, item.fitted, item.remark, ...item.kept.map(measureWords)].filter(Boolean).join(' · '),
       ),
     );
-  return { title: 'Came off and went back', rows, empty: 'Nothing came off.' };
+  return { title: 'Came off and went back', rows, empty: 'Nothing came off.', dense: true };
 }
 
 const measureWords = ({ kind, text, restored }: JobItem['kept'][number]): string =>

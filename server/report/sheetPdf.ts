@@ -5,6 +5,7 @@ import { BOTTLE, type Doc, heading, INK, LEFT, LINE, newPage, rule, SOFT, WIDTH 
 import { type SheetRow, type SheetSection, sheetOf, speaker } from '../../core/sheet/index.ts';
 
 const LABEL_WIDTH = 150;
+const GUTTER = 18;
 
 /** The record of a job as an A4 PDF with searchable text. */
 export function printSheet(
@@ -17,7 +18,7 @@ export function printSheet(
   const sheet = sheetOf(job, speaker(people, settings.currency, timeZone));
   const { doc, done } = newPage(`Job ${job.number}, ${sheet.plate}`, settings.shopName, job.lastAt);
   heading(doc, settings.shopName, `${sheet.plate}   ${sheet.title}`, sheet.subtitle);
-  rows(doc, sheet.identity);
+  rows(doc, sheet.identity, 2);
   for (const section of sheet.sections) printSection(doc, section);
   printPictures(doc, pairs);
   doc.moveDown(1).font('text').fontSize(8.5).fillColor(SOFT).text(sheet.closing, LEFT, doc.y, { width: WIDTH });
@@ -26,7 +27,7 @@ export function printSheet(
   return done;
 }
 
-function printSection(doc: Doc, { title, rows: lines, empty }: SheetSection): void {
+function printSection(doc: Doc, { title, rows: lines, empty, dense }: SheetSection): void {
   // A title never stands alone at the foot of a page.
   if (doc.y > doc.page.height - 130) doc.addPage();
   doc.moveDown(0.8);
@@ -34,7 +35,7 @@ function printSection(doc: Doc, { title, rows: lines, empty }: SheetSection): vo
   doc.moveDown(0.4).font('strong').fontSize(11.5).fillColor(BOTTLE).text(title, LEFT, doc.y, { width: WIDTH });
   doc.moveDown(0.25);
   if (lines.length === 0) doc.font('text').fontSize(9.5).fillColor(SOFT).text(empty, LEFT, doc.y, { width: WIDTH });
-  rows(doc, lines);
+  rows(doc, lines, dense === true ? 2 : 1);
 }
 
 /** Before beside after, the same size. */
@@ -60,23 +61,33 @@ function printPictures(doc: Doc, pairs: readonly PicturePair[]): void {
   }
 }
 
-function rows(doc: Doc, lines: readonly SheetRow[]): void {
-  for (const { label, value, note } of lines) {
-    const valueWidth = WIDTH - LABEL_WIDTH - 10;
-    const text = note === '' ? value : `${value}\n${note}`;
+/** Rows of label and value, read across when there are two columns. */
+function rows(doc: Doc, lines: readonly SheetRow[], columns: 1 | 2 = 1): void {
+  const width = (WIDTH - (columns - 1) * GUTTER) / columns;
+  const labelWidth = LABEL_WIDTH * (columns === 1 ? 1 : 0.72);
+  const valueWidth = width - labelWidth - 10;
+  const heightOf = ({ label, value, note }: SheetRow): number => {
     doc.font('text').fontSize(9.5);
-    const height =
-      Math.max(doc.heightOfString(label, { width: LABEL_WIDTH }), doc.heightOfString(text, { width: valueWidth })) + 3;
+    return Math.max(
+      doc.heightOfString(label, { width: labelWidth }),
+      doc.heightOfString(note === '' ? value : `${value}\n${note}`, { width: valueWidth }),
+    );
+  };
+  for (let at = 0; at < lines.length; at += columns) {
+    const across = lines.slice(at, at + columns);
+    const height = Math.max(...across.map(heightOf)) + 3;
     if (doc.y + height > doc.page.height - doc.page.margins.bottom) doc.addPage();
     const top = doc.y;
-    doc.fillColor(SOFT).text(label, LEFT, top, { width: LABEL_WIDTH });
-    doc.fillColor(INK).text(value, LEFT + LABEL_WIDTH + 10, top, { width: valueWidth });
-    if (note !== '')
-      doc
-        .fillColor(SOFT)
-        .fontSize(8.5)
-        .text(note, LEFT + LABEL_WIDTH + 10, doc.y, { width: valueWidth });
-    doc.y = Math.max(top + height, doc.y + 2);
+    let bottom = top + height;
+    for (const [column, { label, value, note }] of across.entries()) {
+      const left = LEFT + column * (width + GUTTER);
+      const valueLeft = left + labelWidth + 10;
+      doc.fontSize(9.5).fillColor(SOFT).text(label, left, top, { width: labelWidth });
+      doc.fillColor(INK).text(value, valueLeft, top, { width: valueWidth });
+      if (note !== '') doc.fillColor(SOFT).fontSize(8.5).text(note, valueLeft, doc.y, { width: valueWidth });
+      bottom = Math.max(bottom, doc.y + 2);
+    }
+    doc.y = bottom;
     doc.x = LEFT;
   }
 }

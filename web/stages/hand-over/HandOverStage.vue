@@ -88,7 +88,7 @@ function handOver(): void {
       </dl>
       <section v-for="section in sheet.sections" :key="section.title" class="mt-5">
         <h3 class="border-b border-line pb-1 text-bottle">{{ section.title }}</h3>
-        <dl v-if="section.rows.length > 0">
+        <dl v-if="section.rows.length > 0" :class="section.dense ? 'grid gap-x-8 xl:grid-cols-2' : ''">
           <div
             v-for="(row, index) in section.rows"
             :key="index"
