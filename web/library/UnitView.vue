@@ -72,10 +72,12 @@ const vehicleId = ref('');
 const place = ref('');
 const price = ref('');
 const note = ref('');
-const live = () =>
-  attempt(async () => {
-    const typed = price.value.trim() === '' ? null : parseNumber(price.value);
-    if (typed !== null && Number.isNaN(typed)) throw new Error(`Expected an amount, got “${price.value}”.`);
+const priceWrong = ref<string | null>(null);
+function live(): void {
+  const typed = price.value.trim() === '' ? null : parseNumber(price.value);
+  priceWrong.value = typed !== null && Number.isNaN(typed) ? `Expected an amount, got “${price.value}”.` : null;
+  if (priceWrong.value !== null) return;
+  void attempt(async () => {
     await api.post(`/units/${String(route.params.id)}/life`, {
       by: shop.personId,
       entry: {
@@ -88,6 +90,7 @@ const live = () =>
     });
     place.value = price.value = note.value = '';
   });
+}
 </script>
 
 <template>
@@ -155,7 +158,7 @@ const live = () =>
         </select></label
       >
       <TextField v-model="place" label="Where" placeholder="left bank, shelf U2" />
-      <TextField v-model="price" :label="`Price, ${shop.settings.currency}`" inputmode="decimal" />
+      <TextField v-model="price" :label="`Price, ${shop.settings.currency}`" inputmode="decimal" :error="priceWrong" />
       <TextField v-model="note" label="Note" placeholder="from the breaker, 90 000 km" />
       <button type="submit" class="quiet">Note it</button>
       <p v-if="problem" class="font-semibold text-alarm sm:col-span-3" role="alert">{{ problem }}</p>

@@ -1,0 +1,168 @@
+import { flushPromises, mount } from '@vue/test-utils';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { SAMPLE_FAMILY, SAMPLE_VEHICLE } from '../../core/job/testing/samples.ts';
+import { field, freshShop, press, read, refusal, serve, stubs } from '../testing.ts';
+import FamilyView from './FamilyView.vue';
+import UnitView from './UnitView.vue';
+
+const { route, push } = vi.hoisted(() => ({
+  route: { params: { id: 'u' }, query: {} as Record<string, string> },
+  push: vi.fn(),
+}));
+vi.mock('vue-router', async (original) => ({
+  ...(await original<object>()),
+  useRouter: () => ({ push }),
+  useRoute: () => route,
+}));
+const [type] = SAMPLE_FAMILY.unitTypes;
+const unit = {
+  id: 'u',
+  kind: type!.kind,
+  partNumber: 'S-1',
+  features: { ...type!.expected, gasket: 'round' },
+  vehicleId: 'v',
+  place: 'only',
+  state: 'fitted',
+};
+const bought = {
+  at: '2026-01-02T09:00:00.000Z',
+  by: 'tomas',
+  kind: 'bought',
+  vehicleId: null,
+  place: '',
+  priceMinor: 14_000,
+  note: 'breaker at the pier',
+};
+beforeEach(() => {
+  freshShop();
+  vi.restoreAllMocks();
+  push.mockReset();
+  route.query = {};
+});
+
+describe('a unit', () => {
+  const show = async (more: Record<string, unknown> = {}) => {
+    const asked = serve({
+      'GET /api/units/u': { unit, life: [bought] },
+      'GET /api/vehicles/v': { vehicle: SAMPLE_VEHICLE, jobs: [], family: SAMPLE_FAMILY },
+      'GET /api/vehicles?limit=100': { rows: [SAMPLE_VEHICLE] },
+      ...more,
+    });
+    const wrapper = mount(UnitView, { global: { stubs } });
+    await flushPromises();
+    return { wrapper, asked };
+  };
+  it('is held against what its vehicle expects as its marks are typed, and tells its life', async () => {
+    const { wrapper, asked } = await show({ 'PUT /api/units/u': {} });
+    expect(read(wrapper)).toContain('gasket outline round, expected oval');
+    expect(read(wrapper)).toContain('140.00 cr, breaker at the pier');
+    await wrapper.find(field(wrapper, 'Gasket outline')).setValue('oval');
+    expect(read(wrapper)).toContain('As expected.');
+    await wrapper.find('form').trigger('submit');
+    await flushPromises();
+    expect(asked.find(({ method }) => method === 'PUT')?.body).toMatchObject({
+      by: 'tomas',
+      unit: { partNumber: 'S-1', features: { gasket: 'oval' } },
+    });
+  });
+  it('keeps no marks that cannot be read', async () => {
+    const { wrapper, asked } = await show();
+    const port = wrapper.find(field(wrapper, 'Port diameter'));
+    await port.setValue('wide');
+    await wrapper.find('form').trigger('submit');
+    expect(port.attributes('aria-invalid')).toBe('true');
+    expect(asked.some(({ method }) => method === 'PUT')).toBe(false);
+  });
+  it('goes on living: fitted to a vehicle, with a price that can be read', async () => {
+    const { wrapper, asked } = await show({ 'POST /api/units/u/life': {} });
+    const form = wrapper.findAll('form')[1]!;
+    await form.find('select').setValue('fitted');
+    await form.findAll('select')[1]!.setValue('v');
+    const price = wrapper.find(field(wrapper, 'Price'));
+    await price.setValue('cheap');
+    await form.trigger('submit');
+    expect(read(wrapper)).toContain('Expected an amount, got “cheap”.');
+    expect(price.attributes('aria-invalid')).toBe('true');
+    await price.setValue('12,50');
+    await wrapper.find(field(wrapper, 'Where')).setValue('left bank');
+    await form.trigger('submit');
+    await flushPromises();
+    const posts = asked.filter(({ method }) => method === 'POST');
+    expect(posts).toHaveLength(1);
+    expect(posts[0]?.body).toMatchObject({
+      entry: { kind: 'fitted', vehicleId: 'v', place: 'left bank', priceMinor: 1250 },
+    });
+    expect(wrapper.find<HTMLInputElement>(field(wrapper, 'Price')).element.value).toBe('');
+  });
+  it('keeps what was typed when the server refuses it', async () => {
+    const { wrapper } = await show({ 'POST /api/units/u/life': refusal(409, 'It sits on AB 1: take it off first.') });
+    await wrapper.find(field(wrapper, 'Note')).setValue('to the shelf');
+    await wrapper.findAll('form')[1]!.trigger('submit');
+    await flushPromises();
+    expect(wrapper.find('[role="alert"]').text()).toBe('It sits on AB 1: take it off first.');
+    expect(wrapper.find<HTMLInputElement>(field(wrapper, 'Note')).element.value).toBe('to the shelf');
+  });
+});
+
+describe('an engine family', () => {
+  const show = async (more: Record<string, unknown> = {}) => {
+    const asked = serve({ 'GET /api/families/u': { ...SAMPLE_FAMILY, id: 'u' }, ...more });
+    const wrapper = mount(FamilyView, { global: { stubs } });
+    await flushPromises();
+    const keep = async () => {
+      await wrapper.find('form').trigger('submit');
+      await flushPromises();
+    };
+    return { wrapper, keep, put: () => asked.find(({ method }) => method === 'PUT') };
+  };
+  it('is sent as it came when nothing was touched', async () => {
+    const { keep, put } = await show({ 'PUT /api/families/u': {} });
+    await keep();
+    const { id: _, ...sent } = SAMPLE_FAMILY;
+    expect(put()?.body).toMatchObject({ by: 'tomas', family: JSON.parse(JSON.stringify(sent)) });
+    expect(push).toHaveBeenCalledWith('/families');
+  });
+  it('says beside each field what cannot be read, unit by unit', async () => {
+    const { wrapper, keep, put } = await show();
+    await wrapper.find(field(wrapper, 'Name')).setValue('');
+    await wrapper.find(field(wrapper, 'New')).setValue('dear');
+    await wrapper.find(field(wrapper, 'Port diameter')).setValue('wide');
+    await keep();
+    expect(put()).toBeUndefined();
+    expect(read(wrapper)).toContain('Some fields cannot be read; see beside them.');
+    for (const label of ['New', 'Port diameter'])
+      expect(wrapper.find(field(wrapper, label)).attributes('aria-invalid'), label).toBe('true');
+    expect(wrapper.find<HTMLInputElement>(field(wrapper, 'New')).element.value).toBe('dear');
+  });
+  it('puts what the server refuses beside its field', async () => {
+    const { wrapper, keep } = await show({
+      'PUT /api/families/u': refusal(400, 'Two families have that name.', { 'family.name': 'That name is taken.' }),
+    });
+    await keep();
+    expect(read(wrapper)).toContain('That name is taken.');
+    expect(push).not.toHaveBeenCalled();
+  });
+  it('takes another unit, and lets one go', async () => {
+    const { wrapper, keep, put } = await show({ 'PUT /api/families/u': {} });
+    const units = () => wrapper.findAll('section').length;
+    const before = units();
+    await press(wrapper, 'Another unit');
+    expect(units()).toBe(before + 1);
+    await press(wrapper, 'Take this unit out');
+    expect(units()).toBe(before);
+    await wrapper.findAll('section').at(-1)!.findAll('input')[0]!.setValue('Spare valve');
+    await keep();
+    expect(put()).toBeDefined();
+  });
+  it('begins empty when it is new', async () => {
+    route.query = { new: '1' };
+    const { wrapper, keep, put } = await show({
+      'PUT /api/families/u': refusal(400, 'It has no name.', { 'family.name': 'What is it called?' }),
+    });
+    expect(read(wrapper)).toContain('A new engine family');
+    await keep();
+    expect(put()?.body).toMatchObject({ family: { name: '', unitTypes: [] } });
+    expect(read(wrapper)).toContain('What is it called?');
+    expect(wrapper.find(field(wrapper, 'Name')).attributes('aria-invalid')).toBe('true');
+  });
+});
