@@ -8,6 +8,7 @@ import ChoiceRow from '../../parts/ChoiceRow.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
+import SavedLink from '../SavedLink.vue';
 import { useForm } from '../useForm.ts';
 
 /** The estimate for the owner: lines to be adjusted, a page, a message, and what the owner said. */
@@ -98,7 +99,7 @@ async function copy(): Promise<void> {
         </li>
       </ul>
       <div class="mt-2 flex flex-wrap gap-3">
-        <a class="quiet" :href="`/api/jobs/${job.id}/estimate.pdf`" target="_blank" rel="noopener">A4 page</a>
+        <SavedLink :href="`/api/jobs/${job.id}/estimate.pdf`">A4 page</SavedLink>
         <button type="button" class="quiet" @click="copy">{{ copied ? 'Copied' : 'Copy as a message' }}</button>
       </div>
       <details class="mt-2">

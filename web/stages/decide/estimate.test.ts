@@ -51,11 +51,14 @@ describe('the estimate', () => {
     expect(lowMinor).toBeLessThanOrEqual(before);
     expect(highMinor).toBeGreaterThanOrEqual(before);
     await renew();
-    expect(read(wrapper)).toContain('A4 page');
+    // The page is made of what is saved; the estimate still waits to be sent.
+    expect(wrapper.find('a[href$="estimate.pdf"]').exists()).toBe(false);
+    expect(read(wrapper)).toContain('A4 page, once all is saved');
     expect(read(wrapper)).toContain('Tern Quay Garage');
   });
   it('keeps the owner’s answer, up to an amount only with the amount', async () => {
     const { wrapper, sent, renew } = block(of('decide'), of('make-estimate'));
+    expect(wrapper.find('a[href$="estimate.pdf"]').attributes('target')).toBe('_blank');
     await press(wrapper, 'Up to an amount');
     const form = wrapper.find('form');
     await form.trigger('submit');

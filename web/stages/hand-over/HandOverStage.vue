@@ -8,6 +8,7 @@ import FigureRow from '../../parts/FigureRow.vue';
 import TextField from '../../parts/TextField.vue';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
+import SavedLink from '../SavedLink.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
 
@@ -62,8 +63,8 @@ function handOver(): void {
       <div class="flex flex-wrap items-center gap-3">
         <h2 class="text-[1.375rem]">The sheet</h2>
         <span class="ml-auto flex flex-wrap gap-2 text-sm">
-          <a class="quiet" :href="`/api/jobs/${job.id}/sheet.pdf`" target="_blank" rel="noopener">A4 sheet, PDF</a>
-          <a class="quiet" :href="`/api/jobs/${job.id}/file`" download>Job file, JSON</a>
+          <SavedLink :href="`/api/jobs/${job.id}/sheet.pdf`">A4 sheet, PDF</SavedLink>
+          <SavedLink :href="`/api/jobs/${job.id}/file`" download>Job file, JSON</SavedLink>
           <RouterLink v-if="learnable" class="quiet" :to="`/procedures/new?job=${job.id}`"
             >Let it write the procedure</RouterLink
           >

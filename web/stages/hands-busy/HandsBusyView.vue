@@ -86,6 +86,11 @@ const title = computed(() => {
     return `${item.value.name.split(',')[0]?.replace(/s$/, '')} ${step.value.number}${step.value.label ? `, ${step.value.label.split(',')[0]}` : ''}`;
   return item.value.name;
 });
+const heading = computed(() => {
+  if (before.value !== null) return 'First';
+  const what = way.value === 'strip' ? 'comes off' : item.value?.origin === 'plug' ? 'comes out' : 'goes back';
+  return `${done.value + 1} · ${what}`;
+});
 /** What to measure before it comes off, or to set it to once it is back. */
 const measuring = computed(() => {
   const { value } = item;
@@ -179,11 +184,7 @@ const dots = computed(() => {
     >
       <div>
         <p class="text-2xl font-bold text-oxide">
-          <template v-if="before">First</template
-          ><template v-else
-            >{{ done + 1 }} ·
-            {{ way === 'strip' ? 'comes off' : item.origin === 'plug' ? 'comes out' : 'goes back' }}</template
-          >
+          {{ heading }}
         </p>
         <p class="mt-1 text-[2.5rem] font-bold leading-[1.08] text-balance sm:text-[4rem]">{{ title }}</p>
         <p v-for="words in detail" :key="words" class="mt-2 text-xl leading-snug text-soft sm:mt-3 sm:text-[1.625rem]">
