@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
-import { isAtTorque, boltIds, type Job, type JobItem } from '../../../core/job/index.ts';
+import type { Job, JobItem } from '../../../core/job/index.ts';
 import { useShop } from '../../stores/shop.ts';
 import { bendLabels, isFar, layOut, looseEnd, middleOf, type Twine, twinePath, type Way } from './layout.ts';
-import TagItem from './TagItem.vue';
+import TagColumn from './TagColumn.vue';
+import { backName, backNote, offNote } from './tagNotes.ts';
 import { useRowWindow } from './useRowWindow.ts';
 
 /** Two facing columns on one sheet: came off downward, goes back upward, twins joined by string. */
@@ -67,28 +68,9 @@ function ordinal(number: number): string {
 const labels = computed(() => bendLabels(sheet.value.twines, props.selected, 3));
 
 const clock = (iso: string): string => shop.say.time(iso).split(', ').at(-1) ?? '';
-const plugOf = (item: JobItem): string => {
-  const opening = props.job.openings.find(({ id }) => item.opens.includes(id));
-  return opening?.state === 'plugged' ? 'plugged' : opening?.state === 'open' ? 'open' : '';
-};
-const leftNote = (item: JobItem): string => {
-  if (item.state === 'on') return '';
-  if (item.origin === 'plug') return item.state === 'off' ? 'in' : 'out';
-  const opening = plugOf(item);
-  if (opening !== '') return opening;
-  return item.label || (item.pocket === '' ? '' : item.pocket === 'bench' ? 'on the bench' : item.pocket);
-};
-const rightNote = (item: JobItem): string => {
-  if (item.back !== null)
-    return item.state === 'left-off'
-      ? 'left off'
-      : `${item.origin === 'plug' ? 'out' : item.state === 'renewed' ? 'new' : 'back'} ${clock(item.back.at)}`;
-  const group = item.fasteners;
-  if (props.way === 'refit' && group?.spec && item.bolts.length > 0)
-    return `${boltIds(item).filter((id) => isAtTorque(item, id)).length} of ${group.count}`;
-  return item.singleUse && item.state === 'off' ? 'new' : '';
-};
-const rightName = (item: JobItem): string => (item.origin === 'plug' ? `${item.name} out` : item.name);
+const nameOf = ({ name }: JobItem): string => name;
+const onTheWayOff = (item: JobItem): string => offNote(props.job, item);
+const onTheWayBack = (item: JobItem): string => backNote(item, props.way, clock);
 const isBack = (item: JobItem): boolean => item.back !== null;
 </script>
 
@@ -106,26 +88,18 @@ const isBack = (item: JobItem): boolean => item.back !== null;
       </p>
     </div>
     <div class="columns">
-      <ol aria-label="Came off, in this order" :style="{ height: `${height}px`, paddingTop: seen.above }">
-        <li
-          v-for="row in seen.left"
-          :key="row.item.id"
-          :aria-posinset="row.row + 1"
-          :aria-setsize="sheet.left.length"
-          v-memo="[row.item, row.number, row.item.id === selected, plugOf(row.item), pitch]"
-        >
-          <TagItem
-            side="left"
-            :number="row.number"
-            :name="row.item.name"
-            :note="leftNote(row.item)"
-            :state="row.item.state"
-            :selected="row.item.id === selected"
-            :wet="row.item.kind === 'coolant-hose'"
-            @choose="$emit('choose', row.item.id)"
-          />
-        </li>
-      </ol>
+      <TagColumn
+        aria-label="Came off, in this order"
+        :style="{ height: `${height}px`, paddingTop: seen.above }"
+        side="left"
+        :rows="seen.left"
+        :total="sheet.left.length"
+        :selected="selected"
+        :pitch="pitch"
+        :name-of="nameOf"
+        :note-of="onTheWayOff"
+        @choose="$emit('choose', $event)"
+      />
       <div ref="middle" class="middle" :style="{ height: `${height}px` }" aria-hidden="true">
         <svg :width="width" :height="height">
           <g
@@ -165,26 +139,18 @@ const isBack = (item: JobItem): boolean => item.back !== null;
           {{ label.reason }}
         </p>
       </div>
-      <ol aria-label="Goes back, read from the foot upward" :style="{ height: `${height}px`, paddingTop: seen.above }">
-        <li
-          v-for="row in seen.right"
-          :key="row.item.id"
-          :aria-posinset="row.row + 1"
-          :aria-setsize="sheet.right.length"
-          v-memo="[row.item, row.number, row.item.id === selected, pitch]"
-        >
-          <TagItem
-            side="right"
-            :number="row.number"
-            :name="rightName(row.item)"
-            :note="rightNote(row.item)"
-            :state="row.item.state"
-            :selected="row.item.id === selected"
-            :wet="false"
-            @choose="$emit('choose', row.item.id)"
-          />
-        </li>
-      </ol>
+      <TagColumn
+        aria-label="Goes back, read from the foot upward"
+        :style="{ height: `${height}px`, paddingTop: seen.above }"
+        side="right"
+        :rows="seen.right"
+        :total="sheet.right.length"
+        :selected="selected"
+        :pitch="pitch"
+        :name-of="backName"
+        :note-of="onTheWayBack"
+        @choose="$emit('choose', $event)"
+      />
     </div>
     <div class="turn" aria-hidden="true"><span /><em>the bench</em><span /></div>
   </div>
@@ -207,9 +173,6 @@ const isBack = (item: JobItem): boolean => item.back !== null;
 .columns {
   display: grid;
   grid-template-columns: minmax(0, 286fr) minmax(24px, 236fr) minmax(0, 286fr);
-}
-li {
-  height: var(--pitch);
 }
 .middle {
   position: relative;
