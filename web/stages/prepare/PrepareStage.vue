@@ -3,10 +3,7 @@ import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
 import type { ProcedureLine } from '../../../contract/index.ts';
 import { needState } from '../../../core/job/index.ts';
 import type { Readiness } from '../../../core/prepare/index.ts';
-import { formatMinutes } from '../../../core/quantity/index.ts';
 import { dayWithYear } from '../../parts/dayWithYear.ts';
-import FigureRow from '../../parts/FigureRow.vue';
-import { lowerFirst } from '../../parts/lowerFirst.ts';
 import TextField from '../../parts/TextField.vue';
 import { api } from '../../stores/api.ts';
 import { freshId, useJob } from '../../stores/job.ts';
@@ -14,7 +11,8 @@ import { useShop } from '../../stores/shop.ts';
 import StageFrame from '../StageFrame.vue';
 import NewerVersion from '../there-and-back/NewerVersion.vue';
 import { useForm } from '../useForm.ts';
-import { adviceWords, sayRange } from './adviceWords.ts';
+import { adviceWords } from './adviceWords.ts';
+import OutlookRows from './OutlookRows.vue';
 import { usePrepare } from './usePrepare.ts';
 
 /** What is needed against what is there, what to order today, and whether to start or wait. */
@@ -248,56 +246,18 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
     </template>
 
     <template #why>
-      <template v-if="job.procedure && said && outlook">
-        <div v-if="!started">
-          <p
-            class="text-[1.625rem] font-bold leading-tight"
-            :class="said.tone === 'good' ? 'text-moss' : said.tone === 'wait' ? 'text-brass' : ''"
-          >
-            {{ said.headline }}
-          </p>
-          <p v-for="line in said.lines" :key="line" class="mt-2">{{ line }}</p>
-        </div>
-        <p v-else class="border-l-[3px] border-brass py-1 pl-3">
-          It is in pieces.
-          {{
-            missing.length === 0
-              ? 'Nothing is missing to put it back.'
-              : `${outlook.held} ${outlook.held === 1 ? 'item waits' : 'items wait'} for ${missing.map(({ name }) => lowerFirst(name)).join(', ')}; all else can go back.`
-          }}
-        </p>
-        <dl class="rows border-y border-line text-[0.9375rem]">
-          <FigureRow label="Ready">{{ ready }} of {{ list.length }}</FigureRow>
-          <FigureRow label="Off"
-            >{{ formatMinutes(outlook.off.likely) }}
-            <span class="font-normal text-soft">{{ sayRange(outlook.off.low, outlook.off.high) }}</span></FigureRow
-          >
-          <FigureRow label="Bench, one soak">{{ formatMinutes(outlook.bench) }}</FigureRow>
-          <FigureRow label="Back"
-            >{{ formatMinutes(outlook.back.likely) }}
-            <span class="font-normal text-soft">{{ sayRange(outlook.back.low, outlook.back.high) }}</span></FigureRow
-          >
-          <FigureRow v-if="outlook.held > 0" label="Waits for parts"
-            >{{ outlook.held }} {{ outlook.held === 1 ? 'item' : 'items' }}</FigureRow
-          >
-          <FigureRow label="In a bay for about">{{
-            formatMinutes(outlook.off.likely + outlook.bench + outlook.back.likely + outlook.back.waiting)
-          }}</FigureRow>
-          <FigureRow label="In pieces now">{{ opened }} in {{ bays }} {{ bays === 1 ? 'bay' : 'bays' }}</FigureRow>
-        </dl>
-        <p class="text-sm text-soft">
-          {{ outlook.off.timed + outlook.back.timed }} of {{ outlook.off.steps + outlook.back.steps }} steps were timed
-          here before; the rest goes by kind.
-        </p>
-        <details v-if="tools.length > 0" class="text-[0.9375rem]">
-          <summary class="font-semibold">{{ tools.length }} tools along the way</summary>
-          <ul class="rows mt-1">
-            <li v-for="tool in tools" :key="tool.tool" class="flex justify-between gap-3 py-1">
-              <span>{{ tool.tool }}</span><span class="text-soft">{{ tool.steps.length }} ×</span>
-            </li>
-          </ul>
-        </details>
-      </template>
+      <OutlookRows
+        v-if="job.procedure && said && outlook"
+        :said="said"
+        :outlook="outlook"
+        :started="started"
+        :missing="missing"
+        :ready="ready"
+        :total="list.length"
+        :opened="opened"
+        :bays="bays"
+        :tools="tools"
+      />
       <p v-else-if="!job.procedure" class="text-soft">
         Without a procedure the order back is the mirror of what you take off, bent by the reasons you give.
       </p>

@@ -29,11 +29,15 @@ export function sayRange(low: number, high: number): string {
   return high < 90 ? `${Math.round(low)}–${Math.round(high)} min` : `${clock(low)}–${clock(high)} h`;
 }
 
+/** The advice in words. */
+export interface AdviceWords {
+  readonly headline: string;
+  readonly tone: 'good' | 'wait' | 'plain';
+  readonly lines: readonly string[];
+}
+
 /** The advice as a headline and sentences. */
-export function adviceWords(
-  advice: StartAdvice,
-  sayDay: SayDay,
-): { headline: string; tone: 'good' | 'wait' | 'plain'; lines: readonly string[] } {
+export function adviceWords(advice: StartAdvice, sayDay: SayDay): AdviceWords {
   if (advice.verdict === 'order first')
     return {
       headline: 'Order first',

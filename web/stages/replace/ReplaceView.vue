@@ -5,8 +5,6 @@ import type { UnitFile } from '../../../contract/index.ts';
 import { FAIL_CODES, type FailCode, type NewUnit } from '../../../core/job/index.ts';
 import { parseNumber } from '../../../core/quantity/index.ts';
 import {
-  FEATURES,
-  type Feature,
   LIFE_KINDS,
   matchVariant,
   type UnitObject,
@@ -25,6 +23,7 @@ import { useShop } from '../../stores/shop.ts';
 import UnitTabs from '../bench/UnitTabs.vue';
 import { useBench } from '../bench/useBench.ts';
 import StageFrame from '../StageFrame.vue';
+import MarksTable from './MarksTable.vue';
 import { useForm } from '../useForm.ts';
 
 /** Old against new, mark by mark, before anything is bolted on; what moves over; why the old one goes. */
@@ -63,17 +62,6 @@ const match = computed(() => (type.value === null ? null : matchVariant(type.val
 const used = computed(() =>
   shelf.value.filter(({ kind, state }) => kind === unit.value?.kind && state === 'on the shelf'),
 );
-const rows = computed(() =>
-  (Object.keys(FEATURES) as Feature[]).map((feature) => ({
-    feature,
-    name: FEATURES[feature].name,
-    old: said(old.value[feature]),
-    fresh: said(features.value[feature]),
-    wanted: said(type.value?.expected[feature] ?? null),
-    differs: match.value?.differs.find((each) => each.feature === feature) ?? null,
-  })),
-);
-const said = (value: string | number | null): string => (value === null || value === '' ? '—' : String(value));
 const swaps = computed(() => job.value?.items.filter(({ swapFrom }) => swapFrom !== undefined) ?? []);
 const done = computed(() => job.value?.replaced.find((each) => each.unit === unit.value?.id) ?? null);
 
@@ -166,35 +154,15 @@ const misfit = computed(() => match.value?.verdict === 'does not fit');
           >{{ done.failCode }} {{ FAIL_CODES[done.failCode] }}. It moves in the vehicle’s file at the hand-over.</span
         >
       </p>
-      <div class="mt-4 overflow-x-auto">
-        <table class="w-full max-w-3xl text-left">
-          <thead>
-            <tr class="text-sm text-soft">
-              <th scope="col" class="py-1 font-normal"><span class="sr-only">Feature</span></th>
-              <th scope="col" class="py-1 font-bold text-oxide">came off</th>
-              <th scope="col" class="py-1 font-bold text-moss">goes on</th>
-              <th scope="col" class="py-1 font-normal">the computer expects</th>
-            </tr>
-          </thead>
-          <tbody class="rows">
-            <tr class="border-t border-line">
-              <th scope="row" class="py-2 pr-4 font-semibold">Part number</th>
-              <td class="code py-2 pr-4">{{ unit.partNumber || '—' }}</td>
-              <td class="code py-2 pr-4">{{ partNumber || '—' }}</td>
-              <td class="code py-2 text-soft">{{ type?.partNumber ?? '—' }}</td>
-            </tr>
-            <tr v-for="each in rows" :key="each.feature" class="border-t border-line">
-              <th scope="row" class="py-2 pr-4 font-semibold">{{ each.name }}</th>
-              <td class="py-2 pr-4">{{ each.old }}</td>
-              <td class="py-2 pr-4" :class="each.differs ? 'font-bold text-alarm' : ''">
-                {{ each.fresh
-                }}<span v-if="each.differs" class="block text-sm font-normal">{{ each.differs.why }}</span>
-              </td>
-              <td class="py-2 text-soft">{{ each.wanted }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <MarksTable
+        class="mt-4"
+        :old="old"
+        :old-number="unit.partNumber"
+        :fresh="features"
+        :fresh-number="partNumber"
+        :type="type"
+        :match="match"
+      />
       <p
         v-if="match && match.verdict !== 'not known'"
         class="mt-3 max-w-prose text-lg font-semibold"
