@@ -36,7 +36,8 @@ const point = ({ detail, reorder }: StockItem): number | null => detail.reorderA
 /** At or below the point, with what is on its way counted in. */
 const low = (row: StockItem): boolean => {
   const at = point(row);
-  return row.free < 0 || (at !== null && row.free + onItsWay(row) <= at);
+  const coming = row.free + onItsWay(row);
+  return coming < 0 || (at !== null && coming <= at);
 };
 const toOrder = computed(() => rows.value.filter(low));
 const going = computed(() =>

@@ -60,6 +60,27 @@ describe('the stock', () => {
     await wrapper.find('input[type="search"]').setValue('ring');
     expect(read(wrapper)).not.toContain('Body gasket');
   });
+  it('does not ask twice for what a job has ordered already', async () => {
+    const order = {
+      id: 'j need',
+      itemId: 's-1',
+      quantity: 1,
+      received: 0,
+      orderedAt: '2026-05-12T08:00:00.000Z',
+      by: '',
+      expected: '2026-05-15',
+      supplier: '',
+      note: '',
+      jobId: 'j',
+      number: 231,
+    };
+    const rows = [item({ left: 0, free: -1, onOrder: [order] }), item({ id: 's-2', name: 'Ring', left: 0, free: -1 })];
+    const { wrapper } = await show(StockView, { 'GET /api/stock': { rows } });
+    const text = read(wrapper);
+    expect(text).toContain('Ring −1 free');
+    expect(text).not.toContain('Body gasket −1 free');
+    expect(text).toContain('1 on the way');
+  });
   it('goes to what a scanner typed, with its batch', async () => {
     const { wrapper } = await show(StockView, {
       'GET /api/stock': { rows: [item()] },
