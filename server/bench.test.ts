@@ -142,7 +142,14 @@ describe('stock', () => {
       left: 3,
       onOrder: [{ jobId: 'j', quantity: 1, received: 0, expected: '2026-05-15' }],
     });
+    // It claims nothing of what lies on the shelf meanwhile.
+    const wanted = async () =>
+      ((await server.http.get('/api/wanted').expect(200)).body as { rows: { partNumber: string }[] }).rows.filter(
+        ({ partNumber }) => partNumber === 'NP-25-1107',
+      ).length;
+    expect(await wanted()).toBe(0);
     await tick('ready', null);
+    expect(await wanted()).toBe(1);
     const here = await stock('s-1107');
     expect(here.item).toMatchObject({ left: 4, free: 3, onOrder: [] });
     expect(here.arrivals).toMatchObject([{ jobId: 'j', quantity: 1 }]);

@@ -90,13 +90,13 @@ export class Lists {
       .immediate();
   }
 
-  /** Open jobs by part number that they still want: not ready, and not used up. */
+  /** Open jobs by part number that they still want of what lies here: not used up, and not on order for themselves. */
   wanted(): { partNumber: string; jobId: string; number: number }[] {
     return this.#db
       .prepare<[], { partNumber: string; jobId: string; number: number }>(
         `SELECT n.part_number AS partNumber, n.job_id AS jobId, j.number FROM need_state n
          JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
-         WHERE n.part_number <> '' AND n.kind IN ('part', 'consumable')
+         WHERE n.part_number <> '' AND n.kind IN ('part', 'consumable') AND n.state <> 'ordered'
            AND NOT EXISTS (SELECT 1 FROM consumption c WHERE c.job_id = n.job_id AND c.part_number = n.part_number)
          ORDER BY n.part_number, j.number`,
       )
