@@ -216,11 +216,14 @@ describe('the coolant page', () => {
   it('goes by what was read, and reminds of the level', async () => {
     const { sent } = show(pin);
     const wrapper = mount(CoolantStage, { global });
-    const [reading] = wrapper.findAll('input');
-    await reading!.setValue('-25 °C');
+    await wrapper.find(field(wrapper, 'Freezes at')).setValue('-25 °C');
+    await wrapper.find(field(wrapper, 'Read with')).setValue('strip');
     await wrapper.find('form').trigger('submit');
-    expect(sent[0]).toMatchObject({ type: 'test-coolant', data: { scale: 'ethylene', typed: '-25 °C' } });
-    expect(read(wrapper)).toContain('Before, refractometer−25 °C'.replace('r−', 'r −'));
+    expect(sent[0]).toMatchObject({
+      type: 'test-coolant',
+      data: { tool: 'strip', scale: 'ethylene', typed: '-25 °C' },
+    });
+    expect(read(wrapper)).toContain('Before, test strip −25 °C');
     await press(wrapper, 'Leaks');
     const leak = wrapper.findAll('form').find((form) => form.text().includes('Note the leak'))!;
     await leak.trigger('submit');

@@ -5,6 +5,7 @@ import type { Job } from '../../../core/job/index.ts';
 import type { CoolantSystem } from '../../../core/procedure/index.ts';
 import { format } from '../../../core/quantity/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
+import FieldBox from '../../parts/FieldBox.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
@@ -14,7 +15,8 @@ const props = defineProps<{ job: Job; system: CoolantSystem }>();
 const test = useForm();
 const reading = ref('');
 const readWhen = ref<'before' | 'after' | null>('before');
-const tool = ref<'refractometer' | 'strip' | 'hydrometer'>('refractometer');
+const TOOLS = { refractometer: 'Refractometer', strip: 'Test strip', hydrometer: 'Hydrometer' } as const;
+const tool = ref<keyof typeof TOOLS>('refractometer');
 const scale = ref<Glycol | null>(null);
 function keepReading(): void {
   if (
@@ -35,17 +37,13 @@ function keepReading(): void {
     <h3 class="mb-2 text-lg">Strength, as read</h3>
     <ul v-if="job.coolantTests.length > 0" class="rows mb-3 border-y border-line">
       <li v-for="each in job.coolantTests" :key="each.id" class="flex justify-between gap-4 py-2">
-        <span>{{ each.when === 'before' ? 'Before' : 'After' }}, {{ each.tool }}</span>
+        <span>{{ each.when === 'before' ? 'Before' : 'After' }}, {{ TOOLS[each.tool].toLowerCase() }}</span>
         <b class="text-harbour"
           >{{ format({ value: each.celsius, unit: '°C' }, { decimals: 0 }) }}, {{ Math.round(each.share * 100) }} %</b
         >
       </li>
     </ul>
-    <form
-      v-if="job.status === 'open'"
-      class="grid max-w-3xl items-start gap-3 sm:grid-cols-[auto_auto_9rem_auto]"
-      @submit.prevent="keepReading"
-    >
+    <form v-if="job.status === 'open'" class="flex flex-wrap items-start gap-x-4 gap-y-3" @submit.prevent="keepReading">
       <ChoiceRow
         v-model="readWhen"
         label="When"
@@ -63,8 +61,14 @@ function keepReading(): void {
         ]"
         @update:model-value="scale = $event"
       />
+      <FieldBox v-slot="{ id }" label="Read with">
+        <select :id="id" v-model="tool" class="input">
+          <option v-for="(name, key) in TOOLS" :key="key" :value="key">{{ name }}</option>
+        </select>
+      </FieldBox>
       <TextField
         v-model="reading"
+        class="w-36"
         label="Freezes at"
         placeholder="−37 °C"
         :error="test.error('typed') ?? test.error('scale') ?? test.general('typed', 'scale')"
