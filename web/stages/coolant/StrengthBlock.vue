@@ -14,7 +14,10 @@ import { useForm } from '../useForm.ts';
 const props = defineProps<{ job: Job; system: CoolantSystem }>();
 const test = useForm();
 const reading = ref('');
-const readWhen = ref<'before' | 'after' | null>('before');
+/** Once it was read before, what is read next is read after. */
+const readWhen = ref<'before' | 'after' | null>(
+  props.job.coolantTests.some(({ when }) => when === 'before') ? 'after' : 'before',
+);
 const TOOLS = { refractometer: 'Refractometer', strip: 'Test strip', hydrometer: 'Hydrometer' } as const;
 const tool = ref<keyof typeof TOOLS>('refractometer');
 const scale = ref<Glycol | null>(null);
@@ -28,7 +31,7 @@ function keepReading(): void {
       typed: reading.value,
     })
   )
-    reading.value = '';
+    [reading.value, readWhen.value] = ['', 'after'];
 }
 </script>
 
