@@ -221,6 +221,45 @@ test('a cable body with a stuck valve, cleaned and rebuilt over two days', async
   });
 });
 
+test('on a slow line the stop that was picked and what was typed stay when the answer comes', async ({
+  page,
+  workshop,
+}) => {
+  await onTheBench(page, workshop, 'slow', 'farm', 'rebuild', 'cable-rotary');
+  await workshop.open(page, '/jobs/slow/inspect');
+  await button(page, /^Idle air valve/).click();
+  const stop = (name: RegExp) => page.getByRole('button', { name }).last();
+  await stop(/Valve turns freely/).click();
+  // The answer is held back until the next stop is half filled in.
+  let answer = (): void => undefined;
+  const mayGo = new Promise<void>((resolve) => (answer = resolve));
+  await page.route('**/commands', async (route) => {
+    await mayGo;
+    await route.continue();
+  });
+  await button(page, 'Stuck').click();
+  await stop(/Coil resistance/).click();
+  await page.getByLabel('Which one').fill('open side');
+  const answered = page.waitForResponse('**/commands');
+  answer();
+  await answered;
+  const judged = () =>
+    workshop.rows<{ point: string; which: string }>(
+      'SELECT point, which FROM point_judged WHERE job_id = ? ORDER BY at',
+      'slow',
+    );
+  await expect.poll(judged).toEqual([{ point: 'valve-free', which: '' }]);
+  await expect(page.getByRole('heading', { name: 'Coil resistance' })).toBeVisible();
+  await expect(page.getByLabel('Which one')).toHaveValue('open side');
+  await page.getByLabel('Measured, Ω').fill('11');
+  await page.getByLabel('Coil at, °C').fill('20');
+  await page.getByLabel('Coil at, °C').press('Enter');
+  await expect.poll(judged).toEqual([
+    { point: 'valve-free', which: '' },
+    { point: 'coil', which: 'open side' },
+  ]);
+});
+
 test('an electronic body wiped nearly dry: never sprayed, never soaked', async ({ page, workshop }) => {
   await onTheBench(page, workshop, 'dry', 'van2', 'clean-bench', 'electronic-small');
   await workshop.open(page, '/jobs/dry/inspect');

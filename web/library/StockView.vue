@@ -86,7 +86,7 @@ async function sendTable(content: string, goodOnly: boolean): Promise<void> {
   try {
     const path = `/stock/table?by=${shop.personId}${goodOnly ? '&good=1' : ''}`;
     const reply = await api.upload<{ taken: number }>(path, new Blob([content], { type: 'text/csv' }));
-    taken.value = `${reply.taken} lines taken in.`;
+    taken.value = `${reply.taken} ${reply.taken === 1 ? 'line' : 'lines'} taken in.`;
     table.value = null;
     await stock.load();
   } catch (error) {

@@ -114,7 +114,7 @@ describe('the stock', () => {
     expect(read(wrapper)).toContain('line 3: no count');
     await press(wrapper, 'Take in the good lines');
     await flushPromises();
-    expect(read(wrapper)).toContain('1 lines taken in.');
+    expect(read(wrapper)).toContain('1 line taken in.');
     expect(asked.map(({ path }) => path)).toContain('/api/stock/table?by=tomas&good=1');
   });
 });

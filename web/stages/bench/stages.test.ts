@@ -118,6 +118,24 @@ describe('old against new', () => {
     await press(wrapper, 'New');
     expect(price().element.value).toBe('180');
   });
+  it('says beside the field what cannot be read, and keeps it', async () => {
+    const { sent } = show();
+    const wrapper = mount(ReplaceView, { global });
+    await flushPromises();
+    await wrapper.find(field(wrapper, 'Our tag for it')).setValue('u-2');
+    await wrapper.find(field(wrapper, 'Why the old one goes')).setValue('F-10');
+    await wrapper.find(field(wrapper, 'Price')).setValue('cheap');
+    await wrapper.find(field(wrapper, 'Warranty')).setValue('a while');
+    await wrapper.find('form').trigger('submit');
+    expect(read(wrapper)).toContain('Expected an amount, got “cheap”.');
+    expect(read(wrapper)).toContain('Expected months, got “a while”.');
+    await wrapper.find(field(wrapper, 'Price')).setValue('900');
+    await wrapper.find(field(wrapper, 'Warranty')).setValue('400');
+    await wrapper.find('form').trigger('submit');
+    expect(read(wrapper)).toContain('Expected 0 to 120 months, got 400.');
+    expect(sent).toEqual([]);
+    expect(wrapper.find<HTMLInputElement>(field(wrapper, 'Warranty')).element.value).toBe('400');
+  });
   it('takes a used one from the shelf with its life and what was paid', async () => {
     const used = {
       id: 'shelf-1',

@@ -86,7 +86,9 @@ useKeys([{ keys: 'h', does: 'Hands busy', run: () => void router.push(`/jobs/${s
   >
     <div class="mt-3 flex flex-wrap items-center gap-3">
       <RouterLink class="quiet" :to="`/jobs/${job.id}/seized`"
-        >Seized screws<span v-if="seized > 0" class="font-bold text-oxide">{{ seized }}</span></RouterLink
+        >Seized screws<span v-if="seized > 0" class="font-bold text-oxide"
+          ><span class="sr-only">: </span>{{ seized }}</span
+        ></RouterLink
       >
       <RouterLink class="quiet" :to="`/jobs/${job.id}/hands/clean`"
         >Hands busy <kbd class="key" aria-hidden="true">H</kbd></RouterLink

@@ -54,7 +54,7 @@ describe('the clean stage', () => {
   });
   it('lists what waits besides, counts seized screws, and starts a timer', async () => {
     const { wrapper, sent } = await stage(of('note-seized'), of('try-rung'));
-    expect(read(wrapper)).toContain('Seized screws1');
+    expect(read(wrapper)).toContain('Seized screws: 1');
     expect(read(wrapper)).toMatch(/Waiting besides .*oil/i);
     await wrapper.find(field(wrapper, 'Minutes')).setValue('a while');
     await wrapper.find(field(wrapper, 'Timer for')).setValue('gasket in oil');

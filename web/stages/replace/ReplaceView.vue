@@ -104,11 +104,18 @@ watch(
     propose();
   },
 );
+/** What cannot be read as a number, beside its field. */
+const unread = ref<{ price: string | null; warranty: string | null }>({ price: null, warranty: null });
 function replace(): void {
   const own = unit.value;
   if (own === null || job.value === null || !read.value.ok) return;
   const amount = price.value.trim() === '' ? 0 : parseNumber(price.value);
   const months = warranty.value.trim() === '' ? 0 : parseNumber(warranty.value);
+  unread.value = {
+    price: Number.isNaN(amount) ? `Expected an amount, got “${price.value}”.` : null,
+    warranty: Number.isNaN(months) ? `Expected months, got “${warranty.value}”.` : null,
+  };
+  if (unread.value.price !== null || unread.value.warranty !== null) return;
   form.send('replace-unit', {
     id: freshId(),
     unit: own.id,
@@ -121,9 +128,9 @@ function replace(): void {
       partNumber: partNumber.value.trim(),
       features: read.value.features,
       origin: origin.value ?? 'new',
-      priceMinor: Number.isNaN(amount) ? -1 : Math.round(amount * 100),
+      priceMinor: Math.round(amount * 100),
       supplier: supplier.value,
-      warrantyMonths: Number.isNaN(months) ? -1 : Math.round(months),
+      warrantyMonths: Math.round(months),
     },
     failCode: failCode.value === '' ? 'F-90' : failCode.value,
     failNote: failNote.value,
@@ -216,7 +223,9 @@ const misfit = computed(() => match.value?.verdict === 'does not fit');
           v-model="price"
           :label="`Price, ${shop.settings.currency}`"
           inputmode="decimal"
-          :error="form.error('fitted.priceMinor') === null ? null : 'Expected an amount.'"
+          :error="
+            unread.price ?? (form.error('fitted.priceMinor') === null ? null : 'Expected an amount, zero or more.')
+          "
         />
         <div class="sm:col-span-3"><VariantFields v-model="text" :errors="read.ok ? {} : read.errors" /></div>
         <TextField v-model="supplier" label="From" placeholder="supplier or breaker" />
@@ -224,7 +233,7 @@ const misfit = computed(() => match.value?.verdict === 'does not fit');
           v-model="warranty"
           label="Warranty, months"
           inputmode="numeric"
-          :error="form.error('fitted.warrantyMonths') === null ? null : 'Expected 0 to 120 months.'"
+          :error="unread.warranty ?? form.error('fitted.warrantyMonths')"
         />
         <span class="max-sm:hidden" />
         <FieldBox v-slot="{ id }" label="Why the old one goes" class="sm:col-span-2">
