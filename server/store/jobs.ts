@@ -2,6 +2,7 @@ import type { Database } from 'better-sqlite3';
 import type { CommandReply, JobReply } from '../../contract/index.ts';
 import { type Command, type Context, decide, evolve, type Job, type Refusal, replay } from '../../core/job/index.ts';
 import { lifeProblem, warrantyUntil } from '../../core/vehicle/index.ts';
+import { prepared } from './prepared.ts';
 import { firstBreak } from './chain.ts';
 import type { Lists } from './lists.ts';
 import { EventLog } from './log.ts';
@@ -61,6 +62,7 @@ const KEPT = 64;
 export class Jobs {
   readonly log: EventLog;
   readonly #db: Database;
+  readonly #sql: Database['prepare'];
   readonly #projector: Projector;
   readonly #sources: Sources;
   readonly #folded = new Map<string, Job>();
@@ -68,6 +70,7 @@ export class Jobs {
 
   constructor(db: Database, sources: Sources) {
     this.#db = db;
+    this.#sql = prepared(db);
     this.log = new EventLog(db);
     this.#projector = new Projector(db);
     this.#sources = sources;
@@ -248,16 +251,14 @@ export class Jobs {
           const job = replay(jobId, this.log.since(jobId, 0));
           if (job !== null) this.#projector.write(null, job);
         }
-        this.#db.prepare("DELETE FROM setting WHERE key = 'projections'").run();
+        this.#sql("DELETE FROM setting WHERE key = 'projections'").run();
       })
       .immediate();
     return ids.length;
   }
 
   #nextNumber(): number {
-    const row = this.#db
-      .prepare<[], { highest: number | null }>('SELECT MAX(number) AS highest FROM job_summary')
-      .get();
+    const row = this.#sql<[], { highest: number | null }>('SELECT MAX(number) AS highest FROM job_summary').get();
     return (row?.highest ?? Number(this.#sources.lists.setting('first-job-number') ?? '1') - 1) + 1;
   }
 
@@ -287,7 +288,7 @@ export class Jobs {
 
   /** Whether the number is taken by another job. */
   numberTaken(number: number): boolean {
-    return this.#db.prepare('SELECT 1 FROM job_summary WHERE number = ?').get(number) !== undefined;
+    return this.#sql('SELECT 1 FROM job_summary WHERE number = ?').get(number) !== undefined;
   }
 
   /** The first event at which the chain of a job breaks, or null when it is whole. */

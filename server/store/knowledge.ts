@@ -12,70 +12,69 @@ import {
   summarise,
 } from '../../core/diagnose/index.ts';
 import { SHIPPED_KNOWLEDGE } from '../../core/diagnose/knowledge/index.ts';
+import { prepared } from './prepared.ts';
 
 /** What is known of causes and checks, by version. A version is never changed: jobs were judged by it. */
 export class KnowledgeStore {
-  readonly #db: Database;
+  readonly #sql: Database['prepare'];
   readonly #kept = new Map<number, Knowledge>();
 
   constructor(db: Database) {
-    this.#db = db;
+    this.#sql = prepared(db);
   }
 
   /** A version, or null. Version 1 is what ships with the program, unless the store holds an older one. */
   get(version: number): Knowledge | null {
     const kept = this.#kept.get(version);
     if (kept !== undefined) return kept;
-    const row = this.#db
-      .prepare<[number], { body: string }>('SELECT body FROM knowledge WHERE version = ?')
-      .get(version);
+    const row = this.#sql<[number], { body: string }>('SELECT body FROM knowledge WHERE version = ?').get(version);
     const found = row === undefined ? null : (JSON.parse(row.body) as Knowledge);
     if (found !== null) this.#kept.set(version, found);
     return found;
   }
 
   newest(): Knowledge {
-    const row = this.#db.prepare<[], { version: number | null }>('SELECT MAX(version) AS version FROM knowledge').get();
+    const row = this.#sql<[], { version: number | null }>('SELECT MAX(version) AS version FROM knowledge').get();
     return this.get(row?.version ?? 1) ?? SHIPPED_KNOWLEDGE;
   }
 
   versions(): KnowledgeVersion[] {
-    return this.#db
-      .prepare<[], KnowledgeVersion>(
-        'SELECT version, at, person AS by, note, edits FROM knowledge ORDER BY version DESC',
-      )
-      .all();
+    return this.#sql<[], KnowledgeVersion>(
+      'SELECT version, at, person AS by, note, edits FROM knowledge ORDER BY version DESC',
+    ).all();
   }
 
   /** Stores what ships with the program as version 1, once. */
   ship(at: string): void {
-    if (this.#db.prepare('SELECT 1 FROM knowledge WHERE version = 1').get() !== undefined) return;
-    this.#db
-      .prepare(
-        "INSERT OR IGNORE INTO knowledge (version, at, person, note, edits, body) VALUES (1, ?, '', 'As shipped with the program', 0, ?)",
-      )
-      .run(at, JSON.stringify(SHIPPED_KNOWLEDGE));
+    if (this.#sql('SELECT 1 FROM knowledge WHERE version = 1').get() !== undefined) return;
+    this.#sql(
+      "INSERT OR IGNORE INTO knowledge (version, at, person, note, edits, body) VALUES (1, ?, '', 'As shipped with the program', 0, ?)",
+    ).run(at, JSON.stringify(SHIPPED_KNOWLEDGE));
   }
 
   /** Makes the next version out of the newest. Nothing is stored when the result could not be used. */
   change(edits: readonly KnowledgeEdit[], note: string, by: string, at: string): EditResult {
     const result = editKnowledge(this.newest(), edits);
     if (result.ok)
-      this.#db
-        .prepare('INSERT INTO knowledge (version, at, person, note, edits, body) VALUES (?, ?, ?, ?, ?, ?)')
-        .run(result.knowledge.version, at, by, note, edits.length, JSON.stringify(result.knowledge));
+      this.#sql('INSERT INTO knowledge (version, at, person, note, edits, body) VALUES (?, ?, ?, ?, ?, ?)').run(
+        result.knowledge.version,
+        at,
+        by,
+        note,
+        edits.length,
+        JSON.stringify(result.knowledge),
+      );
     return result;
   }
 
   cases(): Case[] {
-    return this.#db
-      .prepare<[], { body: string }>('SELECT body FROM written_case ORDER BY id')
+    return this.#sql<[], { body: string }>('SELECT body FROM written_case ORDER BY id')
       .all()
       .map(({ body }) => JSON.parse(body) as Case);
   }
 
   putCases(cases: readonly Case[]): void {
-    const put = this.#db.prepare('INSERT OR REPLACE INTO written_case (id, body) VALUES (?, ?)');
+    const put = this.#sql('INSERT OR REPLACE INTO written_case (id, body) VALUES (?, ?)');
     for (const each of cases) put.run(each.id, JSON.stringify(each));
   }
 

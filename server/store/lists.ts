@@ -2,6 +2,7 @@ import type { Database } from 'better-sqlite3';
 import type { JobSummary, Person, Settings } from '../../contract/index.ts';
 import { type Calendar, ORDINARY_WEEK, type Tool } from '../../core/prepare/index.ts';
 import type { Wrench } from '../../core/torque/index.ts';
+import { prepared } from './prepared.ts';
 
 interface SummaryRow {
   readonly job_id: string;
@@ -25,25 +26,26 @@ interface SummaryRow {
 /** The workshop's lists: people, settings, wrenches, tools, opening hours, stock, and jobs as lines. */
 export class Lists {
   readonly #db: Database;
+  readonly #sql: Database['prepare'];
   #wrenches: Wrench[] | null = null;
 
   constructor(db: Database) {
     this.#db = db;
+    this.#sql = prepared(db);
   }
 
   people(): Person[] {
-    return this.#db.prepare<[], Person>('SELECT id, name, role, bay FROM person ORDER BY name').all();
+    return this.#sql<[], Person>('SELECT id, name, role, bay FROM person ORDER BY name').all();
   }
 
   roleOf(personId: string): Person['role'] | null {
     return (
-      this.#db.prepare<[string], { role: Person['role'] }>('SELECT role FROM person WHERE id = ?').get(personId)
-        ?.role ?? null
+      this.#sql<[string], { role: Person['role'] }>('SELECT role FROM person WHERE id = ?').get(personId)?.role ?? null
     );
   }
 
   setting(key: string): string | undefined {
-    return this.#db.prepare<[string], { value: string }>('SELECT value FROM setting WHERE key = ?').get(key)?.value;
+    return this.#sql<[string], { value: string }>('SELECT value FROM setting WHERE key = ?').get(key)?.value;
   }
 
   settings(): Settings {
@@ -57,16 +59,14 @@ export class Lists {
   }
 
   wrenches(): Wrench[] {
-    this.#wrenches ??= this.#db
-      .prepare<[], { body: string }>('SELECT body FROM wrench ORDER BY id')
+    this.#wrenches ??= this.#sql<[], { body: string }>('SELECT body FROM wrench ORDER BY id')
       .all()
       .map(({ body }) => JSON.parse(body) as Wrench);
     return this.#wrenches;
   }
 
   tools(): Tool[] {
-    return this.#db
-      .prepare<[], { body: string }>('SELECT body FROM tool ORDER BY id')
+    return this.#sql<[], { body: string }>('SELECT body FROM tool ORDER BY id')
       .all()
       .map(({ body }) => JSON.parse(body) as Tool);
   }
@@ -80,27 +80,27 @@ export class Lists {
   setCalendar(calendar: Calendar, by: string, at: string): void {
     this.#db
       .transaction(() => {
-        this.#db
-          .prepare("INSERT OR REPLACE INTO setting (key, value) VALUES ('calendar', ?)")
-          .run(JSON.stringify(calendar));
-        this.#db
-          .prepare('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)')
-          .run(at, by, 'calendar-changed', 'calendar', JSON.stringify(calendar));
+        this.#sql("INSERT OR REPLACE INTO setting (key, value) VALUES ('calendar', ?)").run(JSON.stringify(calendar));
+        this.#sql('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)').run(
+          at,
+          by,
+          'calendar-changed',
+          'calendar',
+          JSON.stringify(calendar),
+        );
       })
       .immediate();
   }
 
   /** Open jobs by part number that they still want of what lies here: not used up, and not on order for themselves. */
   wanted(): { partNumber: string; jobId: string; number: number }[] {
-    return this.#db
-      .prepare<[], { partNumber: string; jobId: string; number: number }>(
-        `SELECT n.part_number AS partNumber, n.job_id AS jobId, j.number FROM need_state n
+    return this.#sql<[], { partNumber: string; jobId: string; number: number }>(
+      `SELECT n.part_number AS partNumber, n.job_id AS jobId, j.number FROM need_state n
          JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
          WHERE n.part_number <> '' AND n.kind IN ('part', 'consumable') AND n.state <> 'ordered'
            AND NOT EXISTS (SELECT 1 FROM consumption c WHERE c.job_id = n.job_id AND c.part_number = n.part_number)
          ORDER BY n.part_number, j.number`,
-      )
-      .all();
+    ).all();
   }
 
   jobs(filter: {
@@ -109,10 +109,9 @@ export class Lists {
     before?: number | undefined;
     limit: number;
   }): JobSummary[] {
-    return this.#db
-      .prepare<unknown[], SummaryRow>(
-        `SELECT * FROM job_summary WHERE (? = 'all' OR status = ?) AND (? IS NULL OR vehicle_id = ?) AND (? IS NULL OR number < ?) ORDER BY number DESC LIMIT ?`,
-      )
+    return this.#sql<unknown[], SummaryRow>(
+      `SELECT * FROM job_summary WHERE (? = 'all' OR status = ?) AND (? IS NULL OR vehicle_id = ?) AND (? IS NULL OR number < ?) ORDER BY number DESC LIMIT ?`,
+    )
       .all(
         filter.status,
         filter.status,
@@ -135,7 +134,7 @@ export class Lists {
     },
     at: string,
   ): void {
-    const put = (sql: string) => this.#db.prepare(sql);
+    const put = (sql: string) => this.#sql(sql);
     this.#db
       .transaction(() => {
         const person = put('INSERT OR REPLACE INTO person (id, name, role, bay) VALUES (?, ?, ?, ?)');

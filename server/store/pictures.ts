@@ -3,6 +3,7 @@ import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, renameSync, writ
 import { join } from 'node:path';
 import type { Database } from 'better-sqlite3';
 import sharp from 'sharp';
+import { prepared } from './prepared.ts';
 
 /** A stored picture. */
 export interface StoredPicture {
@@ -28,11 +29,11 @@ const smaller = (from: Buffer | string): Promise<Buffer> =>
 
 /** Pictures are files named by the hash of their content beside the database, with a row each. */
 export class Pictures {
-  readonly #db: Database;
+  readonly #sql: Database['prepare'];
   readonly #folder: string;
 
   constructor(db: Database, folder: string) {
-    this.#db = db;
+    this.#sql = prepared(db);
     this.#folder = folder;
     mkdirSync(folder, { recursive: true });
   }
@@ -57,14 +58,14 @@ export class Pictures {
     this.#write(hash, bytes);
     this.#write(`${hash}.shown.webp`, copy);
     this.#write(`${hash}.small.webp`, small);
-    this.#db
-      .prepare('INSERT OR IGNORE INTO picture (hash, mime, bytes, width, height, added_at) VALUES (?, ?, ?, ?, ?, ?)')
-      .run(hash, mime, bytes.length, found.width, found.height, at);
+    this.#sql(
+      'INSERT OR IGNORE INTO picture (hash, mime, bytes, width, height, added_at) VALUES (?, ?, ?, ?, ?, ?)',
+    ).run(hash, mime, bytes.length, found.width, found.height, at);
     return { hash, mime, width: found.width, height: found.height };
   }
 
   has(hash: string): boolean {
-    return this.#db.prepare('SELECT 1 FROM picture WHERE hash = ?').get(hash) !== undefined;
+    return this.#sql('SELECT 1 FROM picture WHERE hash = ?').get(hash) !== undefined;
   }
 
   /** The file to send for a picture, or null when there is none. Pictures from before have no small copy: it is made now. */
@@ -79,7 +80,7 @@ export class Pictures {
 
   /** The stored file of a picture as it was taken, or its screen-sized copy. */
   file(hash: string, original: boolean): { path: string; mime: string } | null {
-    const row = this.#db.prepare<[string], { mime: string }>('SELECT mime FROM picture WHERE hash = ?').get(hash);
+    const row = this.#sql<[string], { mime: string }>('SELECT mime FROM picture WHERE hash = ?').get(hash);
     if (row === undefined) return null;
     return original
       ? { path: join(this.#folder, hash), mime: row.mime }

@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import type { ItemTimes, ProcedureLine, ProcedureVersion } from '../../contract/index.ts';
 import type { Procedure } from '../../core/procedure/index.ts';
+import { prepared } from './prepared.ts';
 
 /** How saving a version ended. */
 export type SaveOutcome =
@@ -9,41 +10,37 @@ export type SaveOutcome =
 /** The procedures library. A version is never changed: jobs were worked by it. */
 export class Procedures {
   readonly #db: Database;
+  readonly #sql: Database['prepare'];
 
   constructor(db: Database) {
     this.#db = db;
+    this.#sql = prepared(db);
   }
 
   /** The newest version of each, by name. */
   lines(): ProcedureLine[] {
-    return this.#db
-      .prepare<[], ProcedureLine>(
-        `SELECT id, version, name, family, json_extract(body, '$.familyId') AS familyId, json_extract(body, '$.work') AS work,
+    return this.#sql<[], ProcedureLine>(
+      `SELECT id, version, name, family, json_extract(body, '$.familyId') AS familyId, json_extract(body, '$.work') AS work,
            json_array_length(body, '$.items') AS items, json_array_length(body, '$.constraints') AS constraints
          FROM procedure ORDER BY name`,
-      )
-      .all();
+    ).all();
   }
 
   /** A procedure, the newest version unless one is named; null when there is none. */
   get(id: string, version?: number): Procedure | null {
     const row =
       version === undefined
-        ? this.#db.prepare<[string], { body: string }>('SELECT body FROM procedure WHERE id = ?').get(id)
-        : this.#db
-            .prepare<[string, number], { body: string }>(
-              'SELECT body FROM procedure_version WHERE id = ? AND version = ?',
-            )
-            .get(id, version);
+        ? this.#sql<[string], { body: string }>('SELECT body FROM procedure WHERE id = ?').get(id)
+        : this.#sql<[string, number], { body: string }>(
+            'SELECT body FROM procedure_version WHERE id = ? AND version = ?',
+          ).get(id, version);
     return row === undefined ? null : (JSON.parse(row.body) as Procedure);
   }
 
   versions(id: string): ProcedureVersion[] {
-    return this.#db
-      .prepare<[string], ProcedureVersion>(
-        'SELECT version, at, person AS by, note FROM procedure_version WHERE id = ? ORDER BY version DESC',
-      )
-      .all(id);
+    return this.#sql<[string], ProcedureVersion>(
+      'SELECT version, at, person AS by, note FROM procedure_version WHERE id = ? ORDER BY version DESC',
+    ).all(id);
   }
 
   /**
@@ -57,9 +54,13 @@ export class Procedures {
         if (newest !== basedOn) return { ok: false, newest };
         const next: Procedure = { ...procedure, version: newest + 1, changes: note };
         this.#put(next, by, note, at);
-        this.#db
-          .prepare('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)')
-          .run(at, by, 'procedure-saved', procedure.id, JSON.stringify({ version: next.version, note }));
+        this.#sql('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)').run(
+          at,
+          by,
+          'procedure-saved',
+          procedure.id,
+          JSON.stringify({ version: next.version, note }),
+        );
         return { ok: true, procedure: next };
       })
       .immediate();
@@ -72,34 +73,39 @@ export class Procedures {
 
   #newest(id: string): number {
     return (
-      this.#db
-        .prepare<[string], { version: number | null }>(
-          'SELECT MAX(version) AS version FROM procedure_version WHERE id = ?',
-        )
-        .get(id)?.version ?? 0
+      this.#sql<[string], { version: number | null }>(
+        'SELECT MAX(version) AS version FROM procedure_version WHERE id = ?',
+      ).get(id)?.version ?? 0
     );
   }
 
   #put(procedure: Procedure, by: string, note: string, at: string): void {
     const newest = this.#newest(procedure.id);
     const body = JSON.stringify(procedure);
-    this.#db
-      .prepare('INSERT INTO procedure_version (id, version, at, person, note, body) VALUES (?, ?, ?, ?, ?, ?)')
-      .run(procedure.id, procedure.version, at, by, note, body);
+    this.#sql('INSERT INTO procedure_version (id, version, at, person, note, body) VALUES (?, ?, ?, ?, ?, ?)').run(
+      procedure.id,
+      procedure.version,
+      at,
+      by,
+      note,
+      body,
+    );
     if (procedure.version < newest) return;
-    this.#db
-      .prepare('INSERT OR REPLACE INTO procedure (id, version, name, family, body) VALUES (?, ?, ?, ?, ?)')
-      .run(procedure.id, procedure.version, procedure.name, procedure.family, body);
+    this.#sql('INSERT OR REPLACE INTO procedure (id, version, name, family, body) VALUES (?, ?, ?, ?, ?)').run(
+      procedure.id,
+      procedure.version,
+      procedure.name,
+      procedure.family,
+      body,
+    );
   }
 
   /** Hands-on minutes by item from finished jobs of a procedure, whatever their version. */
   times(id: string): ItemTimes {
-    const rows = this.#db
-      .prepare<[string], { itemId: string; off: number; back: number }>(
-        `SELECT item_id AS itemId, off_s / 60.0 AS off, back_s / 60.0 AS back FROM item_time
+    const rows = this.#sql<[string], { itemId: string; off: number; back: number }>(
+      `SELECT item_id AS itemId, off_s / 60.0 AS off, back_s / 60.0 AS back FROM item_time
          WHERE procedure_id = ? AND closed = 1 ORDER BY job_id, item_id`,
-      )
-      .all(id);
+    ).all(id);
     const times: Record<string, { off: number[]; back: number[] }> = {};
     for (const { itemId, off, back } of rows) {
       const known = (times[itemId] ??= { off: [], back: [] });

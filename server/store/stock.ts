@@ -11,6 +11,7 @@ import type {
   StockMovement,
 } from '../../contract/index.ts';
 import { type Barcode, changeOf, type CrossReference, plainNumber, standIns } from '../../core/stock/index.ts';
+import { prepared } from './prepared.ts';
 import { StockReader, type StockRow, toItem } from './stockRows.ts';
 
 /**
@@ -32,6 +33,7 @@ export type StockOutcome =
 /** Parts, gaskets, seals, screws, cleaners and coolant: counted by movements, orders and what jobs use. */
 export class Stock {
   readonly #db: Database;
+  readonly #sql: Database['prepare'];
   readonly #get: Statement<[string], StockRow>;
   readonly #move: Statement<[string, string, string, string, string, number, string, string | null, string]>;
   readonly #moved: Statement<[string], { item_id: string }>;
@@ -46,6 +48,7 @@ export class Stock {
 
   constructor(db: Database) {
     this.#db = db;
+    this.#sql = prepared(db);
     this.#reader = new StockReader(db);
     this.#get = db.prepare(`${SELECT} WHERE s.id = ?`);
     this.#move = db.prepare(
@@ -150,12 +153,10 @@ export class Stock {
   }
 
   order(itemId: string, { id, quantity, expected, supplier, note }: OrderInput, by: string, at: string): void {
-    if (this.#db.prepare('SELECT 1 FROM stock_order WHERE id = ?').get(id) === undefined)
-      this.#db
-        .prepare(
-          'INSERT INTO stock_order (id, item_id, quantity, ordered_at, person, expected, supplier, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
-        )
-        .run(id, itemId, quantity, at, by, expected, supplier, note);
+    if (this.#sql('SELECT 1 FROM stock_order WHERE id = ?').get(id) === undefined)
+      this.#sql(
+        'INSERT INTO stock_order (id, item_id, quantity, ordered_at, person, expected, supplier, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+      ).run(id, itemId, quantity, at, by, expected, supplier, note);
   }
 
   /** Books in what came of an order, once however often it is sent; it stays open while something is missing. */
@@ -164,11 +165,10 @@ export class Stock {
       .transaction((): StockOutcome => {
         const before = this.#moved.get(input.id);
         if (before !== undefined) return { ok: true, id: before.item_id };
-        const order = this.#db
-          .prepare<[string], { item_id: string; quantity: number; received: number; closed_at: string | null }>(
-            'SELECT item_id, quantity, received, closed_at FROM stock_order WHERE id = ?',
-          )
-          .get(orderId);
+        const order = this.#sql<
+          [string],
+          { item_id: string; quantity: number; received: number; closed_at: string | null }
+        >('SELECT item_id, quantity, received, closed_at FROM stock_order WHERE id = ?').get(orderId);
         if (order === undefined || order.closed_at !== null)
           return { ok: false, field: 'id', message: 'That order is not under way.' };
         const missing = order.quantity - order.received;
@@ -179,20 +179,16 @@ export class Stock {
             message: `Only ${missing} of it are still to come; got ${input.quantity}.`,
           };
         this.#move.run(input.id, order.item_id, at, by, 'received', input.quantity, input.batch, input.bestBefore, '');
-        this.#db
-          .prepare(
-            'UPDATE stock_order SET received = received + ?, closed_at = CASE WHEN received + ? >= quantity THEN ? END WHERE id = ?',
-          )
-          .run(input.quantity, input.quantity, at, orderId);
+        this.#sql(
+          'UPDATE stock_order SET received = received + ?, closed_at = CASE WHEN received + ? >= quantity THEN ? END WHERE id = ?',
+        ).run(input.quantity, input.quantity, at, orderId);
         return { ok: true, id: order.item_id };
       })
       .immediate();
   }
 
   references(): CrossReference[] {
-    return this.#db
-      .prepare<[], CrossReference>('SELECT a, b, fit, note, source FROM cross_reference ORDER BY a, b')
-      .all();
+    return this.#sql<[], CrossReference>('SELECT a, b, fit, note, source FROM cross_reference ORDER BY a, b').all();
   }
 
   /** Says something about two numbers, whichever way round; what was said before is replaced. */
@@ -203,11 +199,16 @@ export class Stock {
         const known = this.references().find(
           (each) => plainNumber(each.a) === plainNumber(first) && plainNumber(each.b) === plainNumber(second),
         );
-        if (known !== undefined)
-          this.#db.prepare('DELETE FROM cross_reference WHERE a = ? AND b = ?').run(known.a, known.b);
-        this.#db
-          .prepare('INSERT INTO cross_reference (a, b, fit, note, source, at, person) VALUES (?, ?, ?, ?, ?, ?, ?)')
-          .run(first, second, fit, note, source, at, by);
+        if (known !== undefined) this.#sql('DELETE FROM cross_reference WHERE a = ? AND b = ?').run(known.a, known.b);
+        this.#sql('INSERT INTO cross_reference (a, b, fit, note, source, at, person) VALUES (?, ?, ?, ?, ?, ?, ?)').run(
+          first,
+          second,
+          fit,
+          note,
+          source,
+          at,
+          by,
+        );
         this.#audit.run(at, by, 'cross-reference', `${first} ${second}`, JSON.stringify({ fit, note, source }));
       })
       .immediate();

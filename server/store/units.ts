@@ -9,6 +9,7 @@ import {
   type UnitObject,
   type VariantFeatures,
 } from '../../core/vehicle/index.ts';
+import { prepared } from './prepared.ts';
 
 interface UnitRow {
   readonly id: string;
@@ -36,12 +37,14 @@ export type LifeOutcome =
 /** Throttle bodies, valves and actuators as objects of their own. */
 export class Units {
   readonly #db: Database;
+  readonly #sql: Database['prepare'];
   readonly #get: Statement<[string], UnitRow>;
   readonly #put: Statement<[string, string, string, string, string | null, string, string]>;
   readonly #live: Statement<[string, string, string, string, string | null, string, number | null, string]>;
 
   constructor(db: Database) {
     this.#db = db;
+    this.#sql = prepared(db);
     this.#get = db.prepare('SELECT * FROM unit WHERE id = ?');
     this.#put = db.prepare(
       `INSERT INTO unit (id, kind, part_number, features, vehicle_id, place, state) VALUES (?, ?, ?, ?, ?, ?, ?)
@@ -62,10 +65,9 @@ export class Units {
   file(id: string): UnitFile | null {
     const unit = this.get(id);
     if (unit === null) return null;
-    const life = this.#db
-      .prepare<[string], LifeRow>(
-        'SELECT at, person, kind, vehicle_id, place, price_minor, note FROM unit_life WHERE unit_id = ? ORDER BY id',
-      )
+    const life = this.#sql<[string], LifeRow>(
+      'SELECT at, person, kind, vehicle_id, place, price_minor, note FROM unit_life WHERE unit_id = ? ORDER BY id',
+    )
       .all(id)
       .map(({ at, person, kind, vehicle_id, place, price_minor, note }): LifeEntry => ({
         at,
@@ -81,11 +83,9 @@ export class Units {
 
   /** Units by the vehicle they sit on, bodies before valves. */
   on(vehicleIds: readonly string[]): ReadonlyMap<string, readonly FittedUnit[]> {
-    const rows = this.#db
-      .prepare<[string], UnitRow>(
-        'SELECT * FROM unit WHERE vehicle_id IN (SELECT value FROM json_each(?)) ORDER BY kind DESC, id',
-      )
-      .all(JSON.stringify(vehicleIds));
+    const rows = this.#sql<[string], UnitRow>(
+      'SELECT * FROM unit WHERE vehicle_id IN (SELECT value FROM json_each(?)) ORDER BY kind DESC, id',
+    ).all(JSON.stringify(vehicleIds));
     const byVehicle = new Map<string, FittedUnit[]>();
     for (const { id, kind, place, part_number, features: text, vehicle_id } of rows) {
       const features = JSON.parse(text) as VariantFeatures;
@@ -98,10 +98,7 @@ export class Units {
 
   /** Units that are not on a vehicle, and those scrapped or sold, newest number last. */
   loose(): UnitObject[] {
-    return this.#db
-      .prepare<[], UnitRow>('SELECT * FROM unit WHERE vehicle_id IS NULL ORDER BY state, id')
-      .all()
-      .map(toUnit);
+    return this.#sql<[], UnitRow>('SELECT * FROM unit WHERE vehicle_id IS NULL ORDER BY state, id').all().map(toUnit);
   }
 
   /** Notes or corrects what a unit is; a new one begins on the shelf, unbought. */
@@ -145,10 +142,7 @@ export class Units {
 
   /** Makes these the units of a vehicle: new ones are fitted, missing ones taken off. Call inside a transaction. */
   fitAll(vehicleId: string, units: VehicleInput['units'], by: string, at: string): void {
-    const before = this.#db
-      .prepare<[string], UnitRow>('SELECT * FROM unit WHERE vehicle_id = ?')
-      .all(vehicleId)
-      .map(toUnit);
+    const before = this.#sql<[string], UnitRow>('SELECT * FROM unit WHERE vehicle_id = ?').all(vehicleId).map(toUnit);
     for (const { id, kind, place, partNumber, variant, features } of units) {
       // A vehicle that comes with a job file does not take a unit from where it sits here.
       const sits = this.get(id)?.vehicleId ?? null;

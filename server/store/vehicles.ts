@@ -1,6 +1,7 @@
 import type { Database, Statement } from 'better-sqlite3';
 import type { Page, VehicleInput } from '../../contract/index.ts';
 import type { FittedUnit, MeterUnit, Vehicle } from '../../core/vehicle/index.ts';
+import { prepared } from './prepared.ts';
 import type { Units } from './units.ts';
 
 interface VehicleRow {
@@ -30,6 +31,7 @@ const SELECT = `SELECT v.*, r.value AS last_value, r.unit AS last_unit FROM vehi
 /** The list of vehicles. */
 export class Vehicles {
   readonly #db: Database;
+  readonly #sql: Database['prepare'];
   readonly #get: Statement<[string], VehicleRow>;
   readonly #put: Statement<unknown[]>;
   readonly #audit: Statement<[string, string, string, string, string]>;
@@ -37,6 +39,7 @@ export class Vehicles {
 
   constructor(db: Database, units: Units) {
     this.#db = db;
+    this.#sql = prepared(db);
     this.#units = units;
     this.#get = db.prepare(`${SELECT} WHERE v.id = ?`);
     this.#put =
@@ -115,9 +118,11 @@ export class Vehicles {
       .concat(after === undefined ? [] : ['(v.plate, v.id) > (?, ?)']);
     // The index holds all that is searched, in the order wanted: rows themselves are read only for the page.
     const found = `SELECT v.id FROM vehicle v INDEXED BY vehicle_search ${where.length > 0 ? `WHERE ${where.join(' AND ')}` : ''} ORDER BY v.plate, v.id LIMIT ?`;
-    const rows = this.#db
-      .prepare<unknown[], VehicleRow>(`${SELECT} WHERE v.id IN (${found}) ORDER BY v.plate, v.id`)
-      .all(...words, ...(after === undefined ? [] : [plate, id]), limit + 1);
+    const rows = this.#sql<unknown[], VehicleRow>(`${SELECT} WHERE v.id IN (${found}) ORDER BY v.plate, v.id`).all(
+      ...words,
+      ...(after === undefined ? [] : [plate, id]),
+      limit + 1,
+    );
     const page = rows.slice(0, limit);
     const last = page.at(-1);
     return {
@@ -128,11 +133,9 @@ export class Vehicles {
 
   /** Another vehicle with the same plate, or null. */
   withPlate(plate: string, otherThan: string): Vehicle | null {
-    const row = this.#db
-      .prepare<[string, string], VehicleRow>(
-        `${SELECT} WHERE upper(replace(v.plate, ' ', '')) = upper(replace(?, ' ', '')) AND v.id <> ?`,
-      )
-      .get(plate, otherThan);
+    const row = this.#sql<[string, string], VehicleRow>(
+      `${SELECT} WHERE upper(replace(v.plate, ' ', '')) = upper(replace(?, ' ', '')) AND v.id <> ?`,
+    ).get(plate, otherThan);
     return row === undefined ? null : (this.#whole([row])[0] ?? null);
   }
 
