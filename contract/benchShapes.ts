@@ -137,6 +137,7 @@ export const benchShapes = {
     rung: z.enum(rungIds),
     outcome: z.enum(['waiting', 'not yet', 'head gone', 'out', 'part spoilt']),
     note: line,
+    timerId: z.union([id, z.literal('')]),
   }),
   'screw-given-up': z.strictObject({ screwId: id, why: line }),
   'waste-taken': z.strictObject({ id, kind: z.enum(keysOf(WASTE_KINDS)), amount: line, where: line }),

@@ -80,7 +80,7 @@ export const commandData = {
   'judge-point': z.strictObject(pointParts),
   'mark-picture': shapes['picture-marked'],
   'note-seized': shapes['screw-seized'],
-  'try-rung': shapes['rung-tried'].extend({ timerId: z.union([id, z.literal('')]) }),
+  'try-rung': shapes['rung-tried'],
   'give-up-screw': shapes['screw-given-up'],
   'take-waste': shapes['waste-taken'],
   'set-apart': shapes['piece-set-apart'],

@@ -14,6 +14,7 @@ import {
   wantsGrade,
 } from '../job/index.ts';
 import { passName } from '../clean/index.ts';
+import { lowerFirst } from '../words/index.ts';
 import type { Task } from './fits.ts';
 
 /** Minutes that a short task of each kind is taken to need: shop figures until our own record gives better. */
@@ -57,7 +58,7 @@ function besideASoak(job: Job): string | null {
   for (const unit of benchUnits(job, null)) {
     if (soaking.has(unit.id)) continue;
     const method = unitMethod(job, unit, {});
-    const name = unit.name.charAt(0).toLowerCase() + unit.name.slice(1);
+    const name = lowerFirst(unit.name);
     if (wantsGrade(job, unit, method)) return `Look at the ${name}`;
     const pass = nextUnitPass(job, unit, method);
     if (pass !== null) return `${passName(pass)}: ${name}`;

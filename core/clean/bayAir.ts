@@ -37,6 +37,10 @@ export interface BayAir {
   readonly airingFrom: (now: number) => number | null;
 }
 
+/** Whether the air must be changed before anybody works on in it. */
+export const isOver = ({ exposure, explosive }: Pick<AirState, 'exposure' | 'explosive'>): boolean =>
+  exposure > AIRING_THRESHOLDS.exposure || explosive > AIRING_THRESHOLDS.explosive;
+
 /** What the walls and doors of a bay let through, air changes an hour: shop conventions, to be set for the own bay. */
 export const USUAL_AIRING = { shut: 0.5, door: 6, fan: 12, both: 20 } as const;
 /** How the bay is aired. */

@@ -1,6 +1,6 @@
 export { advise, adviseAll } from './advise.ts';
 export type { Advice, SchoolView, Verdict } from './advise.ts';
-export { bayAir, shareWords, USUAL_AIRING } from './bayAir.ts';
+export { bayAir, isOver, shareWords, USUAL_AIRING } from './bayAir.ts';
 export type { Airing, AiringState, AirState, BayAir, Release } from './bayAir.ts';
 export { canUse } from './can.ts';
 export type { CanUse } from './can.ts';

@@ -1,4 +1,5 @@
 import { type CoolantState, mix } from './mix.ts';
+import { upperFirst } from '../words/index.ts';
 
 /** Where the system should end. */
 export interface CoolantTarget {
@@ -16,6 +17,9 @@ export interface TopUp {
   readonly concentrate: number;
   readonly readyMix: number;
   readonly water: number;
+  /** All that is poured in, and its share of antifreeze; 0 when it is nothing. */
+  readonly added: number;
+  readonly addedShare: number;
   /** What the system then holds. */
   readonly after: CoolantState;
   readonly words: string;
@@ -92,7 +96,7 @@ function exactWay(state: CoolantState, target: CoolantTarget): TopUp {
   const fill = parts.length === 0 ? 'nothing to add' : parts.join(' and ');
   return drain > DROP_L
     ? way('drain first', state, add, `Let out ${litres(drain)} first, then ${fill}.`)
-    : way('concentrate and water', state, add, `${fill.charAt(0).toUpperCase()}${fill.slice(1)}.`);
+    : way('concentrate and water', state, add, `${upperFirst(fill)}.`);
 }
 
 function way(
@@ -103,11 +107,7 @@ function way(
 ): TopUp {
   const { drain = 0, concentrate = 0, readyMix = 0, water = 0 } = given;
   const added = concentrate + readyMix + water;
-  const after = mix(state, {
-    drained: drain,
-    returned: 0,
-    added,
-    addedConcentration: added === 0 ? 0 : Math.min(1, (concentrate + readyMix * READY_MIX_SHARE) / added),
-  });
-  return { way: name, drain, concentrate, readyMix, water, after, words };
+  const addedShare = added === 0 ? 0 : Math.min(1, (concentrate + readyMix * READY_MIX_SHARE) / added);
+  const after = mix(state, { drained: drain, returned: 0, added, addedConcentration: addedShare });
+  return { way: name, drain, concentrate, readyMix, water, added, addedShare, after, words };
 }

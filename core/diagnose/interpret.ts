@@ -1,5 +1,6 @@
 import { formatNumber, parseNumber, type Unit } from '../quantity/index.ts';
 import type { Entry, Sign } from './types.ts';
+import { lowerFirst } from '../words/index.ts';
 
 /** A band and where it comes from; null is a shop figure, to be verified. */
 export interface Band {
@@ -84,7 +85,7 @@ function judgePair(entry: PairEntry, a: number, b: number): Interpretation {
   const done = (outcome: string, tail: string): Interpretation => ({
     ok: true,
     outcome: entry.outcomes[outcome] ?? '',
-    words: `${names[0]} ${say(a)} ${unit}, ${lower(names[1])} ${say(b)} ${unit}: ${tail}`,
+    words: `${names[0]} ${say(a)} ${unit}, ${lowerFirst(names[1])} ${say(b)} ${unit}: ${tail}`,
     values: [a, b],
     band: null,
   });
@@ -111,4 +112,3 @@ function judgePair(entry: PairEntry, a: number, b: number): Interpretation {
 }
 
 const round = (value: number): number => Math.round(value * 1000) / 1000;
-const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

@@ -1,5 +1,6 @@
 import { pointOf } from './points.ts';
 import type { Cure, PointVerdict } from './types.ts';
+import { upperFirst } from '../words/index.ts';
 
 /** A judged finding, as far as the choice hangs on it. */
 export interface Judged {
@@ -50,11 +51,9 @@ export function objections(choice: string, judged: readonly Judged[]): Objection
           {
             unit,
             needs: cure,
-            words: `${pointOf(point)?.name ?? point}: ${words.replace(/\.$/, '')}. ${DOES[choice] === undefined ? 'This choice' : sentence(DOES[choice])} will not cure that.`,
+            words: `${pointOf(point)?.name ?? point}: ${words.replace(/\.$/, '')}. ${DOES[choice] === undefined ? 'This choice' : upperFirst(DOES[choice])} will not cure that.`,
           },
         ]
       : [],
   );
 }
-
-const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -233,6 +233,21 @@ describe('a seized screw', () => {
     expect(done.timers[0]).toMatchObject({ minutes: 960, label: 'Oil works: valve screw, lower' });
     expect(done.ownNeeds[0]).toMatchObject({ name: 'New screw M5×14, valve screw, lower', partNumber: 'NP-05-0514' });
   });
+  it('has no timer left once somebody has said how it went, or given it up', () => {
+    const running = (...bodies: Parameters<typeof job>) => job(...bodies).timers.filter(({ ended }) => ended === null);
+    const oiled = [of('note-seized'), tried('oil', 'waiting', 't1')];
+    expect(running(...oiled)).toHaveLength(1);
+    expect(running(...oiled, tried('oil', 'not yet'))).toEqual([]);
+    expect(running(...oiled, of('give-up-screw'))).toEqual([]);
+    // Another screw goes on waiting.
+    const other = of('note-seized', { id: 'other', where: 'Valve screw, upper' });
+    const both = [
+      ...oiled,
+      other,
+      of('try-rung', { screwId: 'other', rung: 'oil', outcome: 'waiting', timerId: 't2' }),
+    ];
+    expect(running(...both, tried('oil', 'out')).map(({ id }) => id)).toEqual(['t2']);
+  });
   it('loses its head for the rungs that come', () => {
     expect(job(of('note-seized'), tried('right-bit', 'head gone')).seized[0]?.headWhole).toBe(false);
   });

@@ -64,8 +64,7 @@ export interface BenchCommandData {
   'judge-point': PointEntryData;
   'mark-picture': BenchEventData['picture-marked'];
   'note-seized': BenchEventData['screw-seized'];
-  /** `timerId` names the timer of a rung that waits; empty for others. */
-  'try-rung': BenchEventData['rung-tried'] & { readonly timerId: string };
+  'try-rung': BenchEventData['rung-tried'];
   'give-up-screw': BenchEventData['screw-given-up'];
   'take-waste': BenchEventData['waste-taken'];
   'set-apart': BenchEventData['piece-set-apart'];

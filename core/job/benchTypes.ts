@@ -45,6 +45,8 @@ export interface RungTried extends Stamp {
   readonly rung: RungId;
   readonly outcome: RungOutcome;
   readonly note: string;
+  /** The timer that a wait runs by; empty for a try without a wait. */
+  readonly timerId: string;
 }
 /** How a try ended; *waiting* while oil or heat does its work. */
 export type RungOutcome = 'waiting' | 'not yet' | 'head gone' | 'out' | 'part spoilt';

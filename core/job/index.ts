@@ -56,7 +56,17 @@ export {
   nextBack,
   peopleAtIt,
 } from './plans.ts';
-export { closerOf, isBack, itemOf, leftColumn, nextOff, nextOffFor, runningTimers, timerEnd } from './query.ts';
+export {
+  closerOf,
+  isBack,
+  itemOf,
+  leftColumn,
+  nextOff,
+  nextOffFor,
+  runningTimers,
+  secondsLeft,
+  timerEnd,
+} from './query.ts';
 export { jobCoolantQuestions, jobMayStart, jobTally } from './tallies.ts';
 export { ESTIMATE_SPREAD, estimateLines, estimateRange, jobChoice, jobTerms, unitInQuestion } from './options.ts';
 export type { ShopFigures } from './options.ts';

@@ -43,3 +43,7 @@ export const runningTimers = (job: Job): Job['timers'] => job.timers.filter(({ e
 /** When a timer runs out, ISO. */
 export const timerEnd = (timer: { readonly at: string; readonly minutes: number }): string =>
   new Date(Date.parse(timer.at) + timer.minutes * 60_000).toISOString();
+
+/** Seconds until a timer runs out, below zero once it has. @param now ISO */
+export const secondsLeft = (timer: { readonly at: string; readonly minutes: number }, now: string): number =>
+  (Date.parse(timer.at) - Date.parse(now)) / 1000 + timer.minutes * 60;

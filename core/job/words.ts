@@ -1,5 +1,6 @@
 import { OPTIONS } from '../choose/index.ts';
 import { passName, WASTE_KINDS } from '../clean/index.ts';
+import { lowerFirst } from '../words/index.ts';
 import { pointName } from '../inspect/index.ts';
 import { RESTORE_KINDS } from '../procedure/index.ts';
 import { format } from '../quantity/index.ts';
@@ -13,8 +14,6 @@ import { itemOf } from './query.ts';
 import { STAGE_NAMES } from './stages.ts';
 import { FLAGS } from './stripTypes.ts';
 import type { Job } from './types.ts';
-
-const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
 /** An event in a few words, as on the tally and in the log: “Inlet cap out”. @param job the state before it */
 export function eventWords(recorded: RecordedEvent, job: Job): string {
@@ -37,7 +36,7 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'codes-read-out':
       return `Codes read ${recorded.data.when}`;
     case 'check-done':
-      return `Checked: ${lower(recorded.data.name)}`;
+      return `Checked: ${lowerFirst(recorded.data.name)}`;
     case 'knowledge-chosen':
       return `Judged by knowledge ${recorded.data.version}`;
     case 'complaint-told':
@@ -47,9 +46,9 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'sign-struck':
       return `Struck out: ${job.signs.find(({ id }) => id === recorded.data.id)?.words ?? 'a finding'}`;
     case 'check-recorded':
-      return `Checked: ${lower(recorded.data.name)}`;
+      return `Checked: ${lowerFirst(recorded.data.name)}`;
     case 'check-passed-over':
-      return `Not done: ${lower(recorded.data.name)}`;
+      return `Not done: ${lowerFirst(recorded.data.name)}`;
     case 'frame-read':
       return `Freeze frame of ${recorded.data.code}`;
     case 'values-read':
@@ -63,7 +62,7 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'terms-set':
       return `Figures of “${OPTIONS[recorded.data.option]}”`;
     case 'belief-kept':
-      return `Decided: ${job.decision === null ? '' : lower(CHOICES[job.decision.choice])}`;
+      return `Decided: ${job.decision === null ? '' : lowerFirst(CHOICES[job.decision.choice])}`;
     case 'rule-departed':
       return `House rule departed from: ${recorded.data.reason}`;
     case 'estimate-made':
@@ -71,7 +70,7 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'estimate-answered':
       return `Estimate ${recorded.data.answer === 'up to' ? 'approved with a limit' : recorded.data.answer}`;
     case 'decision-made':
-      return `Decided: ${lower(CHOICES[recorded.data.choice])}`;
+      return `Decided: ${lowerFirst(CHOICES[recorded.data.choice])}`;
     case 'procedure-pinned':
       return `Procedure: ${recorded.data.procedure.name}`;
     case 'need-ticked':
@@ -79,9 +78,9 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'caution-acknowledged':
       return 'Caution read';
     case 'item-added':
-      return `Added: ${lower(recorded.data.item.name)}`;
+      return `Added: ${lowerFirst(recorded.data.item.name)}`;
     case 'constraint-added':
-      return `Order: ${lower(name(recorded.data.constraint.a))} before ${lower(name(recorded.data.constraint.b))}`;
+      return `Order: ${lowerFirst(name(recorded.data.constraint.a))} before ${lowerFirst(name(recorded.data.constraint.b))}`;
     case 'item-removed':
       return `${name(recorded.data.itemId)} off`;
     case 'item-remarked':
@@ -89,7 +88,7 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'procedure-moved':
       return `Procedure moved to version ${recorded.data.procedure.version}`;
     case 'need-added':
-      return `Needed: ${lower(recorded.data.need.name)}`;
+      return `Needed: ${lowerFirst(recorded.data.need.name)}`;
     case 'end-step-done':
       return endSteps(job).find(({ need }) => need.id === recorded.data.needId)?.words ?? 'Undone again';
     case 'opening-added':
@@ -97,15 +96,15 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'rest-taken-out':
       return `${name(recorded.data.itemId)}: the rest out`;
     case 'item-flagged':
-      return `${name(recorded.data.itemId)}: ${lower(FLAGS[recorded.data.flag])}`;
+      return `${name(recorded.data.itemId)}: ${lowerFirst(FLAGS[recorded.data.flag])}`;
     case 'flag-settled':
       return `${name(recorded.data.itemId)}: settled`;
     case 'measure-kept':
-      return `${name(recorded.data.itemId)}: ${lower(RESTORE_KINDS[recorded.data.kind])} ${recorded.data.text}`;
+      return `${name(recorded.data.itemId)}: ${lowerFirst(RESTORE_KINDS[recorded.data.kind])} ${recorded.data.text}`;
     case 'measure-restored':
-      return `${name(recorded.data.itemId)}: ${lower(RESTORE_KINDS[recorded.data.kind])} set again`;
+      return `${name(recorded.data.itemId)}: ${lowerFirst(RESTORE_KINDS[recorded.data.kind])} set again`;
     case 'object-dropped':
-      return `Dropped: ${lower(recorded.data.what)}`;
+      return `Dropped: ${lowerFirst(recorded.data.what)}`;
     case 'search-ended': {
       const what = job.searches.find(({ id }) => id === recorded.data.id)?.what ?? 'It';
       return recorded.data.outcome === 'found' ? `${what} found` : `${what}: loss accepted`;
@@ -127,7 +126,7 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'thread-stripped':
       return `${name(recorded.data.itemId)}, bolt ${recorded.data.boltId}: thread stripped`;
     case 'thread-repaired':
-      return `${name(recorded.data.itemId)}, bolt ${recorded.data.boltId}: ${lower(REPAIRS[recorded.data.route])}`;
+      return `${name(recorded.data.itemId)}, bolt ${recorded.data.boltId}: ${lowerFirst(REPAIRS[recorded.data.route])}`;
     case 'group-gone-over':
       return `${name(recorded.data.itemId)} gone over${recorded.data.moved ? ', some moved' : ', none moved'}`;
     case 'opening-plugged':
@@ -156,7 +155,7 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'picture-marked':
       return 'Picture marked';
     case 'screw-seized':
-      return `Seized: ${lower(recorded.data.where)}`;
+      return `Seized: ${lowerFirst(recorded.data.where)}`;
     case 'rung-tried':
       return `${RUNGS.find(({ id }) => id === recorded.data.rung)?.name ?? 'Tried'}: ${recorded.data.outcome}`;
     case 'screw-given-up':
@@ -164,10 +163,10 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'waste-taken':
       return `${WASTE_KINDS[recorded.data.kind].name} taken away`;
     case 'piece-set-apart':
-      return `${recorded.data.what} of ${lower(recorded.data.place)} set apart`;
+      return `${recorded.data.what} of ${lowerFirst(recorded.data.place)} set apart`;
     case 'piece-returned': {
       const what = job.pieces.find(({ id }) => id === recorded.data.id)?.what ?? 'Piece';
-      return `${what} back at ${lower(recorded.data.place)}`;
+      return `${what} back at ${lowerFirst(recorded.data.place)}`;
     }
     case 'sensor-swept':
       return `Position sensor swept: ${recorded.data.good ? 'straight' : 'not straight'}`;
@@ -180,7 +179,7 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'leak-checked':
       return `Leaks, ${recorded.data.when}: ${recorded.data.result}`;
     case 'recheck-set':
-      return `To be looked at again: ${lower(recorded.data.what)}`;
+      return `To be looked at again: ${lowerFirst(recorded.data.what)}`;
     case 'picture-attached':
       return 'Picture added';
     case 'can-weighed':
@@ -188,7 +187,7 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'pass-done':
       return `${passName(recorded.data.kind)} done`;
     case 'timer-started':
-      return `Timer: ${lower(recorded.data.label)}`;
+      return `Timer: ${lowerFirst(recorded.data.label)}`;
     case 'timer-ended':
       return `Timer ${recorded.data.outcome}`;
     case 'seal-decided':
@@ -212,7 +211,7 @@ export function eventWords(recorded: RecordedEvent, job: Job): string {
     case 'part-used':
       return `${recorded.data.name} fitted`;
     case 'note-made':
-      return `Note at ${lower(STAGE_NAMES[recorded.data.stage])}`;
+      return `Note at ${lowerFirst(STAGE_NAMES[recorded.data.stage])}`;
     case 'stage-passed':
       return `${STAGE_NAMES[recorded.data.stage]} done`;
     case 'handed-over':

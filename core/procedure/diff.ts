@@ -1,5 +1,6 @@
 import type { Constraint } from '../refit/index.ts';
 import { type Procedure, type ProcedureItem, RESTORE_KINDS } from './types.ts';
+import { lowerFirst } from '../words/index.ts';
 
 /** One field that differs, both sides in words; empty where there is none. */
 export interface FieldChange {
@@ -182,7 +183,7 @@ function itemWords(item: ProcedureItem): Words {
 
 /** A constraint as a plain sentence, without its reason. */
 export function constraintWords(constraint: Constraint, nameOf: (id: string) => string): string {
-  const low = (id: string): string => nameOf(id).charAt(0).toLowerCase() + nameOf(id).slice(1);
+  const low = (id: string): string => lowerFirst(nameOf(id));
   switch (constraint.kind) {
     case 'before':
       return `${nameOf(constraint.a)} before ${low(constraint.b)}`;

@@ -1,3 +1,4 @@
+import { upperFirst } from '../words/index.ts';
 /** What tells one variant of a unit from another. Null or empty where it is not known. */
 export interface VariantFeatures {
   /** Port diameter, mm. */
@@ -106,5 +107,5 @@ function sentence(
         `${FEATURES[feature].name.toLowerCase()} ${found}, expected ${expected}: ${why}`,
     )
     .join('; ');
-  return `${verdict.charAt(0).toUpperCase()}${verdict.slice(1)}: ${said}.${tail}`;
+  return `${upperFirst(verdict)}: ${said}.${tail}`;
 }

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted } from 'vue';
 import { fitInto, nextTask, type Task, waitsFor } from '../../core/bay/index.ts';
-import { allNeeds, jobMayStart, jobTally, runningTimers, STAGE_NAMES, timerEnd } from '../../core/job/index.ts';
+import { allNeeds, jobMayStart, jobTally, runningTimers, STAGE_NAMES, secondsLeft } from '../../core/job/index.ts';
 import { formatClock, formatMinutes } from '../../core/quantity/index.ts';
-import { lowerFirst } from '../parts/lowerFirst.ts';
+import { lowerFirst } from '../../core/words/index.ts';
 import ReminderRows from '../parts/ReminderRows.vue';
 import { useBay } from '../stores/bay.ts';
 import { useNow } from '../stores/clock.ts';
@@ -54,7 +54,7 @@ const waits = computed(() =>
       runningTimers(job).map((each) => ({
         job,
         label: each.label,
-        left: (Date.parse(timerEnd(each)) - Date.parse(now.value)) / 1000,
+        left: secondsLeft(each, now.value),
       })),
     )
     .sort((a, b) => a.left - b.left),

@@ -17,6 +17,20 @@ vi.mock('vue-router', async (original) => ({
 
 const item = (more: Partial<StockItem> = {}): StockItem =>
   stockItem({ id: 's-1', name: 'Body gasket', partNumber: 'G-1', place: 'G2', ...more });
+/** What a job has ordered for itself. */
+const OF_JOB: StockItem['onOrder'][number] = {
+  id: 'j need',
+  itemId: 's-1',
+  quantity: 1,
+  received: 0,
+  orderedAt: '2026-05-12T08:00:00.000Z',
+  by: '',
+  expected: '2026-05-15',
+  supplier: '',
+  note: '',
+  jobId: 'j',
+  number: 231,
+};
 const file = (more: Partial<StockItem> = {}): StockFile => ({
   item: item(more),
   movements: [],
@@ -61,20 +75,7 @@ describe('the stock', () => {
     expect(read(wrapper)).not.toContain('Body gasket');
   });
   it('does not ask twice for what a job has ordered already', async () => {
-    const order = {
-      id: 'j need',
-      itemId: 's-1',
-      quantity: 1,
-      received: 0,
-      orderedAt: '2026-05-12T08:00:00.000Z',
-      by: '',
-      expected: '2026-05-15',
-      supplier: '',
-      note: '',
-      jobId: 'j',
-      number: 231,
-    };
-    const rows = [item({ left: 0, free: -1, onOrder: [order] }), item({ id: 's-2', name: 'Ring', left: 0, free: -1 })];
+    const rows = [item({ left: 0, free: -1, onOrder: [OF_JOB] }), item({ id: 's-2', name: 'Ring', left: 0, free: -1 })];
     const { wrapper } = await show(StockView, { 'GET /api/stock': { rows } });
     const text = read(wrapper);
     expect(text).toContain('Ring −1 free');
@@ -175,19 +176,7 @@ describe('one thing in stock', () => {
         jobId: null,
         number: null,
       },
-      {
-        id: 'j need',
-        itemId: 's-1',
-        quantity: 1,
-        received: 0,
-        orderedAt: '2026-05-12T08:00:00.000Z',
-        by: '',
-        expected: '2026-05-15',
-        supplier: '',
-        note: '',
-        jobId: 'j',
-        number: 231,
-      },
+      OF_JOB,
     ];
     const { wrapper, asked } = await show(StockItemView, {
       'GET /api/stock/s-1': file(),

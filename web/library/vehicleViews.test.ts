@@ -120,7 +120,7 @@ describe('the form of a vehicle', () => {
 
 describe('the file of a vehicle', () => {
   const show = async (replies: Record<string, unknown>) => {
-    serve({ 'GET /api/reminders?vehicle=v': { rows: [] }, ...replies });
+    serve({ 'GET /api/reminders?vehicleId=v': { rows: [] }, ...replies });
     const wrapper = mount(VehicleView, { global: { stubs } });
     await flushPromises();
     return wrapper;

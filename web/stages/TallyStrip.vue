@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { allNeeds, type Job, jobMayStart, jobTally, runningTimers, timerEnd } from '../../core/job/index.ts';
+import { allNeeds, type Job, jobMayStart, jobTally, runningTimers, secondsLeft } from '../../core/job/index.ts';
 import { formatClock } from '../../core/quantity/index.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useKeys } from '../shell/keys.ts';
@@ -21,7 +21,7 @@ const tally = computed(() => jobTally(props.job));
 const start = computed(() => jobMayStart(props.job));
 const timers = computed(() =>
   runningTimers(props.job)
-    .map((timer) => ({ ...timer, left: (Date.parse(timerEnd(timer)) - Date.parse(now.value)) / 1000 }))
+    .map((timer) => ({ ...timer, left: secondsLeft(timer, now.value) }))
     .sort((a, b) => a.left - b.left),
 );
 const ordered = computed(() => props.job.needs.filter(({ state }) => state === 'ordered'));

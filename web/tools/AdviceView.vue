@@ -12,7 +12,7 @@ import {
 } from '../../core/clean/index.ts';
 import { HOUSE_QUESTIONS } from '../../core/house/index.ts';
 import FieldBox from '../parts/FieldBox.vue';
-import { upperFirst } from '../parts/lowerFirst.ts';
+import { upperFirst } from '../../core/words/index.ts';
 
 /** Every cleaner and lubricant against everything it can touch, each cell with its reason. */
 const method = ref<Method>('spray');

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import {
   type AiringState,
   AIRING_THRESHOLDS,
+  isOver,
   NEAR_THE_FACE,
   SAFETY,
   shareWords,
@@ -32,11 +33,7 @@ const names: Readonly<Record<AiringState, string>> = {
 const minute = computed(() => store.minuteOf(now.value));
 const state = computed(() => store.air?.at(minute.value) ?? null);
 const airing = computed(() => store.air?.airingFrom(minute.value) ?? 0);
-const over = computed(
-  () =>
-    state.value !== null &&
-    (state.value.exposure > AIRING_THRESHOLDS.exposure || state.value.explosive > AIRING_THRESHOLDS.explosive),
-);
+const over = computed(() => state.value !== null && isOver(state.value));
 const curve = computed(() => (store.air === null ? null : curveOf(store.air, minute.value, airing.value ?? 0)));
 const releases = computed(() => [...(store.reply?.releases ?? [])].reverse());
 
@@ -77,8 +74,9 @@ const ticks = (top: number): number[] => [0, 0.5, 1].map((share) => share * top)
           </p>
           <p v-if="state" class="max-w-md pb-2">
             Of the exposure limit
-            <b :class="state.exposure > 1 ? 'text-alarm' : ''">{{ shareWords(state.exposure) }}</b>, of the explosive
-            limit
+            <b :class="state.exposure > AIRING_THRESHOLDS.exposure ? 'text-alarm' : ''">{{
+              shareWords(state.exposure)
+            }}</b>, of the explosive limit
             <b :class="state.explosive > AIRING_THRESHOLDS.explosive ? 'text-alarm' : ''">{{
               shareWords(state.explosive)
             }}</b>.

@@ -5,7 +5,7 @@ import AdapterForm from '../stages/there-and-back/AdapterForm.vue';
 import OpeningHours from '../settings/OpeningHours.vue';
 import { freshShop, press, read, refusal, serve, stubs } from '../testing.ts';
 import { dayWithYear } from '../parts/dayWithYear.ts';
-import { lowerFirst } from '../parts/lowerFirst.ts';
+import { lowerFirst } from '../../core/words/index.ts';
 import TorqueBench from './TorqueBench.vue';
 
 const global = { stubs };

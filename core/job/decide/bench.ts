@@ -3,8 +3,8 @@ import { convert, type Kind, parseQuantity, type Quantity } from '../../quantity
 import { lubricantProblem } from '../../rebuild/index.ts';
 import { accept, type CommandData, type Refusal, refuse, refuseField } from '../commands.ts';
 import { event } from '../events.ts';
-import { runningTimers, timerEnd } from '../query.ts';
-import { type Handlers, nonEmpty, plain, within } from './handlers.ts';
+import { runningTimers } from '../query.ts';
+import { type Handlers, nonEmpty, plain, timerEnded, within } from './handlers.ts';
 
 /** Inspect, clean, rebuild, coolant. */
 export const bench: Handlers<
@@ -58,9 +58,7 @@ export const bench: Handlers<
     // Whoever goes on with a unit has taken it out of its soak.
     const ended = runningTimers(job)
       .filter(({ kind, unit }) => kind === 'soak' && unit === data.unit)
-      .map((timer) =>
-        event('timer-ended', { id: timer.id, outcome: at !== null && timerEnd(timer) > at ? 'stopped' : 'done' }),
-      );
+      .map((timer) => timerEnded(timer, at));
     if (soak === undefined) return accept(...ended, event('pass-done', data));
     if (job.timers.some(({ id }) => id === soak.timerId)) return refuse('already-there', 'That timer runs already.');
     return (

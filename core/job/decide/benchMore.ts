@@ -9,12 +9,22 @@ import { signsFor, restOf } from '../../diagnose/index.ts';
 import type { PointEntryData } from '../benchEvents.ts';
 import { accept, type Context, refuse, refuseField } from '../commands.ts';
 import { subjectOf } from '../diagnosis.ts';
+import { lowerFirst, upperFirst } from '../../words/index.ts';
 import { event, type JobEvent } from '../events.ts';
 import type { Job, SeizedRecord } from '../types.ts';
-import { type Handlers, nonEmpty, within } from './handlers.ts';
+import { runningTimers } from '../query.ts';
+import { type Handlers, nonEmpty, timerEnded, within } from './handlers.ts';
 
 const openScrew = (job: Job, id: string): SeizedRecord | undefined =>
   job.seized.find((screw) => screw.id === id && screw.ended === null);
+
+/** Ends what still waits on a screw. */
+function waitsEnded(job: Job, screw: SeizedRecord, at: string | null): JobEvent[] {
+  const timers = new Set(screw.tried.flatMap(({ timerId }) => (timerId === '' ? [] : [timerId])));
+  return runningTimers(job)
+    .filter(({ id }) => timers.has(id))
+    .map((timer) => timerEnded(timer, at));
+}
 
 /** The check of the knowledge that a judged point answers, as the event that records it; nothing where there is none. */
 function asCheck(job: Job, data: PointEntryData, outcome: string | null, words: string, context: Context): JobEvent[] {
@@ -104,21 +114,22 @@ export const benchMore: Handlers<
     job.seized.some(({ id }) => id === data.id)
       ? refuse('already-there', 'That screw is noted already.')
       : (nonEmpty('where', data.where, 'Which screw? Say where it sits.') ?? accept(event('screw-seized', data))),
-  'try-rung': (job, { timerId, ...data }) => {
+  'try-rung': (job, data, _, at) => {
     const screw = openScrew(job, data.screwId);
     if (screw === undefined) return refuse('not-there', 'That screw is not waiting to come out.');
     const rung = RUNGS.find(({ id }) => id === data.rung);
     if (rung === undefined) return refuse('no-such-rung', 'There is no such rung.');
     const done = screw.tried.find((each) => each.rung === data.rung && each.outcome !== 'waiting');
     if (done !== undefined) return refuse('already-there', `“${rung.name}” was tried already.`);
-    const where = screw.where.charAt(0).toLowerCase() + screw.where.slice(1);
-    const events: JobEvent[] = [event('rung-tried', data)];
+    const where = lowerFirst(screw.where);
+    // Whoever says how it went has ended the wait.
+    const events: JobEvent[] = [...waitsEnded(job, screw, at), event('rung-tried', data)];
     if (data.outcome === 'waiting') {
       if (rung.waitMinutes === 0) return refuseField('outcome', `“${rung.name}” has no wait: say how it went.`);
-      if (timerId === '') return refuseField('timerId', 'The wait needs a timer.');
+      if (data.timerId === '') return refuseField('timerId', 'The wait needs a timer.');
       events.push(
         event('timer-started', {
-          id: timerId,
+          id: data.timerId,
           label: `${rung.id === 'heat' ? 'Warms through' : 'Oil works'}: ${where}`,
           minutes: rung.waitMinutes,
           kind: 'oil',
@@ -143,10 +154,14 @@ export const benchMore: Handlers<
     }
     return accept(...events);
   },
-  'give-up-screw': (job, data) =>
-    openScrew(job, data.screwId) === undefined
-      ? refuse('not-there', 'That screw is not waiting to come out.')
-      : (nonEmpty('why', data.why, 'Why is it given up? The next one asks.') ?? accept(event('screw-given-up', data))),
+  'give-up-screw': (job, data, _, at) => {
+    const screw = openScrew(job, data.screwId);
+    if (screw === undefined) return refuse('not-there', 'That screw is not waiting to come out.');
+    return (
+      nonEmpty('why', data.why, 'Why is it given up? The next one asks.') ??
+      accept(...waitsEnded(job, screw, at), event('screw-given-up', data))
+    );
+  },
   'take-waste': (_, data) => nonEmpty('where', data.where, 'Where did it go?') ?? accept(event('waste-taken', data)),
   'set-apart': (job, data) => {
     const taken = job.pieces.find(
@@ -217,7 +232,7 @@ export const benchMore: Handlers<
         : [
             event('part-used', {
               id: `${data.id}-part`,
-              name: name.charAt(0).toUpperCase() + name.slice(1),
+              name: upperFirst(name),
               partNumber: fitted.partNumber,
               quantity: 1,
               priceMinor: fitted.priceMinor,

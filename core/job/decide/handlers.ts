@@ -7,7 +7,8 @@ import {
   type Refusal,
   refuseField,
 } from '../commands.ts';
-import { event, type EventData, type EventType } from '../events.ts';
+import { event, type EventData, type EventType, type JobEvent } from '../events.ts';
+import { timerEnd } from '../query.ts';
 import type { Job } from '../types.ts';
 
 /** Says whether one command is allowed on a job, and what it leads to. */
@@ -39,3 +40,7 @@ export function within(field: string, value: number, low: number, high: number, 
     ? null
     : refuseField(field, `Expected ${low} to ${high}${tail}, got ${value}.`);
 }
+
+/** A timer ended by going on with the work: *stopped* while it still runs, *done* after. @param at ISO, null when tried */
+export const timerEnded = (timer: Job['timers'][number], at: string | null): JobEvent =>
+  event('timer-ended', { id: timer.id, outcome: at !== null && timerEnd(timer) > at ? 'stopped' : 'done' });

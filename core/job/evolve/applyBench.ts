@@ -39,14 +39,14 @@ export const APPLY_BENCH: { readonly [K in keyof BenchEventData]: Apply<K> } = {
   'screw-seized': (job, data, stamp) => ({
     seized: [...job.seized, { ...data, ...stamp, tried: [], ended: null }],
   }),
-  'rung-tried': (job, { screwId, rung, outcome, note }, stamp) =>
+  'rung-tried': (job, { screwId, rung, outcome, note, timerId }, stamp) =>
     onScrew(job, screwId, (screw) => ({
       ...screw,
       headWhole: screw.headWhole && outcome !== 'head gone',
       // The end of a wait takes the place of its beginning.
       tried: [
         ...screw.tried.filter((each) => !(each.rung === rung && each.outcome === 'waiting')),
-        { rung, outcome, note, ...stamp },
+        { rung, outcome, note, timerId, ...stamp },
       ],
       ended: outcome === 'out' || outcome === 'part spoilt' ? { outcome, why: note, ...stamp } : screw.ended,
     })),

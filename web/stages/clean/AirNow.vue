@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { shareWords } from '../../../core/clean/index.ts';
+import { isOver, shareWords } from '../../../core/clean/index.ts';
 import { useAir, useAirLive } from '../../stores/air.ts';
 
 /** The air of the bay in two lines; the page has the curve. */
@@ -14,7 +14,7 @@ const state = computed(() => {
   const at = air.at(minute);
   return { ...at, airing: air.airingFrom(minute) };
 });
-const over = computed(() => state.value !== null && (state.value.exposure > 1 || state.value.explosive > 0.1));
+const over = computed(() => state.value !== null && isOver(state.value));
 </script>
 
 <template>

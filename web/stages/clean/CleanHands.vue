@@ -7,7 +7,7 @@ import {
   nextUnitPass,
   type Refusal,
   runningTimers,
-  timerEnd,
+  secondsLeft,
   unitMethod,
   wantsGrade,
 } from '../../../core/job/index.ts';
@@ -42,7 +42,7 @@ const soakOf = (unit: BenchUnit): number | null => {
     job.value === null
       ? undefined
       : runningTimers(job.value).find((each) => each.unit === unit.id && each.kind === 'soak');
-  return timer === undefined ? null : (Date.parse(timerEnd(timer)) - Date.parse(now.value)) / 1000;
+  return timer === undefined ? null : secondsLeft(timer, now.value);
 };
 const steps = computed((): readonly Step[] => {
   const { value } = job;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
 import { MASKS, SUBSTANCES, UNIT_FORMS } from '../../../core/clean/index.ts';
-import { type BenchUnit, nextUnitPass, runningTimers, timerEnd, unitMethod } from '../../../core/job/index.ts';
+import { type BenchUnit, nextUnitPass, runningTimers, secondsLeft, unitMethod } from '../../../core/job/index.ts';
 import { formatClock } from '../../../core/quantity/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { useKeys } from '../../shell/keys.ts';
@@ -40,14 +40,14 @@ const loose = computed(() =>
     ? []
     : runningTimers(job.value)
         .filter(({ unit }) => unit === undefined || !units.value.some(({ id }) => id === unit))
-        .map((timer) => ({ ...timer, left: (Date.parse(timerEnd(timer)) - Date.parse(now.value)) / 1000 })),
+        .map((timer) => ({ ...timer, left: secondsLeft(timer, now.value) })),
 );
 const oiled = computed(() =>
   job.value === null
     ? []
     : runningTimers(job.value)
         .filter(({ kind }) => kind === 'oil')
-        .map((timer) => ({ ...timer, left: (Date.parse(timerEnd(timer)) - Date.parse(now.value)) / 1000 })),
+        .map((timer) => ({ ...timer, left: secondsLeft(timer, now.value) })),
 );
 const seized = computed(() => job.value?.seized.filter(({ ended }) => ended === null).length ?? 0);
 const allDry = computed(

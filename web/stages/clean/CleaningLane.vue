@@ -17,7 +17,7 @@ import {
   passesOf,
   runningTimers,
   seenSince,
-  timerEnd,
+  secondsLeft,
   unitMethod,
   wantsGrade,
 } from '../../../core/job/index.ts';
@@ -47,7 +47,7 @@ const substance = computed(() => (own.value === '' ? (planned.value?.substance ?
 const soaking = computed(() =>
   runningTimers(props.job)
     .filter(({ unit, kind }) => unit === props.unit.id && kind === 'soak')
-    .map((timer) => ({ ...timer, left: (Date.parse(timerEnd(timer)) - Date.parse(props.now)) / 1000 })),
+    .map((timer) => ({ ...timer, left: secondsLeft(timer, props.now) })),
 );
 /** Clean to the eye, but nobody has held it against the lamp yet. */
 const wantsLight = computed(

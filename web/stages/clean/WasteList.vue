@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { WASTE_KINDS, type WasteKind } from '../../../core/clean/index.ts';
 import { type Job, wasteDue } from '../../../core/job/index.ts';
-import { lowerFirst } from '../../parts/lowerFirst.ts';
+import { lowerFirst } from '../../../core/words/index.ts';
 import { freshId, useJob } from '../../stores/job.ts';
 
 /** What the bench leaves behind and where each kind goes. */

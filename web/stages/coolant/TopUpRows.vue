@@ -10,11 +10,6 @@ const ways = computed(() =>
   topUp(props.state, props.target).map((way) => ({
     ...way,
     freezes: format({ value: freezePoint(props.glycol, way.after.concentration).celsius, unit: '°C' }, { decimals: 0 }),
-    added: way.concentrate + way.readyMix + way.water,
-    percent:
-      way.concentrate + way.readyMix + way.water === 0
-        ? 0
-        : Math.round(((way.concentrate + way.readyMix * 0.5) / (way.concentrate + way.readyMix + way.water)) * 100),
   })),
 );
 </script>
@@ -32,7 +27,7 @@ const ways = computed(() =>
         v-if="way.added > 0"
         type="button"
         class="quiet text-sm"
-        @click="$emit('pick', { litres: way.added, percent: way.percent })"
+        @click="$emit('pick', { litres: way.added, percent: Math.round(way.addedShare * 100) })"
       >
         Take this
       </button>

@@ -12,7 +12,7 @@ import {
   nextStage,
   STAGE_NAMES,
 } from '../../../core/job/index.ts';
-import { lowerFirst } from '../../parts/lowerFirst.ts';
+import { lowerFirst } from '../../../core/words/index.ts';
 import { RESTORE_KINDS } from '../../../core/procedure/index.ts';
 import { readPreference } from '../../shell/preferences.ts';
 import { nowIso } from '../../stores/clock.ts';

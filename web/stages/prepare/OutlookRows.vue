@@ -2,7 +2,7 @@
 import { formatMinutes } from '../../../core/quantity/index.ts';
 import type { ToolUse } from '../../../core/refit/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
-import { lowerFirst } from '../../parts/lowerFirst.ts';
+import { lowerFirst } from '../../../core/words/index.ts';
 import { type AdviceWords, sayRange } from './adviceWords.ts';
 import type { Outlook } from './usePrepare.ts';
 

@@ -5,7 +5,7 @@ import { SUBSTANCES, type Substance } from '../../../core/clean/index.ts';
 import type { BenchUnit, Job } from '../../../core/job/index.ts';
 import { inOrder, type KitPart, lubricantsFor, missingBefore, RUBBERS } from '../../../core/rebuild/index.ts';
 import { unitTypeOf } from '../../../core/vehicle/index.ts';
-import { lowerFirst } from '../../parts/lowerFirst.ts';
+import { lowerFirst } from '../../../core/words/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';

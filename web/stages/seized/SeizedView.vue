@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { type RungOutcome, runningTimers, timerEnd } from '../../../core/job/index.ts';
+import { type RungOutcome, runningTimers, type SeizedRecord, secondsLeft } from '../../../core/job/index.ts';
 import { formatClock, formatMinutes } from '../../../core/quantity/index.ts';
 import { HOSTS, ladder, nextRung, outlook, replaceInstead } from '../../../core/seized/index.ts';
 import { unitTypeOf } from '../../../core/vehicle/index.ts';
@@ -34,22 +34,18 @@ const screw = computed(
     screws.value[0] ??
     null,
 );
-const tried = computed(
-  () => screw.value?.tried.filter(({ outcome }) => outcome !== 'waiting').map(({ rung }) => rung) ?? [],
-);
+const triedOn = (each: SeizedRecord) =>
+  each.tried.filter(({ outcome }) => outcome !== 'waiting').map(({ rung }) => rung);
+const tried = computed(() => (screw.value === null ? [] : triedOn(screw.value)));
 const rungs = computed(() => (screw.value === null ? [] : ladder(screw.value, tried.value)));
 const next = computed(() =>
   screw.value === null || screw.value.ended !== null ? null : nextRung(screw.value, tried.value),
 );
 const waiting = computed(() => screw.value?.tried.find(({ outcome }) => outcome === 'waiting') ?? null);
 const timer = computed(() => {
-  const found =
-    job.value === null || screw.value === null
-      ? undefined
-      : runningTimers(job.value).find(
-          ({ kind, at, unit }) => kind === 'oil' && at === waiting.value?.at && unit === screw.value?.unit,
-        );
-  return found === undefined ? null : { ...found, left: (Date.parse(timerEnd(found)) - Date.parse(now.value)) / 1000 };
+  const id = waiting.value?.timerId;
+  const found = job.value === null ? undefined : runningTimers(job.value).find((each) => each.id === id);
+  return found === undefined ? null : { ...found, left: secondsLeft(found, now.value) };
 });
 const look = computed(() => (screw.value === null ? null : outlook(screw.value, tried.value)));
 /** Against another unit: the cheapest that the family names. */
@@ -60,10 +56,7 @@ const verdict = computed(() => {
   const prices = Object.values(unitTypeOf(store.family, unit.kind)?.prices ?? {}).filter((price) => price !== null);
   const same = screws.value
     .filter((each) => each.unit === own.unit && each.ended === null)
-    .map((each) => ({
-      screw: each,
-      tried: each.tried.filter(({ outcome }) => outcome !== 'waiting').map(({ rung }) => rung),
-    }));
+    .map((each) => ({ screw: each, tried: triedOn(each) }));
   return replaceInstead(same, shop.settings.ratePerHourMinor, prices.length === 0 ? null : Math.min(...prices));
 });
 function pick(id: string): void {
@@ -73,19 +66,8 @@ function pick(id: string): void {
 function attempt(outcome: RungOutcome): void {
   const rung = waiting.value?.rung ?? next.value?.id;
   if (screw.value === null || rung === undefined) return;
-  const running = timer.value;
-  if (
-    form.send('try-rung', {
-      screwId: screw.value.id,
-      rung,
-      outcome,
-      note: note.value.trim(),
-      timerId: outcome === 'waiting' ? freshId() : '',
-    })
-  ) {
-    note.value = '';
-    if (running !== null && outcome !== 'waiting') store.send('end-timer', { id: running.id, outcome: 'done' });
-  }
+  const data = { screwId: screw.value.id, rung, outcome, note: note.value.trim() };
+  if (form.send('try-rung', { ...data, timerId: outcome === 'waiting' ? freshId() : '' })) note.value = '';
 }
 function giveUp(): void {
   if (screw.value !== null && form.send('give-up-screw', { screwId: screw.value.id, why: note.value.trim() })) {
@@ -102,12 +84,7 @@ const outcomes = computed(() =>
 </script>
 
 <template>
-  <StageFrame
-    v-if="job"
-    stage="clean"
-    title="Seized small screws"
-    lead="Patience is cheap, a drill is not. One rung at a time; oil works while you do something else."
-  >
+  <StageFrame v-if="job" stage="clean" title="Seized small screws">
     <template #head>
       <p class="text-sm"><RouterLink class="link" :to="`/jobs/${job.id}/clean`">Clean</RouterLink></p>
       <h2 class="text-[1.375rem]">Seized small screws</h2>

@@ -1,0 +1,1 @@
+export { lowerFirst, upperFirst } from './case.ts';
