@@ -1,72 +1,44 @@
 import { z } from 'zod';
-import type { EventData, EventType, RecordedEvent } from '../core/job/index.ts';
-import { count, id, isoTime, line, meterReading, number, paragraph, quantity } from './primitives.ts';
-import { procedure } from './procedure.ts';
-import { recipe } from './run.ts';
-import { diagnosisParts, optionFigures, parts, shapes } from './shapes.ts';
-import { variantFeatures, vehicle } from './vehicle.ts';
+import { FACTS, type LoggedFact } from '../core/job/index.ts';
+import { count, id, isoTime } from './primitives.ts';
+import { zodOf } from './shapes.ts';
 
-/** A schema for the data of every event; one that is missing or differs from core's type does not compile. */
-export const eventData = {
-  ...shapes,
-  'job-opened': z.strictObject({
-    number: count.min(1),
-    vehicle,
-    reading: meterReading,
-    readingReason: line,
-    complaint: paragraph,
-  }),
-  'complaint-told': z.strictObject({
-    id,
-    text: paragraph,
-    heard: z.array(z.strictObject({ sign: id, outcome: id, phrase: line })).max(100),
-  }),
-  'answer-given': z.strictObject({ id, sign: id, outcome: id, words: line }),
-  'check-recorded': z.strictObject({
-    ...diagnosisParts.check,
-    outcome: id,
-    name: line,
-    result: paragraph,
-    verdict: z.enum(['normal', 'abnormal']),
-    band: z.strictObject({ low: number, high: number, source: line.nullable() }).nullable(),
-  }),
-  'check-passed-over': z.strictObject({ id, check: id, name: line, why: line }),
-  'variant-compared': z.strictObject({
-    ...diagnosisParts.variant,
-    expected: variantFeatures,
-    verdict: z.enum(['fits', 'fits, but sets idle codes', 'does not fit', 'not known']),
-    words: paragraph,
-  }),
-  'belief-kept': z.strictObject({
-    knowledge: count.min(1),
-    causes: z.array(z.strictObject({ id, name: line, share: number })).max(40),
-    findings: z.array(line).max(200),
-    options: z.array(optionFigures).max(12),
-  }),
-  'rule-departed': z.strictObject({ question: id, rule: id, taken: id, reason: line }),
-  'procedure-pinned': z.strictObject({ procedure }),
-  'procedure-moved': z.strictObject({ procedure }),
-  'bolt-tightened': z.strictObject({
-    ...parts.bolt,
-    final: z.boolean(),
-    torque: quantity.nullable(),
-    nm: number.nullable(),
-    wrench: line,
-    angleDeg: number.optional(),
-  }),
-  'can-weighed': z.strictObject({ ...parts.can, beforeG: number, afterG: number, grams: number }),
-  'coolant-recorded': z.strictObject({ ...parts.coolant, quantity, litres: number }),
-  'run-started': z.strictObject({ id, recipe }),
-  undone: z.strictObject({ seqs: z.array(count).min(1), what: line }),
-} satisfies { [K in EventType]: z.ZodType<EventData[K]> };
+/** The envelope of a fact in the log, of whatever version: who, when, and which command caused it. */
+const loggedFact = z.strictObject({
+  seq: count.min(1),
+  commandId: id,
+  at: isoTime,
+  by: id,
+  type: z.string(),
+  v: count.min(1),
+  data: z.unknown(),
+});
 
-const head = { v: z.literal(1), seq: count.min(1), commandId: id, at: isoTime, by: id };
-const members = Object.entries(eventData).map(([type, data]) =>
-  z.strictObject({ ...head, type: z.literal(type), data }),
-);
+const parsers = new Map<string, z.ZodType>();
 
-/** An event of the log, as exported. */
-export const recordedEvent = z.discriminatedUnion(
-  'type',
-  members as [(typeof members)[number], ...typeof members],
-) as unknown as z.ZodType<RecordedEvent>;
+/** The parser of one version of a fact, or null when this program knows no such fact or version. */
+export function factData(type: string, v: number): z.ZodType | null {
+  const key = `${type} ${v}`;
+  const kept = parsers.get(key);
+  if (kept !== undefined) return kept;
+  const declared = FACTS.get(type);
+  const shape = v === declared?.v ? declared.shape : declared?.earlier?.[v - 1]?.shape;
+  if (shape === undefined) return null;
+  const parser = zodOf(shape);
+  parsers.set(key, parser);
+  return parser;
+}
+
+/** A fact of the log as exported: the envelope, and what it holds by the shape of its own version. */
+export const exportedFact: z.ZodType<LoggedFact> = loggedFact.transform((logged, context) => {
+  const parser = factData(logged.type, logged.v);
+  if (parser === null) {
+    context.addIssue(`This program does not know “${logged.type}” of version ${logged.v}: a later program wrote it.`);
+    return z.NEVER;
+  }
+  const read = parser.safeParse(logged.data);
+  if (read.success) return { ...logged, data: read.data };
+  for (const { path, message } of read.error.issues)
+    context.addIssue({ code: 'custom', message, path: ['data', ...path] });
+  return z.NEVER;
+});

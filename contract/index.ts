@@ -1,7 +1,7 @@
 export { adapterClear, adapterRead } from './adapter.ts';
 export type { AdapterLinkInfo, AdapterReading } from './adapter.ts';
-export { command, commandData } from './commands.ts';
-export { eventData, recordedEvent } from './events.ts';
+export { command } from './commands.ts';
+export { exportedFact, factData } from './events.ts';
 export { jobQuery, person, settings, sinceQuery, vehicleQuery } from './http.ts';
 export type {
   AirReply,

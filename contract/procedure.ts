@@ -94,6 +94,9 @@ export const need = z.strictObject({
   atEnd: z.strictObject({ words: line, beforeStart: z.boolean() }).optional(),
 }) satisfies z.ZodType<Need>;
 
+/** An opening and what plugs it. */
+export const procedureOpening = z.strictObject({ id, name: line, plugWith: line });
+
 /** A procedure as stored, exported and pinned to a job. */
 export const procedure = z.strictObject({
   id,
@@ -102,7 +105,7 @@ export const procedure = z.strictObject({
   family: line,
   source: line.nullable(),
   items: z.array(procedureItem).max(2000),
-  openings: z.array(z.strictObject({ id, name: line, plugWith: line })).max(200),
+  openings: z.array(procedureOpening).max(200),
   constraints: z.array(constraint).max(4000),
   needs: z.array(need).max(200),
   coolant: z

@@ -1,18 +1,9 @@
 import { z } from 'zod';
-import type { RunInputData } from '../core/job/index.ts';
 import type { Recipe } from '../core/relearn/index.ts';
 import { id, line, number, paragraph } from './primitives.ts';
 
 const readingName = z.enum(['ect', 'rpm', 'speed']);
 const flagName = z.enum(['loads-off', 'fan-running', 'bubbles', 'heater-hot']);
-
-/** What a person types or ticks while a run goes on. */
-export const runInput = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('confirm') }),
-  z.strictObject({ kind: z.literal('tick') }),
-  z.strictObject({ kind: z.literal('reading'), name: readingName, value: number }),
-  z.strictObject({ kind: z.literal('flag'), name: flagName, on: z.boolean() }),
-]) satisfies z.ZodType<RunInputData>;
 
 const condition = z.discriminatedUnion('kind', [
   z.strictObject({

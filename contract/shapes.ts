@@ -1,180 +1,87 @@
 import { z } from 'zod';
-import { PASS_KINDS, SUBSTANCES } from '../core/clean/index.ts';
-import { OPTIONS } from '../core/choose/index.ts';
-import { CHOICES, MEASURES, PROOFS, STAGES } from '../core/job/index.ts';
-import { benchShapes, benchUnit, cleanerExtras, coolantExtras, passExtras, sealExtras } from './benchShapes.ts';
-import { stripShapes } from './stripShapes.ts';
-import { UNIT_KINDS } from '../core/vehicle/index.ts';
-import { count, id, isoDay, keysOf, line, meterReading, number, paragraph, when } from './primitives.ts';
-import { beforeConstraint, procedureItem } from './procedure.ts';
-import { runInput } from './run.ts';
-import { variantFeatures } from './vehicle.ts';
+import type { NamedTypes } from '../core/job/index.ts';
+import type { Shape, ShapeNode, TypeOf } from '../core/shape/index.ts';
+import { id, isoDay, line, meterReading, number, quantity } from './primitives.ts';
+import { beforeConstraint, need, procedure, procedureItem, procedureOpening } from './procedure.ts';
+import { recipe } from './run.ts';
+import type { Same } from './same.ts';
+import { variantFeatures, vehicle } from './vehicle.ts';
 
-const liveValues = z
-  .array(z.strictObject({ pid: count.min(0).max(255), name: line, value: number, unit: line }))
-  .max(64);
-const minor = count.min(0, 'Expected zero or more.');
+/** The parser of each type that core's shapes name. */
+const NAMED = {
+  vehicle,
+  reading: meterReading,
+  features: variantFeatures,
+  quantity,
+  procedure,
+  item: procedureItem,
+  opening: procedureOpening,
+  need,
+  beforeConstraint,
+  recipe,
+} as const;
 
-/** Figures of an option as they looked at a moment. */
-export const optionFigures = z.strictObject({
-  id: z.enum(keysOf(OPTIONS)),
-  chance: number.min(0).max(1),
-  nowMinor: minor.nullable(),
-  perUseMinor: minor.nullable(),
-});
+/** Each parser gives just the type that core means by the name, optional fields included; else this does not compile. */
+type Drifted = {
+  [K in keyof NamedTypes]: Same<z.output<(typeof NAMED)[K]>, NamedTypes[K]> extends true ? never : K;
+}[keyof NamedTypes];
+/** `true` while nothing drifted; else the compiler names what did. */
+export const NOTHING_DRIFTED: [Drifted] extends [never] ? true : Drifted = true;
 
-/** Shapes that a command and its event share, each named after the event. */
-export const shapes = {
-  ...stripShapes,
-  ...benchShapes,
-  'reading-corrected': z.strictObject({ reading: meterReading, reason: line }),
-  'history-told': z.strictObject({ since: paragraph, doneBefore: paragraph }),
-  'symptom-noted': z.strictObject({ id, text: line }),
-  'symptom-struck': z.strictObject({ id }),
-  'code-read': z.strictObject({ id, code: line, status: z.enum(['stored', 'pending', 'cleared']), when, note: line }),
-  'codes-read-out': z.strictObject({ when }),
-  'check-done': z.strictObject({
-    id,
-    name: line,
-    result: paragraph,
-    verdict: z.enum(['normal', 'abnormal', 'unclear']),
-  }),
-  'knowledge-chosen': z.strictObject({ version: count.min(1) }),
-  'sign-struck': z.strictObject({ id }),
-  'frame-read': z.strictObject({ id, code: line, values: liveValues }),
-  'values-read': z.strictObject({ id, when, values: liveValues, from: line }),
-  'codes-cleared': z.strictObject({ id, codes: z.array(line).max(200), from: line }),
-  'clearing-ended': z.strictObject({ id, outcome: z.enum(['cleared', 'failed']), words: line }),
-  'terms-set': z.strictObject({
-    option: z.enum(keysOf(OPTIONS)),
-    partsMinor: count.nullable(),
-    minutes: number,
-    daysOff: number,
-    life: number,
-  }),
-  'estimate-made': z.strictObject({
-    id,
-    choice: z.enum(keysOf(CHOICES)),
-    lines: z.array(z.strictObject({ words: line, minor: count })).max(40),
-    lowMinor: minor,
-    highMinor: minor,
-    currency: line,
-    note: paragraph,
-  }),
-  'estimate-answered': z.strictObject({
-    id,
-    answer: z.enum(['approved', 'declined', 'up to']),
-    limitMinor: count.nullable(),
-    who: line,
-    how: line,
-    note: line,
-  }),
-  'decision-made': z.strictObject({ choice: z.enum(keysOf(CHOICES)), reason: paragraph }),
-  'need-ticked': z.strictObject({
-    needId: id,
-    state: z.enum(['ready', 'ordered', 'missing']),
-    expected: isoDay.nullable(),
-  }),
-  'caution-acknowledged': z.strictObject({ caution: id }),
-  'item-added': z.strictObject({ item: procedureItem }),
-  'constraint-added': z.strictObject({ constraint: beforeConstraint }),
-  'item-removed': z.strictObject({
-    itemId: id,
-    pocket: line,
-    label: line,
-    countedOut: count.nullable(),
-    stayIn: count.min(0).optional(),
-    lengthsOut: z
-      .array(z.strictObject({ lengthMm: number, count: count.min(0) }))
-      .max(20)
-      .optional(),
-  }),
-  'item-remarked': z.strictObject({ itemId: id, pocket: line, label: line, remark: paragraph }),
-  'opening-plugged': z.strictObject({ openingId: id, plugId: id, what: line }),
-  'opening-unplugged': z.strictObject({ openingId: id }),
-  'item-put-back': z.strictObject({
-    itemId: id,
-    renewed: z.boolean(),
-    fitted: line,
-    countedBack: count.nullable(),
-    confirmed: z.boolean(),
-    against: paragraph.optional(),
-  }),
-  'connector-confirmed': z.strictObject({ itemId: id }),
-  'item-left-off': z.strictObject({ itemId: id, reason: line }),
-  'object-placed': z.strictObject({ id, what: line, where: line }),
-  'object-taken-out': z.strictObject({ id }),
-  'finding-recorded': z.strictObject({
-    id,
-    unit: benchUnit,
-    point: line,
-    when,
-    grade: count.nullable(),
-    text: paragraph,
-  }),
-  'picture-attached': z.strictObject({
-    id,
-    hash: z.string().regex(/^[0-9a-f]{64}$/, 'Expected the picture’s hash.'),
-    subject: line,
-    when,
-    caption: line,
-  }),
-  'pass-done': z.strictObject({ id, unit: benchUnit, kind: z.enum(keysOf(PASS_KINDS)), ...passExtras }),
-  'timer-started': z.strictObject({
-    id,
-    label: line,
-    minutes: number,
-    kind: z.enum(['soak', 'cure', 'cool', 'heat-cycle', 'oil', 'air', 'other']),
-    itemId: id.optional(),
-    unit: id.optional(),
-  }),
-  'timer-ended': z.strictObject({ id, outcome: z.enum(['done', 'stopped']) }),
-  'seal-decided': z.strictObject({
-    id,
-    name: line,
-    decision: z.enum(['renewed', 'reused']),
-    partNumber: line,
-    why: line,
-    ...sealExtras,
-  }),
-  'level-checked': z.strictObject({ when: z.enum(['hot', 'cold']), level: z.enum(['low', 'right', 'high']) }),
-  'run-advanced': z.strictObject({ runId: id, input: runInput }),
-  'run-closed': z.strictObject({ runId: id, outcome: z.enum(['took', 'did not take', 'abandoned']), why: line }),
-  'measurement-taken': z.strictObject({ id, kind: z.enum(keysOf(MEASURES)), when, value: number }),
-  'proof-recorded': z.strictObject({ check: z.enum(keysOf(PROOFS)), result: z.enum(['good', 'bad']), note: paragraph }),
-  'part-used': z.strictObject({ id, name: line, partNumber: line, quantity: count, priceMinor: count }),
-  'note-made': z.strictObject({ id, stage: z.enum(STAGES), text: paragraph }),
-  'stage-passed': z.strictObject({ stage: z.enum(STAGES) }),
-  'handed-over': z.strictObject({
-    watch: paragraph,
-    nextDue: meterReading.nullable(),
-    labourMinutes: number,
-    ratePerHourMinor: count,
-    currency: line,
-  }),
-  'job-reopened': z.strictObject({ reason: paragraph }),
-};
+const hash = z.string().regex(/^[0-9a-f]{64}$/, 'Expected the picture’s hash.');
 
-/** What `record-check` and `compare-variant` share with their events. */
-export const diagnosisParts = {
-  check: { id, check: id, outcome: z.union([id, z.literal('')]), typed: z.array(z.string().max(40)).max(2), when },
-  variant: { id, kind: z.enum(keysOf(UNIT_KINDS)), place: line, found: variantFeatures },
-};
+/** A parser for a node of a shape: the same rules and the same words everywhere. */
+function parserOf(node: ShapeNode): z.ZodType {
+  switch (node.kind) {
+    case 'id':
+      return id;
+    case 'id-or-none':
+      return z.union([id, z.literal('')]);
+    case 'day':
+      return isoDay;
+    case 'picture-hash':
+      return hash;
+    case 'flag':
+      return z.boolean();
+    case 'text':
+      return node.max === 300 ? line : z.string().max(node.max, `Expected at most ${node.max} characters.`);
+    case 'number': {
+      const base = node.whole ? number.int('Expected a whole number.') : number;
+      const low = node.low === null ? base : base.min(node.low, node.words ?? undefined);
+      return node.high === null ? low : low.max(node.high, node.words ?? undefined);
+    }
+    case 'choice':
+      return z.literal([...node.of]);
+    case 'list': {
+      const low = z.array(parserOf(node.of)).min(node.low, node.words ?? undefined);
+      return node.high === null ? low : low.max(node.high, node.words ?? undefined);
+    }
+    case 'record':
+      return z.strictObject(
+        Object.fromEntries(
+          Object.entries(node.fields).map(([name, field]) => {
+            const parser = parserOf(field);
+            return [name, node.optional.includes(name) ? parser.optional() : parser];
+          }),
+        ),
+      );
+    case 'or-null':
+      return parserOf(node.of).nullable();
+    case 'variants': {
+      const [first, ...rest] = node.of.map((each) => parserOf(each) as z.ZodObject);
+      if (first === undefined) throw new Error('Expected at least one variant.');
+      return z.discriminatedUnion(node.tag, [first, ...rest]);
+    }
+    case 'named':
+      return namedParser(node.name);
+  }
+}
 
-/** Ids and enumerations that weigh-can, tighten-bolt and record-coolant need beside their typed text. */
-export const parts = {
-  can: { id, substance: z.enum(keysOf(SUBSTANCES)), surface: line, ...cleanerExtras },
-  bolt: {
-    itemId: id,
-    boltId: id,
-    pass: count,
-    method: z.enum(['wrench', 'by-feel', 'angle']),
-    adapter: line.optional(),
-  },
-  coolant: {
-    id,
-    kind: z.enum(['caught', 'returned', 'added', 'discarded']),
-    concentration: number.nullable(),
-    ...coolantExtras,
-  },
-};
+function namedParser(name: string): z.ZodType {
+  if (name in NAMED) return NAMED[name as keyof typeof NAMED];
+  throw new Error(`Expected a parser for “${name}”; contract/shapes.ts has none.`);
+}
+
+/** The parser of a shape that core declares: one declaration, one parser, and no way for them to drift. */
+export const zodOf = <S extends Shape<unknown>>(shape: S): z.ZodType<TypeOf<S>> =>
+  parserOf(shape.node) as z.ZodType<TypeOf<S>>;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { recordedEvent } from './events.ts';
+import { exportedFact } from './events.ts';
 import { id } from './primitives.ts';
 import { vehicle } from './vehicle.ts';
 
@@ -13,7 +13,7 @@ export const transfer = z.strictObject({
   version: z.literal(TRANSFER_VERSION, 'This job file is of a version that this program does not read.'),
   jobId: id,
   vehicle,
-  events: z.array(recordedEvent).min(1, 'The file holds no events.').max(100_000),
+  events: z.array(exportedFact).min(1, 'The file holds no events.').max(100_000),
   hashes: z.array(z.string().regex(/^[0-9a-f]{64}$/)),
   pictures: z
     .array(

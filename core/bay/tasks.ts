@@ -1,6 +1,6 @@
 import {
   allNeeds,
-  benchUnits,
+  jobUnits,
   currentStage,
   type Job,
   jobTally,
@@ -55,7 +55,7 @@ function besideASoak(job: Job): string | null {
   const soaking = new Set(runningTimers(job).flatMap(({ kind, unit }) => (kind === 'soak' ? [unit] : [])));
   if (currentStage(job) !== 'clean' || soaking.size === 0) return null;
   // Without the family at hand the form follows the vehicle, and no house rule is known: good enough to name a pass.
-  for (const unit of benchUnits(job, null)) {
+  for (const unit of jobUnits(job, null)) {
     if (soaking.has(unit.id)) continue;
     const method = unitMethod(job, unit, {});
     const name = lowerFirst(unit.name);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import {
-  benchUnits,
+  jobUnits,
   type CommandBody,
   coolantLoss,
   coolantNow,
@@ -16,7 +16,8 @@ import {
   wantsGrade,
   wasteDue,
 } from './index.ts';
-import type { Command, CommandData, CommandType, Context } from './commands.ts';
+import type { Command, CommandData, CommandType } from './catalogue.ts';
+import type { Context } from './context.ts';
 import { play } from './testing/play.ts';
 import { item, off, open, pin, SAMPLE_CONTEXT, SAMPLE_FAMILY, SAMPLE_VEHICLE, SAMPLES } from './testing/samples.ts';
 
@@ -27,7 +28,7 @@ const refusal = (on: Job, body: CommandBody, context: Partial<Context> = {}) => 
   const decision = decide(on, body as Command, { ...SAMPLE_CONTEXT, ...context });
   return decision.ok ? null : decision;
 };
-const units = (on: Job) => benchUnits(on, SAMPLE_FAMILY);
+const units = (on: Job) => jobUnits(on, SAMPLE_FAMILY);
 const body = (on: Job) => units(on)[0]!;
 
 describe('the units on the bench', () => {
@@ -47,7 +48,7 @@ describe('the units on the bench', () => {
     }));
     const bank = { ...job(), vehicle: { ...SAMPLE_VEHICLE, units: four, idleValve: 'none' as const } };
     const family = { ...SAMPLE_FAMILY, layout: 'per-cylinder' as const, idleValve: 'none' as const };
-    expect(benchUnits(bank, family).map(({ id, form, name }) => [id, form, name])).toEqual([
+    expect(jobUnits(bank, family).map(({ id, form, name }) => [id, form, name])).toEqual([
       ['tb-1', 'bank', 'Throttle body, cylinder 1'],
       ['tb-2', 'bank', 'Throttle body, cylinder 2'],
     ]);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { CommandBody, CommandType } from './commands.ts';
+import type { CommandBody, CommandType } from './catalogue.ts';
 import { eventWords } from './words.ts';
 import { play } from './testing/play.ts';
 import { SAMPLES } from './testing/samples.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { SHIPPED_KNOWLEDGE } from '../diagnose/knowledge/index.ts';
-import type { CommandBody, CommandData } from './commands.ts';
+import type { CommandBody, CommandData } from './catalogue.ts';
 import {
   decide,
   diagnoseJob,

@@ -1,49 +1,57 @@
-export { caution, CAUTION_CLOSE, CAUTIONS } from './cautions.ts';
-export type { Caution } from './cautions.ts';
-export { NO_CONTEXT } from './commands.ts';
-export type { Command, CommandBody, CommandData, CommandType, Context, Decision, Refusal, Role } from './commands.ts';
-export { decide } from './decide/index.ts';
-export type { EventData, EventType, JobEvent, RecordedEvent, RunInputData } from './events.ts';
-export { evolve, HANDS_ON_GAP_S, replay } from './evolve/index.ts';
+export type {
+  Command,
+  CommandBody,
+  CommandData,
+  CommandType,
+  EventData,
+  EventType,
+  RecordedEvent,
+} from './catalogue.ts';
+export { COMMANDS, FACTS } from './catalogue.ts';
+export { CHOICES } from './choice/choices.ts';
+export type { Choice } from './choice/choices.ts';
 export {
-  coolantLoss,
-  coolantNow,
-  inhibitorQuestions,
-  jobObjections,
-  judgedFindings,
-  looksClean,
-  nextUnitPass,
-  openedHoses,
-  passesOf,
-  seenSince,
-  shareBefore,
-  unitMethod,
-  wantsGrade,
-  wasteDue,
-} from './bench.ts';
-export { benchUnits, formOf, lightEven, worstGrade } from './benchUnits.ts';
-export type { BenchUnit } from './benchUnits.ts';
-export { FAIL_CODES } from './benchTypes.ts';
-export { CHOICES, MEASURES, PROOFS } from './lists.ts';
-export type { Choice, MeasureKind, ProofKind } from './lists.ts';
-export { diagnoseJob, isOrdinary, jobFindings, subjectOf } from './diagnosis.ts';
-export type { FindingSource, JobDiagnosis, JobFinding } from './diagnosis.ts';
-export { proposeProcedure } from './propose.ts';
-export type { Lesson } from './lessons.ts';
-export type { Proposal } from './propose.ts';
-export { currentStage, stageGaps } from './progress.ts';
-export { allNeeds, endSteps, needState, partHere, partName } from './needs.ts';
-export {
-  boltIds,
-  boltOrder,
-  boltVerdict,
-  groupPasses,
-  isAtTorque,
-  lengthsOf,
-  nextBolt,
-  strippedThreads,
-  wantsPass,
-} from './bolts.ts';
+  ESTIMATE_SPREAD,
+  estimateLines,
+  estimateRange,
+  jobChoice,
+  jobTerms,
+  unitInQuestion,
+} from './choice/options.ts';
+export type { ShopFigures } from './choice/options.ts';
+export type { Belief, Departure, Estimate, EstimateLine, OptionFigures } from './choice/state.ts';
+export { wasteDue } from './cleaning/due.ts';
+export { looksClean, nextUnitPass, passesOf, seenSince, unitMethod, wantsGrade } from './cleaning/method.ts';
+export type { CleanerUse, CleanPass, WasteTaken } from './cleaning/state.ts';
+export type {
+  Clearing,
+  CodeRead,
+  FreezeFrame,
+  LiveValue,
+  SignNoted,
+  Symptom,
+  Told,
+  ValuesRead,
+} from './complaint/state.ts';
+export { NO_CONTEXT } from './context.ts';
+export type { Asks, Context, Role } from './context.ts';
+export { coolantLoss, coolantNow, inhibitorQuestions, openedHoses, shareBefore } from './coolant/account.ts';
+export type { CoolantRecord, CoolantTest, LeakCheck, LevelCheck } from './coolant/state.ts';
+export { asksOf, decide } from './decide.ts';
+export type { Decision, Refusal } from './decision.ts';
+export { diagnoseJob, isOrdinary, jobFindings, subjectOf } from './diagnosis/diagnose.ts';
+export type { FindingSource, JobDiagnosis, JobFinding } from './diagnosis/diagnose.ts';
+export type { CheckDone, PassedOver, VariantCompared } from './diagnosis/state.ts';
+export { evolve, replay } from './evolve.ts';
+export type { MadeFact } from './fact.ts';
+export { currentStage, stageGaps } from './handover/progress.ts';
+export type { HandOver, Recheck } from './handover/state.ts';
+export { jobObjections, judgedFindings } from './inspection/objections.ts';
+export type { Finding, JudgedFinding } from './inspection/state.ts';
+export { formOf, jobUnits, lightEven, worstGrade } from './inspection/units.ts';
+export type { JobUnit } from './inspection/units.ts';
+export { FLAG_NEEDS, FLAGS } from './items/flagKinds.ts';
+export type { Flag, FlagNeed } from './items/flagKinds.ts';
 export {
   AT_IT_MIN,
   benchIsDone,
@@ -55,23 +63,61 @@ export {
   lockWords,
   nextBack,
   peopleAtIt,
-} from './plans.ts';
-export {
-  closerOf,
-  isBack,
-  itemOf,
-  leftColumn,
-  nextOff,
-  nextOffFor,
-  runningTimers,
-  secondsLeft,
-  timerEnd,
-} from './query.ts';
-export { jobCoolantQuestions, jobMayStart, jobTally } from './tallies.ts';
-export { ESTIMATE_SPREAD, estimateLines, estimateRange, jobChoice, jobTerms, unitInQuestion } from './options.ts';
-export type { ShopFigures } from './options.ts';
+} from './items/plans.ts';
+export { closerOf, isBack, itemOf, leftColumn, nextOff, nextOffFor } from './items/query.ts';
+export type {
+  BrokenOrder,
+  ItemFlag,
+  JobItem,
+  JobOpening,
+  KeptMeasure,
+  LengthCount,
+  PlacedObject,
+  Search,
+  StepInHand,
+  Tray,
+  UnitWorkDone,
+} from './items/state.ts';
+export type { Job } from './job.ts';
+export { allNeeds, endSteps, needState, partHere, partName } from './needs/needs.ts';
+export type { EndStepDone, NeedState, PartUsed } from './needs/state.ts';
+export { caution, CAUTION_CLOSE, CAUTIONS } from './notes/cautions.ts';
+export type { Caution } from './notes/cautions.ts';
+export type { Note } from './notes/state.ts';
+export type { PictureMark, PictureMarking, PictureRef } from './pictures/state.ts';
+export type { Lesson } from './procedure/lessons.ts';
+export { proposeProcedure } from './procedure/propose.ts';
+export type { Proposal } from './procedure/propose.ts';
+export { MEASURES, PROOFS } from './proof/kinds.ts';
+export type { MeasureKind, ProofKind } from './proof/kinds.ts';
+export type { Measurement, Proof } from './proof/state.ts';
+export { FAIL_CODES } from './rebuild/failCodes.ts';
+export type { FailCode } from './rebuild/failCodes.ts';
+export type { NewUnit, PieceApart, ScrewTurn, SealDecision, SensorSweep, UnitReplaced } from './rebuild/state.ts';
+export type { LoggedFact } from './recorded.ts';
+export type { RunInputData } from './runs/running.ts';
+export type { JobRun, RunOutcome } from './runs/state.ts';
+export type { RungTried, SeizedRecord } from './seized/state.ts';
+export type { NamedTypes } from './shapes.ts';
 export { nextStage, previousStage, STAGE_NAMES, STAGES } from './stages.ts';
 export type { Stage } from './stages.ts';
-export { FLAG_NEEDS, FLAGS } from './stripTypes.ts';
-export type * from './types.ts';
+export type { Stamp, When } from './stamp.ts';
+export { jobCoolantQuestions, jobMayStart, jobTally } from './start/tallies.ts';
+export type { Override } from './start/state.ts';
+export { HANDS_ON_GAP_S } from './time.ts';
+export { runningTimers, secondsLeft, timerEnd } from './timers/query.ts';
+export type { Timer, TimerKind } from './timers/state.ts';
+export {
+  boltIds,
+  boltOrder,
+  boltVerdict,
+  groupPasses,
+  isAtTorque,
+  lengthsOf,
+  nextBolt,
+  strippedThreads,
+  wantsPass,
+} from './torque/bolts.ts';
+export type { BoltResult, Retorque, ThreadDamage } from './torque/state.ts';
+export type { Trail, UndoEntry } from './trail.ts';
 export { eventWords } from './words.ts';

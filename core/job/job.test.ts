@@ -322,11 +322,12 @@ describe('bench, coolant and runs', () => {
 describe('undo', () => {
   it('gives back the state before exactly, with the log longer', () => {
     const shop = stripped();
-    const { undo: _, version, lastAt, time, last, people, ...beforeState } = shop.now;
+    const { undo: _, trail: _t, version, lastAt, time, last, people, ...beforeState } = shop.now;
     shop.do('unplug-opening', { openingId: 'inlet' });
     shop.do('undo', { expected: shop.now.undo!.commandId });
     const {
       undo: __,
+      trail: __t,
       version: newVersion,
       lastAt: ___,
       time: ____,

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { Command, CommandBody, Context } from './commands.ts';
-import { decide } from './decide/index.ts';
-import type { RecordedEvent } from './events.ts';
-import { evolve } from './evolve/index.ts';
+import type { Command, CommandBody, RecordedEvent } from './catalogue.ts';
+import type { Context } from './context.ts';
+import { decide } from './decide.ts';
+import { evolve } from './evolve.ts';
 import {
   endSteps,
   isAtTorque,
@@ -21,7 +21,7 @@ import {
 } from './index.ts';
 import { contextFor } from './testing/play.ts';
 import { back, open, pinRich, RICH_PROCEDURE } from './testing/world.ts';
-import type { Job } from './types.ts';
+import type { Job } from './job.ts';
 
 /** A job in the hands of several people, with a clock. */
 class Shop {

@@ -1,9 +1,9 @@
 import { SHIPPED_KNOWLEDGE } from '../../diagnose/knowledge/index.ts';
-import type { Command, CommandBody, Context } from '../commands.ts';
-import { decide } from '../decide/index.ts';
-import type { RecordedEvent } from '../events.ts';
-import { evolve } from '../evolve/index.ts';
-import type { Job } from '../types.ts';
+import type { Command, CommandBody, RecordedEvent } from '../catalogue.ts';
+import { type Context, NO_CONTEXT } from '../context.ts';
+import { asksOf, decide } from '../decide.ts';
+import { evolve } from '../evolve.ts';
+import type { Job } from '../job.ts';
 import { RICH_PROCEDURE, SAMPLE_CONTEXT, SAMPLE_PROCEDURE } from './world.ts';
 
 /** A job and the log that made it. */
@@ -12,20 +12,23 @@ export interface Played {
   readonly log: readonly RecordedEvent[];
 }
 
-/** The sample context; a change of knowledge or procedure finds the one it asks for. */
+/** What the sample world has of what a command asks for, and nothing else: a command that asks too little is refused. */
 export function contextFor(body: CommandBody): Context {
-  switch (body.type) {
-    case 'choose-knowledge':
-      return { ...SAMPLE_CONTEXT, knowledge: { ...SHIPPED_KNOWLEDGE, version: body.data.version } };
-    case 'pin-procedure':
-      return { ...SAMPLE_CONTEXT, procedure: body.data.procedureId === 'rich' ? RICH_PROCEDURE : SAMPLE_PROCEDURE };
-    case 'move-to-version': {
-      const procedure = body.data.procedureId === 'rich' ? RICH_PROCEDURE : SAMPLE_PROCEDURE;
-      return { ...SAMPLE_CONTEXT, procedure: { ...procedure, version: body.data.version } };
-    }
-    default:
-      return SAMPLE_CONTEXT;
-  }
+  const { nextNumber, vehicle, procedure, wrenches, knowledge, family, rules, role } = asksOf(body);
+  const sample = procedure?.id === 'rich' ? RICH_PROCEDURE : SAMPLE_PROCEDURE;
+  return {
+    ...NO_CONTEXT,
+    ...(nextNumber && { nextNumber: SAMPLE_CONTEXT.nextNumber }),
+    ...(vehicle !== undefined && { vehicle: SAMPLE_CONTEXT.vehicle }),
+    ...(procedure && { procedure: { ...sample, version: procedure.version ?? sample.version } }),
+    ...(wrenches && { wrenches: SAMPLE_CONTEXT.wrenches }),
+    ...(knowledge !== undefined && {
+      knowledge: typeof knowledge === 'number' ? { ...SHIPPED_KNOWLEDGE, version: knowledge } : SHIPPED_KNOWLEDGE,
+    }),
+    ...(family && { family: SAMPLE_CONTEXT.family }),
+    ...(rules && { rules: SAMPLE_CONTEXT.rules }),
+    ...(role && { role: SAMPLE_CONTEXT.role }),
+  };
 }
 
 /** Plays commands two minutes apart; the n-th has the id `cn`, from `c0`. @throws Error when one is refused */

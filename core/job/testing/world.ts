@@ -2,9 +2,8 @@
 import { plainItem, type Procedure, type ProcedureItem } from '../../procedure/index.ts';
 import { SHIPPED_KNOWLEDGE } from '../../diagnose/knowledge/index.ts';
 import type { EngineFamily, Vehicle } from '../../vehicle/index.ts';
-import type { CommandBody, CommandData, CommandType, Context } from '../commands.ts';
-import type { EventType } from '../events.ts';
-import type { Job } from '../types.ts';
+import type { CommandBody } from '../catalogue.ts';
+import type { Context } from '../context.ts';
 
 export const item = (id: string, more: Partial<ProcedureItem> = {}): ProcedureItem =>
   plainItem(id, `Sample ${id}`, 'other', more);
@@ -140,6 +139,7 @@ export const SAMPLE_CONTEXT: Context = {
   role: 'lead',
   nextNumber: 1,
   vehicle: SAMPLE_VEHICLE,
+  unit: null,
   procedure: SAMPLE_PROCEDURE,
   wrenches: [
     {
@@ -151,15 +151,6 @@ export const SAMPLE_CONTEXT: Context = {
     },
   ],
 };
-
-/** One sample: what comes before it, the command, the events it leads to, and how the job shows it. */
-export interface Sample<K extends CommandType> {
-  readonly after: readonly CommandBody[];
-  readonly data: CommandData[K];
-  readonly events: readonly EventType[];
-  readonly shows: (job: Job) => unknown;
-  readonly as: unknown;
-}
 
 export const open: CommandBody & { readonly type: 'open-job' } = {
   type: 'open-job',

@@ -1,0 +1,93 @@
+import type { TypeOf } from '../shape/index.ts';
+import { CHOICE } from './choice/subject.ts';
+import { CLEANING } from './cleaning/subject.ts';
+import type { AnyCommand } from './command.ts';
+import { COMPLAINT } from './complaint/subject.ts';
+import { COOLANT } from './coolant/subject.ts';
+import { DIAGNOSIS } from './diagnosis/subject.ts';
+import type { AnyFact } from './fact.ts';
+import { HANDOVER } from './handover/subject.ts';
+import { INSPECTION } from './inspection/subject.ts';
+import { ITEMS } from './items/subject.ts';
+import { NEEDS } from './needs/subject.ts';
+import { NOTES } from './notes/subject.ts';
+import { PICTURES } from './pictures/subject.ts';
+import { PROCEDURE } from './procedure/subject.ts';
+import { PROOF } from './proof/subject.ts';
+import { REBUILD } from './rebuild/subject.ts';
+import type { LoggedFact } from './recorded.ts';
+import { RUNS } from './runs/subject.ts';
+import { SEIZED } from './seized/subject.ts';
+import { START } from './start/subject.ts';
+import { TIMERS } from './timers/subject.ts';
+import { TORQUE } from './torque/subject.ts';
+import { UNDO } from './undo.ts';
+
+const SUBJECTS = [
+  COMPLAINT,
+  DIAGNOSIS,
+  CHOICE,
+  PROCEDURE,
+  NEEDS,
+  ITEMS,
+  TORQUE,
+  START,
+  INSPECTION,
+  SEIZED,
+  CLEANING,
+  REBUILD,
+  COOLANT,
+  TIMERS,
+  RUNS,
+  PROOF,
+  PICTURES,
+  HANDOVER,
+  NOTES,
+  UNDO,
+] as const;
+
+type Subject = (typeof SUBJECTS)[number];
+type Declared = Subject['facts'][number];
+type Commands = Subject['commands'][number];
+
+/** What every fact holds, by its name. */
+export type EventData = { readonly [F in Declared as F['type']]: TypeOf<F['shape']> };
+/** The name of a fact. */
+export type EventType = keyof EventData;
+/** A fact in the log: what, who, when, and which command caused it. Always of the current version. */
+export type RecordedEvent = {
+  readonly [K in EventType]: Omit<LoggedFact, 'type' | 'data'> & { readonly type: K; readonly data: EventData[K] };
+}[EventType];
+
+/** What every command holds, by its name. */
+export type CommandData = { readonly [C in Commands as C['type']]: TypeOf<C['shape']> };
+/** The name of a command. */
+export type CommandType = keyof CommandData;
+/** A command without its envelope. */
+export type CommandBody = {
+  readonly [K in CommandType]: { readonly type: K; readonly data: CommandData[K] };
+}[CommandType];
+/** A command as sent: its own id, when and by whom, and the job version that the person saw. */
+export type Command = CommandBody & {
+  readonly id: string;
+  readonly at: string;
+  readonly by: string;
+  readonly seen: number;
+};
+
+const byType = <T extends { readonly type: string }>(all: readonly T[]): ReadonlyMap<string, T> =>
+  new Map(all.map((each) => [each.type, each]));
+
+/** Every declared fact by its name. */
+export const FACTS: ReadonlyMap<string, AnyFact> = byType(SUBJECTS.flatMap(({ facts }): readonly AnyFact[] => facts));
+/** Every declared command by its name. */
+export const COMMANDS: ReadonlyMap<string, AnyCommand> = byType(
+  SUBJECTS.flatMap(({ commands }): readonly AnyCommand[] => commands),
+);
+
+/** The fact of that name. @throws Error for a name that is not declared: such a log was written by a later program */
+export function factOf(type: string): AnyFact {
+  const found = FACTS.get(type);
+  if (found === undefined) throw new Error(`Expected a fact that this program knows, got “${type}”.`);
+  return found;
+}

@@ -1,0 +1,35 @@
+import { OPTIONS } from '../../choose/index.ts';
+import { keyOf, number, orNull, record, whole } from '../../shape/index.ts';
+import { command } from '../command.ts';
+import { accept, within } from '../decision.ts';
+import { fact } from '../fact.ts';
+import { DEAREST } from './dearest.ts';
+
+/** What {@link termsSet} holds. */
+export const termsSetShape = record({
+  option: keyOf(OPTIONS),
+  partsMinor: orNull(whole),
+  minutes: number,
+  daysOff: number,
+  life: number,
+});
+/** Price, minutes, days and life of an option were set by hand. */
+export const termsSet = fact('terms-set', {
+  shape: termsSetShape,
+  means: (job, { option, ...terms }) => ({
+    terms: [...job.terms.filter(({ id }) => id !== option), { id: option, ...terms }],
+  }),
+  words: (data) => `Figures of “${OPTIONS[data.option]}”`,
+  sheet: { no: 'the estimate carries what came of it' },
+});
+
+/** Sets the figures of an option by hand. */
+export const setTerms = command('set-terms', {
+  shape: termsSetShape,
+  decide: (_, data) =>
+    (data.partsMinor === null ? null : within('partsMinor', data.partsMinor, 0, DEAREST)) ??
+    within('minutes', data.minutes, 1, 6000, 'minutes') ??
+    within('daysOff', data.daysOff, 0, 365, 'days') ??
+    within('life', data.life, 1, 2_000_000) ??
+    accept(termsSet.of(data)),
+});

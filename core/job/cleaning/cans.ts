@@ -1,0 +1,77 @@
+import { advise, canUse, SUBSTANCES, SURFACES } from '../../clean/index.ts';
+import { convert } from '../../quantity/index.ts';
+import { flag, id, keyOf, line, list, number, optional, record, whole } from '../../shape/index.ts';
+import { command } from '../command.ts';
+import { accept, refuse, refuseField, within } from '../decision.ts';
+import { fact } from '../fact.ts';
+import { typedAmount } from '../typedAmount.ts';
+
+/** What {@link canWeighed} holds. */
+export const canWeighedShape = record({
+  id,
+  substance: keyOf(SUBSTANCES),
+  beforeG: number,
+  afterG: number,
+  grams: number,
+  surface: line,
+  minutes: optional(number),
+  surfaces: optional(list(keyOf(SURFACES), { high: 20 })),
+  priceMinor: optional(whole),
+  stockId: optional(id),
+  emptied: optional(flag),
+});
+/** A can was weighed before and after: what was used. */
+export const canWeighed = fact('can-weighed', {
+  shape: canWeighedShape,
+  means: (job, data, stamp) => ({ cleaners: [...job.cleaners, { ...data, ...stamp }] }),
+  words: (data) => `${data.grams.toFixed(0)} g of cleaner`,
+  sheet: 'Used and fitted',
+});
+
+/** Weighs a can before and after. */
+export const weighCan = command('weigh-can', {
+  shape: record({
+    id,
+    substance: keyOf(SUBSTANCES),
+    surface: line,
+    minutes: optional(number),
+    surfaces: optional(list(keyOf(SURFACES), { high: 20 })),
+    priceMinor: optional(whole),
+    stockId: optional(id),
+    emptied: optional(flag),
+    beforeText: line,
+    afterText: line,
+  }),
+  decide: (_, { beforeText, afterText, ...data }) => {
+    const before = typedAmount('beforeText', beforeText, 'mass', 'g');
+    if ('ok' in before) return before;
+    const after = typedAmount('afterText', afterText, 'mass', 'g');
+    if ('ok' in after) return after;
+    const beforeG = convert(before.value, before.unit, 'g');
+    const afterG = convert(after.value, after.unit, 'g');
+    if (!(beforeG > 0)) return refuseField('beforeText', 'Expected the can to weigh more than 0 g before.');
+    if (afterG > beforeG)
+      return refuseField(
+        'afterText',
+        `Expected at most ${beforeG} g after use, got ${afterG}: the can cannot gain weight.`,
+      );
+    const wrong =
+      (data.minutes === undefined ? null : within('minutes', data.minutes, 0, 600, 'minutes')) ??
+      (data.priceMinor === undefined ? null : within('priceMinor', data.priceMinor, 0, 10_000_000));
+    if (wrong) return wrong;
+    for (const surface of data.surfaces ?? []) {
+      const { verdict, reason } = advise(data.substance, surface, 'spray');
+      if (verdict === 'never')
+        return refuse(
+          'never',
+          sentence(data.substance, surface, reason),
+          'Take another cleaner, or keep it off there.',
+        );
+    }
+    return accept(canWeighed.of({ ...data, beforeG, afterG, grams: canUse(beforeG, afterG).grams }));
+  },
+});
+
+/** What must never touch what, as a sentence. */
+export const sentence = (substance: keyof typeof SUBSTANCES, surface: keyof typeof SURFACES, reason: string): string =>
+  `Never ${SUBSTANCES[substance]} on ${SURFACES[surface]}: ${reason}.`;

@@ -1,0 +1,53 @@
+import {
+  type CleaningMethod,
+  isClean,
+  methodFor,
+  nextPass,
+  type PassKind,
+  placeInRound,
+  type Seen,
+} from '../../clean/index.ts';
+import type { HouseRules } from '../../house/index.ts';
+import { type JobUnit, lightEven } from '../inspection/units.ts';
+import type { Job } from '../job.ts';
+
+/** How this unit is cleaned, from its form, what was found on it and what the house holds. */
+export function unitMethod(job: Job, unit: JobUnit, rules: HouseRules): CleaningMethod {
+  const before = job.findings.filter((finding) => finding.unit === unit.id && finding.when === 'before');
+  const grades = before.flatMap(({ grade }) => (grade === null ? [] : [grade]));
+  const stripped = before.some(({ point, judged }) => point === 'stripped' && judged?.outcome === 'all-off');
+  return methodFor(
+    unit.form,
+    { grade: grades.length === 0 ? null : Math.max(...grades), fullyStripped: stripped },
+    rules,
+  );
+}
+
+/** The passes a unit has had, in order. */
+export const passesOf = (job: Job, unitId: string): readonly PassKind[] =>
+  job.passes.filter(({ unit }) => unit === unitId).map(({ kind }) => kind);
+
+/** What was seen of a unit since its last pass: a grade from before it says nothing any more. */
+export function seenSince(job: Job, unit: JobUnit): Seen {
+  const lastPass = job.passes.filter((pass) => pass.unit === unit.id).at(-1)?.at ?? '';
+  const grades = job.findings.flatMap((finding) =>
+    finding.unit === unit.id && finding.when === 'after' && finding.grade !== null && finding.at >= lastPass
+      ? [finding.grade]
+      : [],
+  );
+  return { grade: grades.length === 0 ? null : Math.max(...grades), lightEven: lightEven(job, unit.id, unit.form) };
+}
+
+/** The pass that comes next on a unit, or null when it is clean and dry. */
+export const nextUnitPass = (job: Job, unit: JobUnit, method: CleaningMethod): PassKind | null =>
+  nextPass(passesOf(job, unit.id), seenSince(job, unit), method.rounds);
+
+/** Whether a round is over and nobody has looked since: grade it before going on. */
+export function wantsGrade(job: Job, unit: JobUnit, method: CleaningMethod): boolean {
+  const done = passesOf(job, unit.id);
+  const { round } = method.rounds;
+  return placeInRound(done, round) === round.length - 1 && seenSince(job, unit).grade === null;
+}
+
+/** Whether a unit looks clean enough at the last look. */
+export const looksClean = (job: Job, unit: JobUnit): boolean => isClean(seenSince(job, unit));

@@ -1,0 +1,91 @@
+import { id, line, oneOf, record } from '../../shape/index.ts';
+import { parseDtc } from '../../vehicle/index.ts';
+import { command } from '../command.ts';
+import { accept, refuse, refuseField } from '../decision.ts';
+import { fact } from '../fact.ts';
+import { liveValues, when } from '../shapes.ts';
+
+/** What {@link codeRead} holds. */
+export const codeReadShape = record({
+  id,
+  code: line,
+  status: oneOf('stored', 'pending', 'cleared'),
+  when,
+  note: line,
+});
+/** A trouble code was read. */
+export const codeRead = fact('code-read', {
+  shape: codeReadShape,
+  means: (job, data, stamp) => ({ codes: [...job.codes, { ...data, ...stamp }] }),
+  words: (data) => `${data.code} read`,
+  sheet: 'Complaint',
+});
+
+/** Notes a trouble code. */
+export const readCode = command('read-code', {
+  shape: codeReadShape,
+  decide: (job, data) => {
+    const parsed = parseDtc(data.code);
+    if (!parsed.ok) return refuseField('code', parsed.message);
+    const { code } = parsed.dtc;
+    const known = job.codes.some((read) => read.code === code && read.when === data.when);
+    return known ? refuse('already-there', `${code} is already noted.`) : accept(codeRead.of({ ...data, code }));
+  },
+});
+
+/** What {@link codesReadOut} holds. */
+export const codesReadOutShape = record({ when });
+/** Codes were read to the end: what was not read is not there. */
+export const codesReadOut = fact('codes-read-out', {
+  shape: codesReadOutShape,
+  means: (job, { when }, stamp) => ({ codesRead: { ...job.codesRead, [when]: stamp } }),
+  words: (data) => `Codes read ${data.when}`,
+  sheet: 'Proved',
+});
+
+/** Says that all codes were read. */
+export const readCodesOut = command('read-codes-out', {
+  shape: codesReadOutShape,
+  decide: (_, data) => accept(codesReadOut.of(data)),
+});
+
+/** What {@link frameRead} holds. */
+export const frameReadShape = record({ id, code: line, values: liveValues });
+/** A freeze frame: what the engine did when the code was set. */
+export const frameRead = fact('frame-read', {
+  shape: frameReadShape,
+  means: (job, data, stamp) => ({
+    frames: [...job.frames.filter(({ code }) => code !== data.code), { ...data, ...stamp }],
+  }),
+  words: (data) => `Freeze frame of ${data.code}`,
+  sheet: 'Complaint',
+});
+
+/** Notes a freeze frame. */
+export const readFrame = command('read-frame', {
+  shape: frameReadShape,
+  decide: (_, data) => {
+    const parsed = parseDtc(data.code);
+    if (!parsed.ok) return refuseField('code', parsed.message);
+    return accept(frameRead.of({ ...data, code: parsed.dtc.code }));
+  },
+});
+
+/** What {@link valuesRead} holds. */
+export const valuesReadShape = record({ id, when, values: liveValues, from: line });
+/** Live values were read. */
+export const valuesRead = fact('values-read', {
+  shape: valuesReadShape,
+  means: (job, data, stamp) => ({ values: [...job.values, { ...data, ...stamp }] }),
+  words: (data) => `Live values read ${data.when}`,
+  sheet: { no: 'they are weighed as findings and drawn at Prove' },
+});
+
+/** Notes live values. */
+export const readValues = command('read-values', {
+  shape: valuesReadShape,
+  decide: (_, data) =>
+    data.values.length === 0
+      ? refuse('nothing-read', 'No value was read.', 'Is the key on, and the adapter plugged in?')
+      : accept(valuesRead.of(data)),
+});

@@ -1,0 +1,50 @@
+import { correctReading, historyTold, jobOpened, openJob, readingCorrected, tellHistory } from './opening.ts';
+import { noteSymptom, strikeSymptom, symptomNoted, symptomStruck } from './symptoms.ts';
+import { answerGiven, answerQuestion, complaintTold, signStruck, strikeSign, tellComplaint } from './told.ts';
+import {
+  codeRead,
+  codesReadOut,
+  frameRead,
+  readCode,
+  readCodesOut,
+  readFrame,
+  readValues,
+  valuesRead,
+} from './codes.ts';
+import { clearCodes, clearingEnded, codesCleared, endClearing } from './clearing.ts';
+
+/** The facts of this subject, and the commands that record them. */
+export const COMPLAINT = {
+  facts: [
+    jobOpened,
+    readingCorrected,
+    historyTold,
+    symptomNoted,
+    symptomStruck,
+    complaintTold,
+    answerGiven,
+    signStruck,
+    codeRead,
+    codesReadOut,
+    frameRead,
+    valuesRead,
+    codesCleared,
+    clearingEnded,
+  ],
+  commands: [
+    openJob,
+    correctReading,
+    tellHistory,
+    noteSymptom,
+    strikeSymptom,
+    tellComplaint,
+    answerQuestion,
+    strikeSign,
+    readCode,
+    readCodesOut,
+    readFrame,
+    readValues,
+    clearCodes,
+    endClearing,
+  ],
+} as const;

@@ -1,0 +1,55 @@
+import type { Knowledge } from '../diagnose/index.ts';
+import type { HouseRules } from '../house/index.ts';
+import type { Procedure } from '../procedure/index.ts';
+import type { Wrench } from '../torque/index.ts';
+import type { EngineFamily, UnitObject, Vehicle } from '../vehicle/index.ts';
+
+/** What people are in a workshop. */
+export type Role = 'lead' | 'technician' | 'apprentice' | 'owner';
+
+/** What a decision looks at besides the job. The caller fetches what is asked for; core never does. */
+export interface Context {
+  /** The number of the next job. */
+  readonly nextNumber: number | null;
+  readonly vehicle: Vehicle | null;
+  /** A unit of the shop by its tag, wherever it is. */
+  readonly unit: UnitObject | null;
+  readonly procedure: Procedure | null;
+  readonly wrenches: readonly Wrench[];
+  readonly knowledge: Knowledge | null;
+  readonly family: EngineFamily | null;
+  readonly rules: HouseRules;
+  /** What the sender is in the workshop; null when it is not known. */
+  readonly role: Role | null;
+}
+
+/** A context with nothing in it. */
+export const NO_CONTEXT: Context = {
+  nextNumber: null,
+  vehicle: null,
+  unit: null,
+  procedure: null,
+  wrenches: [],
+  knowledge: null,
+  family: null,
+  rules: {},
+  role: null,
+};
+
+/** What one command needs to be fetched before it can be decided; what is not asked for need not be there. */
+export interface Asks {
+  readonly nextNumber?: true;
+  /** A vehicle by its id. */
+  readonly vehicle?: string;
+  /** A unit by its tag. */
+  readonly unit?: string;
+  /** A procedure, its newest version unless one is named. */
+  readonly procedure?: { readonly id: string; readonly version?: number };
+  readonly wrenches?: true;
+  /** The newest knowledge, that of the job, or a version of it. */
+  readonly knowledge?: 'newest' | 'own' | number;
+  /** The family of the job's vehicle, or of the vehicle that is asked for. */
+  readonly family?: true;
+  readonly rules?: true;
+  readonly role?: true;
+}

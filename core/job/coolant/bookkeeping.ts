@@ -1,0 +1,85 @@
+import { INHIBITORS } from '../../coolant/index.ts';
+import { convert, format } from '../../quantity/index.ts';
+import { flag, id, keyOf, line, number, oneOf, optional, orNull, record, whole } from '../../shape/index.ts';
+import { command } from '../command.ts';
+import { accept, refuseField, within } from '../decision.ts';
+import { fact } from '../fact.ts';
+import { quantity } from '../shapes.ts';
+import { typedAmount } from '../typedAmount.ts';
+
+/** What {@link coolantRecorded} holds. */
+export const coolantRecordedShape = record({
+  id,
+  kind: oneOf('caught', 'returned', 'added', 'discarded'),
+  quantity,
+  litres: number,
+  concentration: orNull(number),
+  inhibitor: optional(keyOf(INHIBITORS)),
+  priceMinor: optional(whole),
+  stockId: optional(id),
+  emptied: optional(flag),
+});
+/** Coolant came out, went back, was added or thrown away. */
+export const coolantRecorded = fact('coolant-recorded', {
+  shape: coolantRecordedShape,
+  means: (job, data, stamp) => ({ coolant: [...job.coolant, { ...data, ...stamp }] }),
+  words: (data) => `Coolant ${data.kind}: ${format(data.quantity)}`,
+  sheet: 'Coolant',
+});
+
+/** Books coolant. */
+export const recordCoolant = command('record-coolant', {
+  shape: record({
+    id,
+    kind: oneOf('caught', 'returned', 'added', 'discarded'),
+    amountText: line,
+    concentration: orNull(number),
+    inhibitor: optional(keyOf(INHIBITORS)),
+    priceMinor: optional(whole),
+    stockId: optional(id),
+    emptied: optional(flag),
+  }),
+  decide: (job, { amountText, ...data }) => {
+    const quantity = typedAmount('amountText', amountText, 'volume', 'L');
+    if ('ok' in quantity) return quantity;
+    const litres = convert(quantity.value, quantity.unit, 'L');
+    if (litres === 0) return refuseField('amountText', 'Expected more than 0 L.');
+    const capacity = job.procedure?.coolant?.capacityL ?? 40;
+    if (litres > capacity)
+      return refuseField('amountText', `The system holds ${capacity} L; expected at most that, got ${litres} L.`);
+    const sum = (kind: string): number =>
+      job.coolant.reduce((total, entry) => (entry.kind === kind ? total + entry.litres : total), 0);
+    const inTray = sum('caught') - sum('returned') - sum('discarded');
+    if ((data.kind === 'returned' || data.kind === 'discarded') && litres > inTray + 1e-9) {
+      return refuseField('amountText', `Only ${inTray.toFixed(2)} L is in the tray; got ${litres} L.`);
+    }
+    if (data.kind === 'added') {
+      const share = data.concentration;
+      if (share === null)
+        return refuseField('concentration', 'How strong is what you add? 0 for water, 50 for ready-mix.');
+      const wrong = within('concentration', share * 100, 0, 100, '%');
+      if (wrong) return wrong;
+    }
+    if (data.priceMinor !== undefined) {
+      const wrong = within('priceMinor', data.priceMinor, 0, 10_000_000);
+      if (wrong) return wrong;
+    }
+    return accept(coolantRecorded.of({ ...data, quantity, litres }));
+  },
+});
+
+/** What {@link levelChecked} holds. */
+export const levelCheckedShape = record({ when: oneOf('hot', 'cold'), level: oneOf('low', 'right', 'high') });
+/** The level was looked at. */
+export const levelChecked = fact('level-checked', {
+  shape: levelCheckedShape,
+  means: (job, data, stamp) => ({ levels: [...job.levels, { ...data, ...stamp }] }),
+  words: (data) => `Level ${data.when}: ${data.level}`,
+  sheet: 'Coolant',
+});
+
+/** Notes the level. */
+export const checkLevel = command('check-level', {
+  shape: levelCheckedShape,
+  decide: (_, data) => accept(levelChecked.of(data)),
+});

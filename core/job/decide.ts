@@ -1,0 +1,39 @@
+import { COMMANDS, type Command, type CommandBody } from './catalogue.ts';
+import type { AnyCommand } from './command.ts';
+import { decideOpening } from './complaint/opening.ts';
+import type { Asks, Context } from './context.ts';
+import { type Decision, refuse } from './decision.ts';
+import type { Job } from './job.ts';
+
+const declared = (type: string): AnyCommand => {
+  const found = COMMANDS.get(type);
+  if (found === undefined) throw new Error(`Expected a command that is declared, got “${type}”.`);
+  return found;
+};
+
+/** What must be fetched before a command can be decided: declared beside its `decide`. */
+export function asksOf({ type, data }: CommandBody): Asks {
+  const { asks, may } = declared(type);
+  const asked = asks?.(data as never) ?? {};
+  return may === undefined ? asked : { ...asked, role: true };
+}
+
+/**
+ * The only place that says what is allowed. Pure: time and new ids come in with the command.
+ * @param job null only for `open-job`
+ * @returns the facts it leads to, or a refusal in words; never throws on bad data
+ */
+export function decide(job: Job | null, command: CommandBody | Command, context: Context): Decision {
+  if (job === null)
+    return command.type === 'open-job'
+      ? decideOpening(command.data, context)
+      : refuse('no-such-job', 'There is no such job.');
+  // The union of declarations cannot be called with the union of data; the catalogue keeps each pair together.
+  const { decide: decideIt, may, whenClosed } = declared(command.type);
+  const data = command.data as never;
+  if (job.status === 'closed' && whenClosed !== true)
+    return refuse('job-closed', `Job ${job.number} is handed over.`, 'Open it again with a reason.');
+  if (may !== undefined && (may.when?.(data) ?? true) && (context.role === null || !may.roles.includes(context.role)))
+    return refuse('lead-only', may.words, 'Ask the lead to look and to enter it under their own name.');
+  return decideIt(job, data, context, 'at' in command ? command.at : null);
+}

@@ -1,0 +1,127 @@
+import { id, line, number, oneOf, orNull, paragraph, record, whole } from '../../shape/index.ts';
+import { countsHours } from '../../vehicle/index.ts';
+import { lowerFirst } from '../../words/index.ts';
+import { command } from '../command.ts';
+import { accept, nonEmpty, refuse, refuseField, within } from '../decision.ts';
+import { fact } from '../fact.ts';
+import { held } from '../proof/held.ts';
+import { reading } from '../shapes.ts';
+import { STAGE_NAMES, STAGES } from '../stages.ts';
+
+/** What {@link stagePassed} holds. */
+export const stagePassedShape = record({ stage: oneOf(...STAGES) });
+/** A stage is done. */
+export const stagePassed = fact('stage-passed', {
+  shape: stagePassedShape,
+  means: (job, { stage }) => ({ passed: job.passed.includes(stage) ? job.passed : [...job.passed, stage] }),
+  words: (data) => `${STAGE_NAMES[data.stage]} done`,
+  sheet: { no: 'the sections say what was done' },
+});
+
+/** Goes on to the next stage. */
+export const passStage = command('pass-stage', {
+  shape: stagePassedShape,
+  decide: (_, data) => accept(stagePassed.of(data)),
+});
+
+/** What {@link handedOver} holds. */
+export const handedOverShape = record({
+  watch: paragraph,
+  nextDue: orNull(reading),
+  labourMinutes: number,
+  ratePerHourMinor: whole,
+  currency: line,
+});
+/** The vehicle was handed over; the job is closed. */
+export const handedOver = fact('handed-over', {
+  shape: handedOverShape,
+  means: (job, data, stamp) => ({
+    handOver: { ...data, ...stamp },
+    status: 'closed',
+    passed: job.passed.includes('hand-over') ? job.passed : [...job.passed, 'hand-over'],
+  }),
+  words: () => 'Handed over',
+  undo: 'final',
+  sheet: 'Time and money',
+});
+
+/** Hands the vehicle over. */
+export const handOver = command('hand-over', {
+  shape: handedOverShape,
+  decide: (job, data) => {
+    const { nextDue } = data;
+    if (nextDue !== null && countsHours(nextDue.unit) !== countsHours(job.reading.unit))
+      return refuseField('nextDue', `This vehicle counts ${job.reading.unit}; got ${nextDue.unit}.`);
+    if (nextDue !== null && nextDue.unit === job.reading.unit && nextDue.value <= job.reading.value) {
+      return refuseField(
+        'nextDue',
+        `Expected more than today’s ${job.reading.value} ${job.reading.unit}, got ${nextDue.value}.`,
+      );
+    }
+    return (
+      held(job) ??
+      within('labourMinutes', data.labourMinutes, 0, 60_000, 'minutes') ??
+      within('ratePerHourMinor', data.ratePerHourMinor, 0, 10_000_000) ??
+      (job.runs.some(({ closed }) => closed === null)
+        ? refuse('run-open', 'A run is still open.', 'Close it first.')
+        : null) ??
+      (job.decision === null
+        ? refuse('not-decided', 'Nothing was decided.', 'Say at Decide what was chosen and why.')
+        : null) ??
+      accept(handedOver.of(data))
+    );
+  },
+});
+
+/** What {@link jobReopened} holds. */
+export const jobReopenedShape = record({ reason: paragraph });
+/** A closed job was opened again. */
+export const jobReopened = fact('job-reopened', {
+  shape: jobReopenedShape,
+  means: (job, data, stamp) => ({
+    status: 'open',
+    reopened: [...job.reopened, { ...data, ...stamp }],
+    passed: job.passed.filter((stage) => stage !== 'hand-over'),
+  }),
+  words: () => 'Opened again',
+  undo: 'final',
+  sheet: 'What to watch',
+});
+
+/** Opens a closed job again. */
+export const reopenJob = command('reopen-job', {
+  shape: jobReopenedShape,
+  whenClosed: true,
+  decide: (job, data) =>
+    (job.status === 'open' ? refuse('not-closed', 'This job is open.') : null) ??
+    nonEmpty('reason', data.reason, 'Say why it is opened again.') ??
+    accept(jobReopened.of(data)),
+});
+
+/** What {@link recheckSet} holds. */
+export const recheckSetShape = record({ id, what: line, days: orNull(whole), use: orNull(number) });
+/** Something is to be looked at again after the hand-over. */
+export const recheckSet = fact('recheck-set', {
+  shape: recheckSetShape,
+  means: (job, data, stamp) => ({
+    rechecks: [...job.rechecks.filter(({ what }) => what !== data.what), { ...data, ...stamp }],
+  }),
+  words: (data) => `To be looked at again: ${lowerFirst(data.what)}`,
+  sheet: 'What to watch',
+});
+
+/** Sets something to be looked at again. */
+export const setRecheck = command('set-recheck', {
+  shape: recheckSetShape,
+  decide: (job, data) => {
+    const per = job.vehicle.meterUnit;
+    const wrong =
+      nonEmpty('what', data.what, 'What is to be looked at again?') ??
+      (data.days === null ? null : within('days', data.days, 1, 3650, 'days')) ??
+      (data.use === null ? null : within('use', data.use, 1, 500_000, per));
+    if (wrong) return wrong;
+    return data.days === null && data.use === null
+      ? refuseField('days', `After how many days, or how many ${per}?`)
+      : accept(recheckSet.of(data));
+  },
+});

@@ -1,0 +1,150 @@
+import { UNIT_FORMS } from '../../clean/index.ts';
+import { restOf, signsFor } from '../../diagnose/index.ts';
+import { isPointProblem, judgePoint, limitOf, pointName, pointOf } from '../../inspect/index.ts';
+import {
+  id,
+  keyOf,
+  line,
+  list,
+  number,
+  oneOf,
+  orNull,
+  paragraph,
+  record,
+  type RecordOf,
+  text,
+  whole,
+} from '../../shape/index.ts';
+import { figuresOf, UNIT_KINDS } from '../../vehicle/index.ts';
+import { command } from '../command.ts';
+import type { Context } from '../context.ts';
+import { accept, refuse, refuseField } from '../decision.ts';
+import { checkRecorded } from '../diagnosis/checks.ts';
+import { subjectOf } from '../diagnosis/diagnose.ts';
+import { fact, type MadeFact } from '../fact.ts';
+import type { Job } from '../job.ts';
+import { limit, when } from '../shapes.ts';
+
+/** What a person enters at a point of the walk. */
+const pointEntry = {
+  id,
+  unit: id,
+  kind: keyOf(UNIT_KINDS),
+  form: keyOf(UNIT_FORMS),
+  point: line,
+  when,
+  /** Tells several of the same apart: “idle screw”; empty otherwise. */
+  which: line,
+  /** A grade, or the twelve marks of the light test. */
+  marks: list(whole, { high: 12 }),
+  outcome: line,
+  /** As typed. */
+  typed: list(text(40), { high: 2 }),
+  note: paragraph,
+} as const;
+/** See {@link pointEntry}. */
+type PointEntry = RecordOf<typeof pointEntry>;
+
+/** What {@link pointJudged} holds. */
+export const pointJudgedShape = record({
+  ...pointEntry,
+  verdict: oneOf('good', 'watch', 'bad', 'noted'),
+  value: orNull(number),
+  limit: orNull(limit),
+  words: paragraph,
+  cure: orNull(oneOf('clean', 'renew', 'rebuild', 'replace')),
+});
+/** A point of the walk was looked at and judged. */
+export const pointJudged = fact('point-judged', {
+  shape: pointJudgedShape,
+  means: (job, { id, unit, point, when, note, ...judged }, stamp) => ({
+    findings: [
+      ...job.findings.filter(
+        (known) =>
+          !(
+            known.point === point &&
+            known.unit === unit &&
+            known.when === when &&
+            (known.judged?.which ?? '') === judged.which
+          ),
+      ),
+      {
+        id,
+        unit,
+        point,
+        when,
+        grade: point.includes('deposit') ? (judged.marks[0] ?? null) : null,
+        text: note,
+        judged,
+        ...stamp,
+      },
+    ],
+  }),
+  words: (data) => `${pointName(data.point)}: ${data.verdict}`,
+  sheet: 'Found on the bench',
+});
+
+/** Enters what was found at a point; core judges it. */
+export const enterPoint = command('judge-point', {
+  shape: record(pointEntry),
+  asks: () => ({ knowledge: 'own', family: true }),
+  decide: (job, data, context) => {
+    const point = pointOf(data.point);
+    if (point === undefined) return refuse('no-such-point', `There is no point “${data.point}” in the walk.`);
+    if (!point.forms.includes(data.form))
+      return refuse('does-not-apply', `“${point.name}” does not apply to this kind of unit.`);
+    if (point.each && data.which.trim() === '') return refuseField('which', 'Which one? Each has its own line.');
+    const limit = limitOf(point, figuresOf(job.vehicle, context.family), context.family, data.kind);
+    const judged = judgePoint(point, data, limit);
+    if (isPointProblem(judged)) return refuseField(fieldOf(point.entry.kind, judged.field), judged.message);
+    const { verdict, value, words, cure, outcome } = judged;
+    return accept(
+      pointJudged.of({ ...data, which: data.which.trim(), verdict, value, limit: judged.limit, words, cure }),
+      ...asCheck(job, data, outcome, words, context),
+    );
+  },
+});
+
+/** The check of the knowledge that a judged point answers, as the event that records it; nothing where there is none. */
+function asCheck(job: Job, data: PointEntry, outcome: string | null, words: string, context: Context): MadeFact[] {
+  const point = pointOf(data.point);
+  const { knowledge, family } = context;
+  const checkId = checkOf(data.point);
+  if (data.when === 'after' || outcome === null || knowledge === null || point === undefined || checkId === null)
+    return [];
+  const sign = signsFor(knowledge, subjectOf(job, family)).find(({ id }) => id === checkId);
+  const found = sign?.outcomes.find(({ id }) => id === outcome);
+  if (sign === undefined || found === undefined) return [];
+  const normal = outcome === restOf(sign);
+  // One good coil, or one good body of four, does not make the bad one good.
+  if (normal && anotherIsBad(job, data)) return [];
+  return [
+    checkRecorded.of({
+      id: `${data.id}-check`,
+      check: checkId,
+      name: sign.name,
+      outcome,
+      result: words,
+      verdict: normal ? 'normal' : 'abnormal',
+      typed: [],
+      band: null,
+      when: 'before',
+    }),
+  ];
+}
+
+const anotherIsBad = (job: Job, { unit, point, which }: PointEntry): boolean =>
+  job.findings.some(
+    (each) =>
+      each.point === point &&
+      each.when === 'before' &&
+      each.judged?.verdict === 'bad' &&
+      !(each.unit === unit && each.judged.which === which.trim()),
+  );
+
+/** The light test answers a check of its own, which tells more than good and bad. */
+const checkOf = (point: string): string | null =>
+  point === 'light' ? 'light-gap' : (pointOf(point)?.check?.id ?? null);
+
+const fieldOf = (entry: string, index: number): string =>
+  entry === 'grade' || entry === 'light' ? 'marks' : entry === 'choice' ? 'outcome' : `typed.${index}`;

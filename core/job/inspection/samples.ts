@@ -1,0 +1,34 @@
+import type { SamplesOf } from '../testing/sample.ts';
+import { open } from '../testing/world.ts';
+import type { INSPECTION } from './subject.ts';
+
+/** One good command of every kind of this subject; see `SAMPLES`. */
+export const INSPECTION_SAMPLES: SamplesOf<typeof INSPECTION> = {
+  'record-finding': {
+    after: [open],
+    data: { id: 'f', unit: 'throttle-body', point: 'deposit-edge', when: 'before', grade: 3, text: '' },
+    events: ['finding-recorded'],
+    shows: (job) => job.findings[0]?.grade,
+    as: 3,
+  },
+
+  'judge-point': {
+    after: [open],
+    data: {
+      id: 'f',
+      unit: 'throttle-body',
+      kind: 'throttle-body',
+      form: 'cable',
+      point: 'body-flat',
+      when: 'before',
+      which: '',
+      marks: [],
+      outcome: '',
+      typed: ['0.3'],
+      note: 'both ways',
+    },
+    events: ['point-judged', 'check-recorded'],
+    shows: (job) => [job.findings[0]?.judged?.verdict, job.checks.map(({ outcome }) => outcome)],
+    as: ['bad', ['warped']],
+  },
+};

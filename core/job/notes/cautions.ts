@@ -1,0 +1,62 @@
+import type { Stage } from '../stages.ts';
+
+/** A short, specific caution, acknowledged once a job. */
+export interface Caution {
+  readonly id: string;
+  readonly text: string;
+  /** Stages at which it is shown whether or not an item calls for it. */
+  readonly stages: readonly Stage[];
+}
+
+/** Where every caution ends. */
+export const CAUTION_CLOSE =
+  'Follow the maker’s procedure and local rules; some of this work is reserved for licensed people.';
+
+/** All cautions. Ids are used by procedures and stored in the log: never change one. */
+export const CAUTIONS: readonly Caution[] = [
+  {
+    id: 'plate',
+    text: 'An energised plate can take a finger. Key off and plug out before a hand goes near an electronic body.',
+    stages: [],
+  },
+  {
+    id: 'battery',
+    text: 'Battery negative off first and insulated; wait as long as the maker says before touching airbag wiring.',
+    stages: ['prepare'],
+  },
+  {
+    id: 'hot-coolant',
+    text: 'Hot coolant scalds. Let the engine cool; open a cap under pressure only with a cloth and in stages.',
+    stages: ['coolant'],
+  },
+  {
+    id: 'vapour',
+    text: 'Solvent vapour burns and makes you dizzy. Air moving, no flame or arc, gloves and goggles on.',
+    stages: ['clean'],
+  },
+  {
+    id: 'chlorinated',
+    text: 'Never chlorinated solvent near heat, welding or a hot engine: it makes poison gas.',
+    stages: [],
+  },
+  {
+    id: 'fuel',
+    text: 'Fuel under pressure. Release it by the maker’s way, catch what runs, keep sparks away.',
+    stages: [],
+  },
+  {
+    id: 'running',
+    text: 'Engine running: sleeves, cords and hair away from fan and belts; exhaust led outdoors.',
+    stages: ['relearn', 'prove'],
+  },
+  { id: 'support', text: 'Never under a vehicle held by a jack alone.', stages: [] },
+  {
+    id: 'alloy',
+    text: 'Alloy threads. Start every bolt by hand before you tighten one; if it turns hard, take it out and look.',
+    stages: [],
+  },
+  { id: 'road', text: 'Road test only where lawful and safe, with the bonnet fully latched.', stages: [] },
+];
+
+/** A caution by its id, or undefined. */
+export const caution = (id: string): Caution | undefined => CAUTIONS.find((candidate) => candidate.id === id);

@@ -1,0 +1,54 @@
+import { id, keyOf, number, oneOf, paragraph, record } from '../../shape/index.ts';
+import { command } from '../command.ts';
+import { accept, nonEmpty, within } from '../decision.ts';
+import { fact } from '../fact.ts';
+import { when } from '../shapes.ts';
+import { held } from './held.ts';
+import { MEASURES, PROOFS } from './kinds.ts';
+
+/** What {@link measurementTaken} holds. */
+export const measurementTakenShape = record({ id, kind: keyOf(MEASURES), when, value: number });
+/** A figure was measured before or after. */
+export const measurementTaken = fact('measurement-taken', {
+  shape: measurementTakenShape,
+  means: (job, data, stamp) => ({
+    measurements: [
+      ...job.measurements.filter((known) => !(known.kind === data.kind && known.when === data.when)),
+      { ...data, ...stamp },
+    ],
+  }),
+  words: (data) => `${MEASURES[data.kind].name} ${data.value} ${MEASURES[data.kind].unit}`,
+  sheet: 'Proved',
+});
+
+/** Takes a measurement. */
+export const takeMeasurement = command('take-measurement', {
+  shape: measurementTakenShape,
+  decide: (job, data) => {
+    const { low, high, unit } = MEASURES[data.kind];
+    const wrong = within('value', data.value, low, high, unit);
+    if (wrong) return wrong;
+    return (data.when === 'after' ? held(job) : null) ?? accept(measurementTaken.of(data));
+  },
+});
+
+/** What {@link proofRecorded} holds. */
+export const proofRecordedShape = record({ check: keyOf(PROOFS), result: oneOf('good', 'bad'), note: paragraph });
+/** Something was proved by looking or driving, or was not. */
+export const proofRecorded = fact('proof-recorded', {
+  shape: proofRecordedShape,
+  means: (job, data, stamp) => ({
+    proofs: [...job.proofs.filter(({ check }) => check !== data.check), { ...data, ...stamp }],
+  }),
+  words: (data) => `${PROOFS[data.check].split(':')[0] ?? ''}: ${data.result}`,
+  sheet: 'Proved',
+});
+
+/** Records a proof. */
+export const recordProof = command('record-proof', {
+  shape: proofRecordedShape,
+  decide: (job, data) =>
+    held(job) ??
+    (data.result === 'bad' ? nonEmpty('note', data.note, 'Say what was wrong.') : null) ??
+    accept(proofRecorded.of(data)),
+});

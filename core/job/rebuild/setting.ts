@@ -1,0 +1,86 @@
+import { ruleFor } from '../../house/index.ts';
+import { parseNumber } from '../../quantity/index.ts';
+import { COUNTED_SCREWS, linearity, SWEEP_PERCENT, turnWords } from '../../rebuild/index.ts';
+import { flag, id, keyOf, line, list, number, record, text } from '../../shape/index.ts';
+import { command } from '../command.ts';
+import { accept, refuse, refuseField } from '../decision.ts';
+import { fact } from '../fact.ts';
+import { when } from '../shapes.ts';
+
+/** What {@link sensorSwept} holds. */
+export const sensorSweptShape = record({
+  id,
+  unit: id,
+  when,
+  points: list(record({ percent: number, volts: number }), { low: 3, high: 20 }),
+  deviationPercent: number,
+  good: flag,
+  words: line,
+});
+/** A position sensor was read over its travel. */
+export const sensorSwept = fact('sensor-swept', {
+  shape: sensorSweptShape,
+  means: (job, data, stamp) => ({
+    sweeps: [
+      ...job.sweeps.filter(({ unit, when }) => !(unit === data.unit && when === data.when)),
+      { ...data, ...stamp },
+    ],
+  }),
+  words: (data) => `Position sensor swept: ${data.good ? 'straight' : 'not straight'}`,
+  sheet: 'On the bench',
+});
+
+/** Reads a sensor: volts at 0, 25, 50, 75 and 100 % of the travel, as typed. */
+export const sweepSensor = command('sweep-sensor', {
+  shape: record({
+    id,
+    unit: id,
+    when,
+    typed: list(text(40), { low: 5, high: 5, words: 'Expected volts at five openings.' }),
+  }),
+  decide: (_, { typed, ...data }) => {
+    const points: { percent: number; volts: number }[] = [];
+    for (const [index, percent] of SWEEP_PERCENT.entries()) {
+      const volts = parseNumber((typed[index] ?? '').trim().replace(/\s*V$/i, ''));
+      if (!(volts >= 0 && volts <= 5.5))
+        return refuseField(
+          `typed.${index}`,
+          `Volts at ${percent} %: expected 0 to 5.5 V, got “${typed[index] ?? ''}”.`,
+        );
+      points.push({ percent, volts });
+    }
+    if (points[0]?.volts === points.at(-1)?.volts)
+      return refuseField('typed.4', 'Both ends read the same: is the plate moving, is the sensor plugged in?');
+    const { deviationPercent, good, words } = linearity(points);
+    return accept(sensorSwept.of({ ...data, points, deviationPercent, good, words }));
+  },
+});
+
+/** What {@link screwTurned} holds. */
+export const screwTurnedShape = record({ id, unit: id, screw: keyOf(COUNTED_SCREWS), turns: number, why: line });
+/** A screw was turned from where it was found; out is plus. */
+export const screwTurned = fact('screw-turned', {
+  shape: screwTurnedShape,
+  means: (job, data, stamp) => ({ turned: [...job.turned, { ...data, ...stamp }] }),
+  words: (data) => `${COUNTED_SCREWS[data.screw]}: ${turnWords(data.turns)}`,
+  sheet: 'On the bench',
+});
+
+/** Turns a screw and counts. */
+export const turnScrew = command('turn-screw', {
+  shape: record({ id, unit: id, screw: keyOf(COUNTED_SCREWS), turnsText: line, why: line }),
+  asks: () => ({ rules: true }),
+  decide: (job, { turnsText, ...data }, { rules }) => {
+    const turns = parseNumber(turnsText.trim().replace(/\s*turns?$/i, ''));
+    if (!(Math.abs(turns) <= 20) || turns === 0)
+      return refuseField('turnsText', 'Expected turns such as 0.25 or −1.5; out is plus, in is minus.');
+    const departed = job.departures.some(({ question }) => question === 'stop-screw');
+    if (data.screw === 'stop' && ruleFor(rules, 'stop-screw')?.id === 'never' && !departed)
+      return refuse(
+        'house-rule',
+        'The house rule is never to touch the stop screw.',
+        'Depart from the rule with a reason first.',
+      );
+    return accept(screwTurned.of({ ...data, turns }));
+  },
+});

@@ -1,0 +1,56 @@
+import { itemOf } from '../items/query.ts';
+import type { SamplesOf } from '../testing/sample.ts';
+import { screwsOff, strippedThread } from '../testing/steps.ts';
+import { off, open, pin, pinRich } from '../testing/world.ts';
+import type { TORQUE } from './subject.ts';
+
+/** One good command of every kind of this subject; see `SAMPLES`. */
+export const TORQUE_SAMPLES: SamplesOf<typeof TORQUE> = {
+  'tighten-bolt': {
+    after: [open, pin, off('bolts')],
+    data: { itemId: 'bolts', boltId: '1', pass: 1, method: 'wrench', torqueText: '9 Nm', wrenchId: 'w' },
+    events: ['bolt-tightened', 'item-put-back'],
+    shows: (job) => [job.items[2]?.bolts[0]?.nm, job.items[2]?.bolts[0]?.wrench, job.items[2]?.state],
+    as: [9, 'Click', 'refitted'],
+  },
+
+  'tighten-pass': {
+    after: [open, pinRich, screwsOff],
+    data: { itemId: 'screws', pass: 1, method: 'wrench', torqueText: '5 Nm', wrenchId: 'w' },
+    events: ['bolt-tightened', 'bolt-tightened', 'bolt-tightened', 'bolt-tightened'],
+    shows: (job) => itemOf(job, 'screws')?.bolts.map(({ nm, final }) => [nm, final]),
+    as: Array.from({ length: 4 }, () => [5, false]),
+  },
+
+  'strip-thread': {
+    after: [open, pin, off('bolts')],
+    data: strippedThread.data,
+    events: ['thread-stripped'],
+    shows: (job) => itemOf(job, 'bolts')?.threads.map(({ boltId, repaired }) => [boltId, repaired]),
+    as: [['1', null]],
+  },
+
+  'repair-thread': {
+    after: [open, pin, off('bolts'), strippedThread],
+    data: { itemId: 'bolts', boltId: '1', route: 'insert', note: 'wire insert' },
+    events: ['thread-repaired'],
+    shows: (job) => itemOf(job, 'bolts')?.threads[0]?.repaired?.route,
+    as: 'insert',
+  },
+
+  'go-over-group': {
+    after: [
+      open,
+      pin,
+      off('bolts'),
+      {
+        type: 'tighten-bolt',
+        data: { itemId: 'bolts', boltId: '1', pass: 1, method: 'wrench', torqueText: '9 Nm', wrenchId: 'w' },
+      },
+    ],
+    data: { itemId: 'bolts', moved: false, note: '' },
+    events: ['group-gone-over'],
+    shows: (job) => itemOf(job, 'bolts')?.retorqued?.moved,
+    as: false,
+  },
+};

@@ -1,0 +1,8 @@
+import { boltTightened, tightenBolt, tightenPass } from './tightening.ts';
+import { goOverGroup, groupGoneOver, repairThread, stripThread, threadRepaired, threadStripped } from './threads.ts';
+
+/** The facts of this subject, and the commands that record them. */
+export const TORQUE = {
+  facts: [boltTightened, threadStripped, threadRepaired, groupGoneOver],
+  commands: [tightenBolt, tightenPass, stripThread, repairThread, goOverGroup],
+} as const;

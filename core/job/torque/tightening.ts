@@ -1,0 +1,172 @@
+import { format, parseNumber, parseQuantity, type Quantity, torqueNm } from '../../quantity/index.ts';
+import {
+  flag,
+  id,
+  idOrNone,
+  line,
+  number,
+  oneOf,
+  optional,
+  orNull,
+  record,
+  type TypeOf,
+  whole,
+} from '../../shape/index.ts';
+import { command } from '../command.ts';
+import type { Context } from '../context.ts';
+import { accept, type Decision, type Refusal, refuse, refuseField } from '../decision.ts';
+import { fact, type MadeFact } from '../fact.ts';
+import { change } from '../items/item.ts';
+import { itemOf, nameOf } from '../items/query.ts';
+import { itemPutBack, mayGoBack } from '../items/refitting.ts';
+import type { JobItem } from '../items/state.ts';
+import type { Job } from '../job.ts';
+import { quantity } from '../shapes.ts';
+import { boltIds, boltOrder, boltVerdict, groupPasses, isAtTorque, strippedThreads, wantsPass } from './bolts.ts';
+
+/** What {@link boltTightened} holds. */
+export const boltTightenedShape = record({
+  itemId: id,
+  boltId: id,
+  pass: whole,
+  method: oneOf('wrench', 'by-feel', 'angle'),
+  final: flag,
+  torque: orNull(quantity),
+  nm: orNull(number),
+  wrench: line,
+  angleDeg: optional(number),
+  adapter: optional(line),
+});
+/** A bolt reached a pass. The torque is as entered, with newton metres beside it; null by feel. */
+export const boltTightened = fact('bolt-tightened', {
+  shape: boltTightenedShape,
+  means: (job, { itemId, ...result }, stamp) => ({
+    items: change(job.items, itemId, (item) => ({
+      ...item,
+      bolts: [...item.bolts.filter(({ boltId }) => boltId !== result.boltId), { ...result, ...stamp }],
+    })),
+  }),
+  words: (data, job) => {
+    const { torque: entered, angleDeg } = data;
+    const torque = angleDeg !== undefined ? `${angleDeg}°` : entered === null ? 'by feel' : format(entered);
+    return `${nameOf(job, data.itemId)}, bolt ${data.boltId}: ${torque}`;
+  },
+  about: ({ itemId }) => itemId,
+  way: 'back',
+  sheet: 'Fasteners',
+});
+
+/** What {@link tightenPass} holds. */
+const tightenPassShape = record({
+  itemId: id,
+  pass: whole,
+  method: oneOf('wrench', 'by-feel', 'angle'),
+  torqueText: line,
+  wrenchId: idOrNone,
+  adapter: optional(line),
+});
+/** Tightens one bolt; an empty `torqueText` by feel records the stated choice. */
+export const tightenBolt = command('tighten-bolt', {
+  shape: record({ ...tightenPassShape.fields, boltId: id }),
+  asks: () => ({ wrenches: true }),
+  decide: (job, data, context, at) => {
+    const item = itemOf(job, data.itemId);
+    const wrong = passProblem(item, data.pass);
+    if (wrong !== null || item === undefined) return wrong ?? refuse('no-such-item', 'There is no such item.');
+    if (!boltIds(item).includes(data.boltId))
+      return refuse('no-such-bolt', `There is no bolt “${data.boltId}” in ${item.name}.`);
+    return tighten(job, item, [data.boltId], data, context, at);
+  },
+});
+
+/** One figure for every bolt of a pass that is not done yet. */
+export const tightenPass = command('tighten-pass', {
+  shape: tightenPassShape,
+  asks: () => ({ wrenches: true }),
+  decide: (job, data, context, at) => {
+    const item = itemOf(job, data.itemId);
+    const wrong = passProblem(item, data.pass);
+    if (wrong !== null || item === undefined) return wrong ?? refuse('no-such-item', 'There is no such item.');
+    const stripped = new Set(strippedThreads(item).map(({ boltId }) => boltId));
+    const bolts = boltOrder(item).filter((id) => !stripped.has(id) && wantsPass(item, id, data.pass));
+    return bolts.length === 0
+      ? refuse('already-there', `Pass ${data.pass} of ${item.name} is done.`)
+      : tighten(job, item, bolts, data, context, at);
+  },
+});
+
+/** What is wrong with tightening this item in this pass, or null. */
+function passProblem(item: JobItem | undefined, pass: number): Decision | null {
+  if (item === undefined || item.fasteners === null)
+    return refuse('no-such-item', 'That item has no fasteners to tighten.');
+  if (item.state === 'on') return refuse('not-off', `${item.name} have not come off.`);
+  const last = groupPasses(item);
+  return pass < 1 || pass > last ? refuseField('pass', `Expected pass 1 to ${last}, got ${pass}.`) : null;
+}
+
+type Entry = Pick<TypeOf<typeof tightenPassShape>, 'pass' | 'method' | 'torqueText' | 'wrenchId' | 'adapter'>;
+
+function tighten(
+  job: Job,
+  item: JobItem,
+  bolts: readonly string[],
+  entry: Entry,
+  { wrenches }: Context,
+  at: string | null,
+): Decision {
+  const stripped = strippedThreads(item).find(({ boltId }) => bolts.includes(boltId));
+  if (stripped !== undefined)
+    return refuse('thread-stripped', 'That thread stripped.', 'Repair it first, or replace the part.');
+  const final = entry.pass === groupPasses(item);
+  const spec = item.fasteners?.spec ?? null;
+  const reached = final && spec !== null && spec.angleDeg !== null ? readAngle(entry) : readTorque(entry);
+  if ('ok' in reached) return reached;
+  const waits = item.state === 'off' ? mayGoBack(job, item, at) : null;
+  if (waits !== null) return waits;
+  const wrench = wrenches.find(({ id }) => id === entry.wrenchId)?.name ?? '';
+  const events = bolts.map((boltId) =>
+    boltTightened.of({
+      itemId: item.id,
+      boltId,
+      pass: entry.pass,
+      method: entry.method,
+      final,
+      wrench,
+      ...reached,
+      ...(entry.adapter ? { adapter: entry.adapter } : {}),
+    }),
+  );
+  return accept(...events, ...goesBackWith(item, events));
+}
+
+type Reached = Pick<TypeOf<typeof boltTightenedShape>, 'torque' | 'nm'> & { readonly angleDeg?: number };
+
+function readTorque({ method, torqueText }: Entry): Reached | Refusal {
+  if (method === 'by-feel' && torqueText.trim() === '') return { torque: null, nm: null };
+  const parsed = parseQuantity(torqueText, 'torque');
+  if (!parsed.ok) return refuseField('torqueText', parsed.message);
+  if (parsed.upTo !== undefined)
+    return refuseField('torqueText', 'Expected the figure that this bolt reached, got a range.');
+  const torque: Quantity = parsed.quantity;
+  return { torque, nm: torqueNm(torque) };
+}
+
+function readAngle({ method, torqueText }: Entry): Reached | Refusal {
+  if (method === 'by-feel' && torqueText.trim() === '') return { torque: null, nm: null };
+  const angleDeg = parseNumber(torqueText.replace(/°|deg(rees)?/i, ''));
+  return Number.isFinite(angleDeg) && angleDeg > 0 && angleDeg <= 720
+    ? { torque: null, nm: null, angleDeg }
+    : refuseField('torqueText', 'Expected the angle turned, 1 to 720°.');
+}
+
+/** A group is back once its last bolt is at torque: nobody should have to say so twice. */
+function goesBackWith(item: JobItem, events: readonly MadeFact[]): MadeFact[] {
+  if (item.state !== 'off') return [];
+  const after = events.reduce<JobItem>((now, { data }) => {
+    const bolt = { ...(data as TypeOf<typeof boltTightenedShape>), at: '', by: '' };
+    return { ...now, bolts: [...now.bolts.filter(({ boltId }) => boltId !== bolt.boltId), bolt] };
+  }, item);
+  const good = after.bolts.every((bolt) => !['under', 'over'].includes(boltVerdict(after, bolt)));
+  if (!good || !boltIds(after).every((id) => isAtTorque(after, id))) return [];
+  return [itemPutBack.of({ itemId: item.id, renewed: false, fitted: '', countedBack: null, confirmed: false })];
+}

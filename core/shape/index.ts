@@ -1,0 +1,23 @@
+export {
+  day,
+  flag,
+  id,
+  idOrNone,
+  keyOf,
+  line,
+  list,
+  named,
+  number,
+  numberWithin,
+  oneOf,
+  optional,
+  orNull,
+  paragraph,
+  pictureHash,
+  record,
+  text,
+  variants,
+  whole,
+  wholeWithin,
+} from './shape.ts';
+export type { Fields, OptionalField, RecordOf, RecordShape, Shape, ShapeNode, TypeOf } from './shape.ts';
