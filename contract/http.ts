@@ -13,8 +13,29 @@ export interface ErrorReply {
     /** Field path → what is wrong with it. */
     readonly fields: Readonly<Record<string, string>>;
     readonly wouldHelp: string;
+    /** With `row-moved-on`: what the row holds now, and which version that is. */
+    readonly newer?: {
+      readonly version: number;
+      readonly row: unknown;
+      /** The change that came in between; absent when the audit does not have it. */
+      readonly changed?: AuditLine;
+    };
   };
 }
+
+/** One change of a plain row: who, when, and what it was changed to. */
+export interface AuditLine {
+  readonly id: number;
+  readonly at: string;
+  readonly by: string;
+  readonly kind: string;
+  readonly body: unknown;
+}
+/** What a change may be about, and the page of its changes that is asked for. */
+export const auditQuery = z.strictObject({
+  before: z.coerce.number().int().optional(),
+  limit: z.coerce.number().int().min(1).max(100).default(20),
+});
 
 /** The answer to a command: every event that the sender had not seen, its own among them. */
 export interface CommandReply {
@@ -61,6 +82,8 @@ export interface Page<T> {
 /** A vehicle with its family and its past jobs. */
 export interface VehicleFile {
   readonly vehicle: Vehicle;
+  /** The version of the vehicle's row, for saving on top of it. */
+  readonly version: number;
   readonly family: EngineFamily | null;
   readonly jobs: readonly JobSummary[];
 }

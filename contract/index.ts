@@ -2,9 +2,10 @@ export { adapterClear, adapterRead } from './adapter.ts';
 export type { AdapterLinkInfo, AdapterReading } from './adapter.ts';
 export { command } from './commands.ts';
 export { exportedFact, factData } from './events.ts';
-export { jobQuery, person, settings, sinceQuery, vehicleQuery } from './http.ts';
+export { auditQuery, jobQuery, person, settings, sinceQuery, vehicleQuery } from './http.ts';
 export type {
   AirReply,
+  AuditLine,
   BayLine,
   BayReply,
   BayStretch,
@@ -53,4 +54,4 @@ export type {
 export { transfer, TRANSFER_FORMAT, TRANSFER_VERSION } from './transfer.ts';
 export type { Transfer } from './transfer.ts';
 export { family, familyInput, lifeInput, unitInput, vehicle, vehicleInput } from './vehicle.ts';
-export type { FamilyInput, LifeInput, UnitFile, UnitInput, VehicleInput } from './vehicle.ts';
+export type { FamilyInput, FamilyRow, LifeInput, UnitFile, UnitInput, VehicleInput } from './vehicle.ts';

@@ -100,6 +100,8 @@ export interface BatchLine {
 /** One line of the stock. */
 export interface StockItem extends StockInput {
   readonly id: string;
+  /** The version of its row, for saving on top of it. */
+  readonly version: number;
   /** By movements, less what jobs used; below zero when more was used than booked in. */
   readonly left: number;
   readonly reserved: readonly Reservation[];

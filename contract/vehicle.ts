@@ -114,6 +114,12 @@ export type FamilyInput = z.infer<typeof familyInput>;
 /** An engine family as stored. */
 export const family = familyInput.extend({ id }) as unknown as z.ZodType<EngineFamily>;
 
+/** A family with the version of its row, for saving on top of it. */
+export interface FamilyRow {
+  readonly family: EngineFamily;
+  readonly version: number;
+}
+
 /** An entry in the life of a unit, as sent. */
 export const lifeInput = z.strictObject({
   kind: z.enum(keysOf(LIFE_KINDS)),
@@ -137,5 +143,7 @@ export type UnitInput = z.infer<typeof unitInput>;
 /** A unit with its life, oldest first. */
 export interface UnitFile {
   readonly unit: UnitObject;
+  /** The version of its row, for saving on top of it. */
+  readonly version: number;
   readonly life: readonly LifeEntry[];
 }

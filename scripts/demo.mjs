@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureInstalled } from './lib/install.mjs';
-import { fail, root, say } from './lib/say.mjs';
+import { fail, node, root, say } from './lib/say.mjs';
 import { seed } from './lib/seed.mjs';
 import { startServer } from './lib/serve.mjs';
 
@@ -21,6 +21,8 @@ const data = join(folder, 'shop.sqlite');
 await ensureInstalled();
 await ensureBuilt();
 if (values.fresh) {
+  const { code, out } = await node([join(root, 'dist/server/maintain.js'), 'held', data]);
+  if (code !== 0) fail(out.trim());
   say('Removing the old demo workshop …');
   rmSync(folder, { recursive: true, force: true });
 }

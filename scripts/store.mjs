@@ -1,4 +1,4 @@
-// npm run verify | backup | restore -- paths
+// npm run verify | backup | restore | rebuild -- paths
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureInstalled } from './lib/install.mjs';

@@ -61,7 +61,7 @@ describe('lists', () => {
     const { id: _, lastReading: __, ...input } = body.vehicle;
     await server.http
       .put('/api/vehicles/launch')
-      .send({ by: 'isla', vehicle: { ...input, owner: 'Harbour board' } })
+      .send({ by: 'isla', basedOn: body.version, vehicle: { ...input, owner: 'Harbour board' } })
       .expect(200);
     expect((await server.http.get('/api/vehicles/launch')).body.vehicle.owner).toBe('Harbour board');
     expect(
@@ -276,7 +276,7 @@ describe('the demo world over the same requests as a person’s taps', () => {
       procedures: [],
     });
     const reply = await empty.http.post('/api/job-files').query({ by: 'isla' }).send(altered).expect(400);
-    expect(reply.body.error.message).toContain('breaks at event 6');
+    expect(reply.body.error.message).toContain('breaks at entry 6');
     expect((await empty.http.get('/api/jobs')).body.rows).toEqual([]);
     empty.close();
   });

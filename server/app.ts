@@ -4,9 +4,10 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import type { Logger } from 'pino';
 import { adapterRoutes } from './http/adapter.ts';
-import { benchRoutes } from './http/bench.ts';
+import { airRoutes } from './http/air.ts';
 import { answerErrors, HttpError } from './http/errors.ts';
 import { onlyFromHere, strictHeaders } from './http/guard.ts';
+import { followUpRoutes } from './http/followUps.ts';
 import { houseRoutes } from './http/house.ts';
 import { jobRoutes } from './http/jobs.ts';
 import { knowledgeRoutes } from './http/knowledge.ts';
@@ -36,7 +37,8 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   app.use('/api/adapter', adapterRoutes(services));
   app.use('/api', houseRoutes(services));
   app.use('/api', stockRoutes(services));
-  app.use('/api', benchRoutes(services));
+  app.use('/api', airRoutes(services));
+  app.use('/api', followUpRoutes(services));
   app.use('/api', listRoutes(services));
   app.use('/api', () => {
     throw new HttpError('not-found', 'There is nothing at that address.');

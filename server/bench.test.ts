@@ -197,7 +197,7 @@ describe('stock', () => {
     await server.http.put('/api/stock/new').send({ by: 'wen', item }).expect(201);
     const again = await server.http
       .put('/api/stock/new')
-      .send({ by: 'wen', item: { ...item, place: 'G1' } })
+      .send({ by: 'wen', basedOn: 1, item: { ...item, place: 'G1' } })
       .expect(200);
     expect(again.body).toMatchObject({ place: 'G1', left: 0, detail: { leadDays: 2 } });
     const twin = await server.http

@@ -180,20 +180,23 @@ describe('from complaint to decision over the wire', () => {
 
 describe('families, units and their lives', () => {
   const family = async () => {
-    const { id: _, ...rest } = (await server.http.get('/api/families/calder-14').expect(200)).body;
+    const { id: _, ...rest } = (await server.http.get('/api/families/calder-14').expect(200)).body.family;
     return rest;
   };
   it('lists families and changes one, with an audit row', async () => {
     expect((await server.http.get('/api/families')).body.rows.length).toBeGreaterThanOrEqual(8);
     await server.http
       .put('/api/families/calder-14')
-      .send({ by: 'isla', family: { ...(await family()), notes: 'quiet' } })
+      .send({ by: 'isla', basedOn: 1, family: { ...(await family()), notes: 'quiet' } })
       .expect(200);
     await server.http
       .put('/api/families/fresh')
       .send({ by: 'isla', family: { ...(await family()), name: 'Fresh' } })
       .expect(201);
-    expect((await server.http.get('/api/families/fresh')).body).toMatchObject({ id: 'fresh', name: 'Fresh' });
+    expect((await server.http.get('/api/families/fresh')).body).toMatchObject({
+      family: { id: 'fresh', name: 'Fresh' },
+      version: 1,
+    });
     expect(server.db.prepare("SELECT kind FROM audit WHERE subject = 'fresh'").all()).toEqual([
       { kind: 'family-created' },
     ]);
@@ -253,7 +256,7 @@ describe('families, units and their lives', () => {
     });
     await server.http
       .put('/api/units/breaker-1')
-      .send({ by: 'tomas', unit: { kind: 'throttle-body', partNumber: 'X', features } })
+      .send({ by: 'tomas', basedOn: body.version, unit: { kind: 'throttle-body', partNumber: 'X', features } })
       .expect(200);
     await server.http.get('/api/units/none').expect(404);
     await server.http
@@ -264,12 +267,15 @@ describe('families, units and their lives', () => {
   it('a vehicle that comes with a job file takes no unit from where it sits', () => {
     const bus = server.services.vehicles.get('bus')!;
     const { id: _, lastReading: __, ...input } = bus;
-    server.services.vehicles.put('copy', { ...input, plate: 'TQ 999', units: [...input.units] } as never, 'isla', NOW);
+    server.services.vehicles.put('copy', { ...input, plate: 'TQ 999', units: [...input.units] } as never, 0, {
+      by: 'isla',
+      at: NOW,
+    });
     expect(server.services.vehicles.get('copy')?.units).toEqual([]);
     expect(server.services.vehicles.get('bus')?.units).toEqual(bus.units);
   });
   it('a vehicle cannot claim a unit that sits on another; one left out is taken off and lives on', async () => {
-    const { vehicle } = (await server.http.get('/api/vehicles/saloon')).body;
+    const { vehicle, version } = (await server.http.get('/api/vehicles/saloon')).body;
     const { id: _, lastReading: __, ...input } = vehicle;
     const bus = (await server.http.get('/api/vehicles/bus')).body.vehicle.units[0];
     const stolen = await server.http
@@ -279,7 +285,7 @@ describe('families, units and their lives', () => {
     expect(stolen.body.error.fields['vehicle.units']).toMatch(/sits on TQ 417/);
     await server.http
       .put('/api/vehicles/saloon')
-      .send({ by: 'isla', vehicle: { ...input, units: input.units.slice(1) } })
+      .send({ by: 'isla', basedOn: version, vehicle: { ...input, units: input.units.slice(1) } })
       .expect(200);
     const gone = input.units[0].id as string;
     expect((await server.http.get(`/api/units/${gone}`)).body).toMatchObject({
@@ -292,18 +298,22 @@ describe('families, units and their lives', () => {
 describe('a job', () => {
   it('is judged by the family’s figures where its vehicle has none, as they were when it was opened', async () => {
     await openJob(server, 'figures', { vehicleId: 'van2', reading: { value: 88_000, unit: 'km' } }).expect(201);
-    const { id: _, ...family } = (await server.http.get('/api/families/calder-14')).body;
+    const { body } = await server.http.get('/api/families/calder-14');
+    const { id: _, ...family } = body.family;
     const figures = { ...family.figures, idleRpm: { low: 1, high: 2, source: null } };
     await server.http
       .put('/api/families/calder-14')
-      .send({ by: 'isla', family: { ...family, figures } })
+      .send({ by: 'isla', basedOn: body.version, family: { ...family, figures } })
       .expect(200);
     expect(server.services.jobs.job('figures')?.vehicle.figures).toMatchObject({
       idleRpm: { low: 680, high: 760 },
       valveDuty: null,
       closedVolts: { low: 0.6, high: 0.9 },
     });
-    await server.http.put('/api/families/calder-14').send({ by: 'isla', family }).expect(200);
+    await server.http
+      .put('/api/families/calder-14')
+      .send({ by: 'isla', basedOn: body.version + 1, family })
+      .expect(200);
   });
 });
 

@@ -10,7 +10,7 @@ import { vehicles } from '../demo/vehicles.ts';
 import { createServices } from './services.ts';
 import { canonical } from './store/chain.ts';
 import { openStore } from './store/open.ts';
-import { PROJECTIONS } from './store/projections.ts';
+import { PROJECTIONS } from './store/projections/index.ts';
 
 const TIMES = 30;
 let folder: string;

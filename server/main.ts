@@ -6,6 +6,7 @@ import { AdapterHub } from './adapter/hub.ts';
 import { createApp } from './app.ts';
 import { createServices } from './services.ts';
 import { StoreError } from './store/errors.ts';
+import { holdStore } from './store/holder.ts';
 import { openStore } from './store/open.ts';
 
 const { values } = parseArgs({
@@ -29,6 +30,7 @@ function clock(): () => string {
 }
 
 function start(): void {
+  const held = holdStore(file, new Date().toISOString());
   const db = openStore(file);
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const services = createServices(
@@ -43,6 +45,7 @@ function start(): void {
   server.on('listening', () => {
     const address = server.address();
     const port = typeof address === 'object' && address !== null ? address.port : 0;
+    held.serving(`http://127.0.0.1:${port}`);
     process.stdout.write(`listening on http://127.0.0.1:${port}\n`);
   });
   server.on('error', (error: NodeJS.ErrnoException) => {
@@ -52,6 +55,7 @@ function start(): void {
   const stop = (): void => {
     server.close(() => {
       db.close();
+      held.release();
       process.exit(0);
     });
     server.closeAllConnections();
@@ -64,5 +68,5 @@ try {
   start();
 } catch (error) {
   process.stderr.write(`${error instanceof StoreError ? error.message : String(error)}\n`);
-  process.exit(1);
+  process.exit(error instanceof StoreError && error.code === 'held' ? 97 : 1);
 }

@@ -1,5 +1,6 @@
 import { copyFileSync, existsSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { heldWords, holdStore, isHeld } from './store/holder.ts';
 import { openStore } from './store/open.ts';
 import { createServices } from './services.ts';
 import { StoreError } from './store/errors.ts';
@@ -14,7 +15,7 @@ export function verifyStore(file: string): { whole: boolean; lines: string[] } {
     return {
       whole: broken.length === 0,
       lines: [
-        ...broken.map(({ jobId, brokenAt }) => `Job ${jobId}: the chain breaks at event ${brokenAt}.`),
+        ...broken.map(({ jobId, brokenAt }) => `Job ${jobId}: the chain breaks at entry ${brokenAt}.`),
         `${results.length - broken.length} of ${results.length} jobs whole.`,
       ],
     };
@@ -35,12 +36,49 @@ export async function backupStore(file: string, target: string): Promise<void> {
   }
 }
 
+/** Holds a store while something is done to it. @throws StoreError when another process holds it */
+function whileHeld<T>(file: string, work: () => T): T {
+  const held = holdStore(file, new Date().toISOString());
+  try {
+    return work();
+  } finally {
+    held.release();
+  }
+}
+
 /** Puts a backup in place of a store that is not in use. The old one is kept beside it. */
 export function restoreStore(backup: string, file: string): void {
-  openStore(backup).close();
-  if (existsSync(file)) copyFileSync(file, `${file}.before-restore`);
-  for (const tail of ['-wal', '-shm']) rmSync(`${file}${tail}`, { force: true });
-  copyFileSync(backup, file);
+  whileHeld(file, () => {
+    openStore(backup).close();
+    if (existsSync(file)) copyFileSync(file, `${file}.before-restore`);
+    for (const tail of ['-wal', '-shm']) rmSync(`${file}${tail}`, { force: true });
+    copyFileSync(backup, file);
+  });
+}
+
+/**
+ * Makes every projection of a store that is not in use anew from its logs; all of it or nothing.
+ * @param progress told after each job: how many of how many
+ * @returns how many jobs were read
+ */
+export function rebuildStore(file: string, progress: (done: number, of: number) => void = () => undefined): number {
+  if (!existsSync(file)) throw new StoreError('damaged', `There is no store at ${file}.`);
+  return whileHeld(file, () => {
+    const db = openStore(file);
+    try {
+      const { jobs } = createServices(db, `${file}.pictures-unused`, () => new Date().toISOString(), 'UTC');
+      return jobs.rebuild(progress);
+    } finally {
+      db.close();
+      rmSync(`${file}.pictures-unused`, { recursive: true, force: true });
+    }
+  });
+}
+
+/** Says how far a long run is, on one line of a terminal and seldom elsewhere. */
+function sayProgress(done: number, of: number): void {
+  if (process.stdout.isTTY) process.stdout.write(`\r${done} of ${of} jobs${done === of ? '\n' : ''}`);
+  else if (done === of || done % 1000 === 0) process.stdout.write(`${done} of ${of} jobs\n`);
 }
 
 const [, entry = '', command = '', ...paths] = process.argv;
@@ -57,12 +95,19 @@ if (resolve(entry).endsWith('maintain.js')) {
     } else if (command === 'restore' && second !== '') {
       restoreStore(first, second);
       process.stdout.write(`${second} now holds the backup; what it held before is in ${second}.before-restore.\n`);
+    } else if (command === 'rebuild') {
+      const jobs = rebuildStore(first, sayProgress);
+      process.stdout.write(`${first}: what is searched and listed was made anew from the logs of ${jobs} jobs.\n`);
+    } else if (command === 'held') {
+      if (isHeld(first)) throw new StoreError('held', heldWords(first));
     } else {
-      process.stdout.write('verify [store] · backup <store> <to> · restore <backup> <store>\n');
+      process.stdout.write(
+        'verify [store] · backup <store> <to> · restore <backup> <store> · rebuild [store] · held [store]\n',
+      );
       process.exit(2);
     }
   } catch (error) {
     process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
-    process.exit(1);
+    process.exit(error instanceof StoreError && error.code === 'held' ? 97 : 1);
   }
 }

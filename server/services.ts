@@ -3,7 +3,10 @@ import type { ShopResult } from '../core/choose/index.ts';
 import type { Estimate, Job } from '../core/job/index.ts';
 import type { ThrottleKind } from '../core/vehicle/index.ts';
 import { AdapterHub } from './adapter/hub.ts';
-import { BenchStore } from './store/bench.ts';
+import { Air } from './store/air.ts';
+import { Audit } from './store/audit.ts';
+import { FollowUps } from './store/followUps.ts';
+import { OneGo } from './store/oneGo.ts';
 import { Families } from './store/families.ts';
 import { House } from './store/house.ts';
 import { Jobs } from './store/jobs.ts';
@@ -28,9 +31,11 @@ export interface Services {
   readonly units: Units;
   readonly house: House;
   readonly stock: Stock;
-  readonly bench: BenchStore;
-  /** Runs something that is several writes as one. */
-  readonly inOneGo: <T>(work: () => T) => T;
+  readonly air: Air;
+  readonly followUps: FollowUps;
+  readonly audit: Audit;
+  /** One request, one transaction. */
+  readonly oneGo: OneGo;
   readonly hub: AdapterHub;
   readonly results: (throttle: ThrottleKind) => readonly ShopResult[];
   readonly pictures: Pictures;
@@ -38,7 +43,6 @@ export interface Services {
   readonly now: () => string;
   /** Person id → name. */
   readonly people: () => ReadonlyMap<string, string>;
-  readonly forgetPeople: () => void;
   readonly sheet: (job: Job) => Promise<Buffer>;
   readonly estimate: (job: Job, estimate: Estimate) => Promise<Buffer>;
 }
@@ -51,20 +55,20 @@ export function createServices(
   timeZone: string,
   hub = new AdapterHub(),
 ): Services {
-  const units = new Units(db);
-  const vehicles = new Vehicles(db, units);
-  const lists = new Lists(db);
+  const oneGo = new OneGo(db);
+  const audit = new Audit(db);
+  const units = new Units(db, audit);
+  const vehicles = new Vehicles(db, units, audit);
+  const lists = new Lists(db, audit);
   const pictures = new Pictures(db, pictureFolder);
   const knowledge = new KnowledgeStore(db);
   knowledge.ship(now());
-  const families = new Families(db);
-  const house = new House(db);
-  const procedures = new Procedures(db);
-  const jobs = new Jobs(db, { vehicles, lists, procedures, knowledge, families, house, units });
+  const families = new Families(db, audit);
+  const house = new House(db, audit);
+  const procedures = new Procedures(db, audit);
+  const jobs = new Jobs(db, oneGo, { vehicles, lists, procedures, knowledge, families, house, units });
   jobs.remakeProjections();
-  let known: ReadonlyMap<string, string> | null = null;
-  const people = (): ReadonlyMap<string, string> =>
-    (known ??= new Map(lists.people().map(({ id, name }) => [id, name])));
+  const people = (): ReadonlyMap<string, string> => lists.names();
   return {
     vehicles,
     lists,
@@ -74,17 +78,16 @@ export function createServices(
     families,
     units,
     house,
-    stock: new Stock(db),
-    bench: new BenchStore(db),
-    inOneGo: (work) => db.transaction(work).immediate(),
+    stock: new Stock(db, audit),
+    air: new Air(db, audit),
+    followUps: new FollowUps(db),
+    audit,
+    oneGo,
     hub,
     results: (throttle) => shopResults(db, throttle),
     pictures,
     now,
     people,
-    forgetPeople: () => {
-      known = null;
-    },
     estimate: async (job, estimate) => {
       const { printEstimate } = await import('./report/estimatePdf.ts');
       return printEstimate(job, estimate, people(), lists.settings(), timeZone);

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { PROJECTIONS } from './store/projections.ts';
+import { PROJECTIONS } from './store/projections/index.ts';
 import { createServices } from './services.ts';
 import { migrate } from './store/migrate.ts';
 import { openStore } from './store/open.ts';
@@ -134,7 +134,9 @@ describe('a store of the first version', () => {
     ]);
     expect(jobs.job('j')).toMatchObject({ tray: { rows: 4, columns: 6 }, searches: [], hands: [] });
     expect(db.prepare("SELECT state FROM strip_item WHERE job_id = 'j'").all()).toEqual([{ state: 'off' }]);
-    expect(procedures.save({ ...OLD_PROCEDURE, items: [] } as never, 2, 'isla', 'emptied', NOW)).toMatchObject({
+    expect(
+      procedures.save({ ...OLD_PROCEDURE, items: [] } as never, 2, 'emptied', { by: 'isla', at: NOW }),
+    ).toMatchObject({
       ok: true,
       procedure: { version: 3 },
     });
@@ -147,7 +149,7 @@ describe('a store of the first version', () => {
     db.close();
   });
   it('has a table for every projection, and the migration names them all', () => {
-    const sql = ['001-first.sql', '002-diagnose.sql', '003-there-and-back.sql', '004-bench.sql']
+    const sql = ['001-first.sql', '002-diagnose.sql', '003-there-and-back.sql', '004-bench.sql', '005-rows.sql']
       .map((name) => readFileSync(new URL(`./store/migrations/${name}`, import.meta.url), 'utf8'))
       .join('\n');
     for (const { table } of PROJECTIONS) expect(sql).toContain(`CREATE TABLE ${table} (`);

@@ -123,6 +123,7 @@ export const stockItem = (own: Partial<StockItem> = {}): StockItem => ({
   reserved: [],
   free: 3,
   reorder: { point: null, perMonth: 0, words: '' },
+  version: 1,
   onOrder: [],
   batches: [],
   ...own,

@@ -78,11 +78,14 @@ function entryAfter(
   return { commandId, seqs: [seq], label, ...rest };
 }
 
+/** The state before an action that can be taken back. */
+export const stateBefore = ({ before }: UndoEntry): Job => walk(before, (job, fact) => evolve(job, fact));
+
 /** Back to the state before, but the log and the clock go on, and what undo passes over stays. */
 function undone(job: Job, recorded: LoggedFact, last: NonNullable<Job['last']>): Job {
   const entry = job.undo;
   if (entry === null) return { ...job, version: recorded.seq, trail: null };
-  const before = walk(entry.before, evolve);
+  const before = stateBefore(entry);
   return {
     ...before,
     ...Object.fromEntries(KEPT.map((part) => [part, job[part]])),

@@ -86,5 +86,11 @@ export function fact<const K extends string, S extends Shape<unknown>>(type: K, 
   return { ...spec, type, v, of: (data) => ({ type, v, data }) };
 }
 
+/** Declares an earlier version. @param bringUp what it holds by the next version of its shape */
+export const earlier = <S extends Shape<unknown>>(
+  shape: S,
+  bringUp: (data: TypeOf<S>, job: Job | null, stamp: Stamp) => unknown,
+): EarlierVersion => ({ shape, bringUp });
+
 /** What a job keeps of a fact: what it holds, with who and when. */
 export type Recorded<S extends Shape<unknown>> = Stamp & TypeOf<S>;

@@ -1,3 +1,4 @@
+export { bringUp, isCurrent } from './bringUp.ts';
 export type {
   Command,
   CommandBody,
@@ -42,7 +43,7 @@ export type { Decision, Refusal } from './decision.ts';
 export { diagnoseJob, isOrdinary, jobFindings, subjectOf } from './diagnosis/diagnose.ts';
 export type { FindingSource, JobDiagnosis, JobFinding } from './diagnosis/diagnose.ts';
 export type { CheckDone, PassedOver, VariantCompared } from './diagnosis/state.ts';
-export { evolve, replay } from './evolve.ts';
+export { evolve, replay, stateBefore } from './evolve.ts';
 export type { MadeFact } from './fact.ts';
 export { currentStage, stageGaps } from './handover/progress.ts';
 export type { HandOver, Recheck } from './handover/state.ts';
@@ -93,11 +94,13 @@ export type { MeasureKind, ProofKind } from './proof/kinds.ts';
 export type { Measurement, Proof } from './proof/state.ts';
 export { FAIL_CODES } from './rebuild/failCodes.ts';
 export type { FailCode } from './rebuild/failCodes.ts';
+export { unitMoves } from './rebuild/unitMoves.ts';
+export type { UnitMove } from './rebuild/unitMoves.ts';
 export type { NewUnit, PieceApart, ScrewTurn, SealDecision, SensorSweep, UnitReplaced } from './rebuild/state.ts';
 export type { LoggedFact } from './recorded.ts';
 export type { RunInputData } from './runs/running.ts';
 export type { JobRun, RunOutcome } from './runs/state.ts';
-export type { RungTried, SeizedRecord } from './seized/state.ts';
+export type { RungOutcome, RungTried, SeizedRecord } from './seized/state.ts';
 export type { NamedTypes } from './shapes.ts';
 export { nextStage, previousStage, STAGE_NAMES, STAGES } from './stages.ts';
 export type { Stage } from './stages.ts';

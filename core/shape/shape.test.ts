@@ -1,5 +1,18 @@
 import { describe, expect, expectTypeOf, it } from 'vitest';
-import { flag, id, line, list, number, oneOf, optional, orNull, record, type TypeOf, variants, whole } from './index.ts';
+import {
+  flag,
+  id,
+  line,
+  list,
+  number,
+  oneOf,
+  optional,
+  orNull,
+  record,
+  type TypeOf,
+  variants,
+  whole,
+} from './index.ts';
 
 const bolt = record({ id, torque: orNull(number), passes: list(whole, { high: 5 }), note: optional(line) });
 const mark = variants(

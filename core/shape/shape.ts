@@ -55,7 +55,11 @@ export type ShapeNode =
       readonly high: number | null;
       readonly words: string | null;
     }
-  | { readonly kind: 'record'; readonly fields: Readonly<Record<string, ShapeNode>>; readonly optional: readonly string[] }
+  | {
+      readonly kind: 'record';
+      readonly fields: Readonly<Record<string, ShapeNode>>;
+      readonly optional: readonly string[];
+    }
   | { readonly kind: 'or-null'; readonly of: ShapeNode }
   | { readonly kind: 'variants'; readonly tag: string; readonly of: readonly ShapeNode[] }
   | { readonly kind: 'named'; readonly name: string };

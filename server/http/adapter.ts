@@ -2,13 +2,17 @@ import { Router } from 'express';
 import { adapterClear, adapterRead } from '../../contract/index.ts';
 import { AdapterError, type Link } from '../adapter/links.ts';
 import { Reader, readVehicle } from '../adapter/reader.ts';
+import type { Command } from '../../core/job/index.ts';
 import type { Services } from '../services.ts';
+import type { Outcome } from '../store/jobs.ts';
+import { actorOf } from './acting.ts';
 import { fromRefusal, HttpError } from './errors.ts';
 import { parse } from './parse.ts';
-import { mustBeKnown } from './people.ts';
 
 /** The diagnostic adapter: what there is, reading, and clearing codes. */
-export function adapterRoutes({ hub, jobs, people, now }: Services): Router {
+export function adapterRoutes(services: Services): Router {
+  const { hub, jobs, oneGo, now } = services;
+  const take = (jobId: string, sent: Command): Outcome => oneGo.run(() => jobs.take(jobId, sent, now()));
   const router = Router();
 
   /** Opens a link, and closes it whatever happens. */
@@ -36,8 +40,8 @@ export function adapterRoutes({ hub, jobs, people, now }: Services): Router {
 
   // What is stored goes into the log before the vehicle is told to forget it: a crash in between loses nothing.
   router.post('/clear', async (request, response) => {
-    const { link, jobId, commandId, at, by, seen } = parse(adapterClear, request.body);
-    mustBeKnown({ people }, by);
+    const { link, jobId, commandId, at, seen } = parse(adapterClear, request.body);
+    const { by } = actorOf(services, request);
     const outcome = await linked(link, async (reader) => {
       const { stored, pending, frame, codesRead, gone, problems } = await readVehicle(reader, {
         codes: true,
@@ -48,27 +52,25 @@ export function adapterRoutes({ hub, jobs, people, now }: Services): Router {
       const head = { at, by };
       if (frame !== null) {
         const data = { id: `${commandId}.frame`, ...frame };
-        jobs.take(jobId, { ...head, id: data.id, seen, type: 'read-frame', data }, now());
+        take(jobId, { ...head, id: data.id, seen, type: 'read-frame', data });
       }
-      const kept = jobs.take(
-        jobId,
-        { ...head, id: commandId, seen, type: 'clear-codes', data: { id: commandId, codes, from: link } },
-        now(),
-      );
+      const kept = take(jobId, {
+        ...head,
+        id: commandId,
+        seen,
+        type: 'clear-codes',
+        data: { id: commandId, codes, from: link },
+      });
       if (kept.kind === 'refused') throw fromRefusal(kept.refusal);
       if (kept.reply.repeated) return kept.reply;
       const end = (result: 'cleared' | 'failed', words: string) =>
-        jobs.take(
-          jobId,
-          {
-            ...head,
-            id: `${commandId}.end`,
-            seen,
-            type: 'end-clearing',
-            data: { id: commandId, outcome: result, words },
-          },
-          now(),
-        );
+        take(jobId, {
+          ...head,
+          id: `${commandId}.end`,
+          seen,
+          type: 'end-clearing',
+          data: { id: commandId, outcome: result, words },
+        });
       try {
         await reader.clear();
       } catch (error) {

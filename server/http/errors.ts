@@ -1,8 +1,10 @@
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import type { ZodError } from 'zod';
-import type { ErrorReply } from '../../contract/index.ts';
+import type { AuditLine, ErrorReply } from '../../contract/index.ts';
 import type { Refusal } from '../../core/job/index.ts';
+import { StoreError } from '../store/errors.ts';
+import type { Newer, RowOutcome } from '../store/rows.ts';
 import { statusOf } from './catalogue.ts';
 
 /** A request that cannot be served, with everything its answer needs. */
@@ -10,17 +12,25 @@ export class HttpError extends Error {
   readonly code: string;
   readonly fields: Readonly<Record<string, string>>;
   readonly wouldHelp: string;
+  /** What a row holds now that somebody else saved meanwhile. */
+  readonly newer: (Newer<unknown> & { readonly changed: AuditLine | undefined }) | undefined;
 
   constructor(
     code: string,
     message: string,
-    options: { fields?: Record<string, string>; wouldHelp?: string; cause?: unknown } = {},
+    options: {
+      fields?: Record<string, string>;
+      wouldHelp?: string;
+      newer?: NonNullable<HttpError['newer']>;
+      cause?: unknown;
+    } = {},
   ) {
     super(message, { cause: options.cause });
     this.name = 'HttpError';
     this.code = code;
     this.fields = options.fields ?? {};
     this.wouldHelp = options.wouldHelp ?? '';
+    this.newer = options.newer;
   }
 }
 
@@ -28,12 +38,33 @@ export class HttpError extends Error {
 export const fromRefusal = ({ code, message, wouldHelp, field }: Refusal): HttpError =>
   new HttpError(code, message, { wouldHelp, fields: field === null ? {} : { [`data.${field}`]: message } });
 
+/** The row that was saved. @throws HttpError with what the row holds now, when somebody else saved it meanwhile */
+export function saved<T>(
+  outcome: RowOutcome<T>,
+  name: string,
+  changes: () => readonly AuditLine[],
+): Extract<RowOutcome<T>, { ok: true }> {
+  if (outcome.ok) return outcome;
+  throw new HttpError(
+    'row-moved-on',
+    `${name} was changed meanwhile. Nothing was saved; what you typed is kept here.`,
+    {
+      wouldHelp: 'Look at both side by side, and choose.',
+      newer: { ...outcome.newer, changed: changes()[0] },
+    },
+  );
+}
+
 /** A contract failure as an error: every field with what is wrong. */
 export function fromZod(error: ZodError): HttpError {
   const fields = Object.fromEntries(error.issues.map(({ path, message }) => [path.join('.') || 'body', message]));
   const [where = 'body', what = ''] = Object.entries(fields)[0] ?? [];
   return new HttpError('bad-request', `${where}: ${what}`, { fields });
 }
+
+/** What the store says of itself. */
+const fromStore = (error: unknown): HttpError | null =>
+  error instanceof StoreError ? new HttpError(error.code, error.message, { cause: error }) : null;
 
 interface LibraryError {
   readonly type?: string;
@@ -74,12 +105,18 @@ export const answerErrors =
       next(error);
       return;
     }
-    const known = error instanceof HttpError ? error : fromLibrary(error as LibraryError);
+    const known = error instanceof HttpError ? error : (fromStore(error) ?? fromLibrary(error as LibraryError));
     if (known === null) log.error({ err: error }, 'unexpected failure');
     const said =
       known ?? new HttpError('unexpected', 'Something went wrong here. Nothing was changed; please try again.');
     const body: ErrorReply = {
-      error: { code: said.code, message: said.message, fields: said.fields, wouldHelp: said.wouldHelp },
+      error: {
+        code: said.code,
+        message: said.message,
+        fields: said.fields,
+        wouldHelp: said.wouldHelp,
+        ...(said.newer && { newer: { ...said.newer, changed: said.newer.changed as AuditLine } }),
+      },
     };
     response.status(statusOf(said.code)).json(body);
   };

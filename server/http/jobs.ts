@@ -2,9 +2,9 @@ import { Router } from 'express';
 import { command, id, jobQuery, sinceQuery } from '../../contract/index.ts';
 import type { Command } from '../../core/job/index.ts';
 import type { Services } from '../services.ts';
+import { change } from './acting.ts';
 import { fromRefusal, HttpError } from './errors.ts';
 import { parse } from './parse.ts';
-import { mustBeKnown } from './people.ts';
 
 /** A command may come from a device whose clock is a little fast, but not from tomorrow. */
 const CLOCK_SLACK_MS = 10 * 60_000;
@@ -12,11 +12,11 @@ const CLOCK_SLACK_MS = 10 * 60_000;
 const HEARTBEAT_MS = 20_000;
 
 /** Jobs: lists, logs and the one way to change them. */
-export function jobRoutes({ jobs, lists, now, people }: Services): Router {
+export function jobRoutes(services: Services): Router {
+  const { jobs, lists, now } = services;
   const router = Router();
 
-  const checkSender = (sent: Command): void => {
-    mustBeKnown({ people }, sent.by);
+  const checkTime = (sent: Command): void => {
     if (Date.parse(sent.at) > Date.parse(now()) + CLOCK_SLACK_MS) {
       throw new HttpError('bad-value', 'The time lies ahead of this server’s clock. Check the clock of the device.', {
         fields: { at: `Expected at most ${now()}, got ${sent.at}.` },
@@ -64,14 +64,17 @@ export function jobRoutes({ jobs, lists, now, people }: Services): Router {
     response.json({ whole: brokenAt === null, brokenAt });
   });
 
-  router.post('/:id/commands', (request, response) => {
-    const jobId = parse(id, request.params.id);
-    const sent = parse(command, request.body);
-    checkSender(sent);
-    const outcome = jobs.take(jobId, sent, now());
-    if (outcome.kind === 'refused') throw fromRefusal(outcome.refusal);
-    response.status(outcome.reply.repeated ? 200 : 201).json(outcome.reply);
-  });
+  router.post(
+    '/:id/commands',
+    change(services, (request) => {
+      const jobId = parse(id, request.params.id);
+      const sent = parse(command, request.body);
+      checkTime(sent);
+      const outcome = jobs.take(jobId, sent, now());
+      if (outcome.kind === 'refused') throw fromRefusal(outcome.refusal);
+      return { status: outcome.reply.repeated ? 200 : 201, body: outcome.reply };
+    }),
+  );
 
   return router;
 }

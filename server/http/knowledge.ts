@@ -2,15 +2,15 @@ import { Router } from 'express';
 import { z } from 'zod';
 import { knowledgeChange } from '../../contract/index.ts';
 import type { Services } from '../services.ts';
+import { change, mustLead } from './acting.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
-import { mustLead } from './people.ts';
 
 const version = z.union([z.literal('newest'), z.coerce.number().int().min(1)]);
 
 /** What is known of causes and checks: read by version, changed by a lead. */
 export function knowledgeRoutes(services: Services): Router {
-  const { knowledge, lists, now } = services;
+  const { knowledge, lists } = services;
   const router = Router();
 
   router.get('/:version', (request, response) => {
@@ -32,21 +32,24 @@ export function knowledgeRoutes(services: Services): Router {
     });
   });
 
-  router.post('/', (request, response) => {
-    const { by, base, note, edits } = parse(knowledgeChange, request.body);
-    mustLead(services, by, 'The knowledge');
-    const newest = knowledge.newest().version;
-    if (base !== newest)
-      throw new HttpError('knowledge-moved-on', `Version ${newest} came meanwhile; you looked at ${base}.`, {
-        wouldHelp: 'Look at the new version and make the change again.',
-      });
-    const result = knowledge.change(edits, note, by, now());
-    if (!result.ok) {
-      const fields = Object.fromEntries(result.problems.map(({ at, message }) => [at, message]));
-      throw new HttpError('bad-value', result.problems[0]?.message ?? 'That cannot be used.', { fields });
-    }
-    response.status(201).json({ version: result.knowledge.version });
-  });
+  router.post(
+    '/',
+    change(services, (request, actor) => {
+      const { base, note, edits } = parse(knowledgeChange, request.body);
+      mustLead(actor, 'The knowledge');
+      const newest = knowledge.newest().version;
+      if (base !== newest)
+        throw new HttpError('knowledge-moved-on', `Version ${newest} came meanwhile; you looked at ${base}.`, {
+          wouldHelp: 'Look at the new version and make the change again.',
+        });
+      const result = knowledge.change(edits, note, actor);
+      if (!result.ok) {
+        const fields = Object.fromEntries(result.problems.map(({ at, message }) => [at, message]));
+        throw new HttpError('bad-value', result.problems[0]?.message ?? 'That cannot be used.', { fields });
+      }
+      return { status: 201, body: { version: result.knowledge.version } };
+    }),
+  );
 
   return router;
 }

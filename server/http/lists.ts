@@ -17,9 +17,9 @@ import { ruleProblem } from '../../core/house/index.ts';
 import { checkProcedure } from '../../core/procedure/index.ts';
 import { bayAt } from '../store/bay.ts';
 import type { Services } from '../services.ts';
+import { change, mustLead, shopItself } from './acting.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
-import { mustLead } from './people.ts';
 
 const finding = z.strictObject({ sign: id, outcome: id });
 const writtenCase = z.strictObject({
@@ -49,7 +49,7 @@ const calendarBody = z.strictObject({ by: id, calendar });
 
 /** The workshop's lists, the Bay and health. */
 export function listRoutes(services: Services): Router {
-  const { lists, jobs, procedures, knowledge, families, house, stock, now, forgetPeople, inOneGo } = services;
+  const { lists, jobs, procedures, knowledge, families, house, stock, now, oneGo } = services;
   const router = Router();
   router.get('/health', (_request, response) => {
     lists.setting('shop-name');
@@ -70,12 +70,15 @@ export function listRoutes(services: Services): Router {
   router.get('/wanted', (_request, response) => {
     response.json({ rows: lists.wanted(), next: null });
   });
-  router.put('/calendar', (request, response) => {
-    const { by, calendar: told } = parse(calendarBody, request.body);
-    mustLead(services, by, 'The opening hours');
-    lists.setCalendar(told, by, now());
-    response.json(lists.calendar());
-  });
+  router.put(
+    '/calendar',
+    change(services, (request, actor) => {
+      const { calendar: told } = parse(calendarBody, request.body);
+      mustLead(actor, 'The opening hours');
+      lists.setCalendar(told, actor);
+      return { body: lists.calendar() };
+    }),
+  );
   router.get('/bay', (_request, response) => {
     response.json(bayAt(now(), jobs, lists));
   });
@@ -93,21 +96,22 @@ export function listRoutes(services: Services): Router {
     ]);
     const [first] = Object.values(fields);
     if (first !== undefined) throw new HttpError('bad-value', first, { fields });
-    lists.putShop(file, now());
-    inOneGo(() => {
+    const who = shopItself(services);
+    oneGo.run(() => {
+      lists.putShop(file, who);
       stock.adopt(
         file.stock.map(({ detail = {}, ...item }) => ({ ...item, detail })),
-        'shop',
-        now(),
+        who,
       );
-      for (const reference of file.references) stock.refer(reference, 'shop', now());
+      for (const reference of file.references) stock.refer(reference, who);
+      for (const each of file.procedures) procedures.adopt(each, who);
+      if (file.calendar !== undefined) lists.setCalendar(file.calendar, who);
+      // A shop file says how things are: what the lists held before makes way.
+      for (const { id: familyId, ...input } of file.families)
+        families.put(familyId, input as FamilyInput, families.version(familyId), who);
+      for (const [question, answer] of Object.entries(file.rules)) house.setRule(question, answer, who);
+      knowledge.putCases(file.cases);
     });
-    for (const each of file.procedures) procedures.adopt(each, now());
-    if (file.calendar !== undefined) lists.setCalendar(file.calendar, 'shop', now());
-    for (const { id: familyId, ...input } of file.families) families.put(familyId, input as FamilyInput, 'shop', now());
-    for (const [question, answer] of Object.entries(file.rules)) house.setRule(question, answer, 'shop', now());
-    knowledge.putCases(file.cases);
-    forgetPeople();
     response.json({ ok: true });
   });
   return router;

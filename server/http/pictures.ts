@@ -8,7 +8,7 @@ const hash = z.string().regex(/^[0-9a-f]{64}$/, 'Expected a picture’s hash.');
 const query = z.strictObject({ original: z.enum(['1']).optional(), size: z.enum(['shown', 'small']).default('shown') });
 
 /** Pictures: stored by the hash of their content, so that sending one twice stores it once. */
-export function pictureRoutes({ pictures, now }: Services): Router {
+export function pictureRoutes({ pictures, oneGo, now }: Services): Router {
   const router = Router();
 
   router.post(
@@ -16,10 +16,10 @@ export function pictureRoutes({ pictures, now }: Services): Router {
     express.raw({ type: ['image/*', 'application/octet-stream'], limit: '15mb' }),
     async (request, response) => {
       if (!Buffer.isBuffer(request.body)) throw new HttpError('wrong-type', 'Expected a picture: JPEG, PNG or WebP.');
-      const stored = await pictures.put(request.body, now());
-      if (stored === null)
+      const prepared = await pictures.prepare(request.body);
+      if (prepared === null)
         throw new HttpError('bad-picture', 'That is not a picture that can be read: expected JPEG, PNG or WebP.');
-      response.status(201).json(stored);
+      response.status(201).json(oneGo.run(() => pictures.record(prepared, now())));
     },
   );
 

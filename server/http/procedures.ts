@@ -2,10 +2,11 @@ import { Router } from 'express';
 import { z } from 'zod';
 import { id, procedure, PROCEDURE_FORMAT, procedureFile } from '../../contract/index.ts';
 import { type Procedure, procedureProblems } from '../../core/procedure/index.ts';
+import type { Stamp } from '../../core/job/index.ts';
 import type { Services } from '../services.ts';
+import { change } from './acting.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
-import { mustBeKnown } from './people.ts';
 
 const saveBody = z.strictObject({
   by: id,
@@ -19,7 +20,7 @@ const versionQuery = z.strictObject({ version: z.coerce.number().int().min(1).op
 
 /** The procedures library: versions, what they took, and files out and in. */
 export function procedureRoutes(services: Services): Router {
-  const { procedures, now } = services;
+  const { procedures } = services;
   const router = Router();
 
   const find = (idText: unknown, query: unknown): Procedure => {
@@ -34,14 +35,13 @@ export function procedureRoutes(services: Services): Router {
     return found;
   };
 
-  const save = (body: Procedure, basedOn: number, by: string, note: string): Procedure => {
-    mustBeKnown(services, by);
+  const save = (body: Procedure, basedOn: number, note: string, who: Stamp): Procedure => {
     const wrong = procedureProblems(body).filter(({ level }) => level === 'wrong');
     if (wrong[0] !== undefined)
       throw new HttpError('bad-value', wrong[0].words, {
         fields: Object.fromEntries(wrong.map(({ subject, words }) => [`procedure.${subject ?? 'whole'}`, words])),
       });
-    const outcome = procedures.save(body, basedOn, by, note, now());
+    const outcome = procedures.save(body, basedOn, note, who);
     if (!outcome.ok)
       throw new HttpError(
         'procedure-moved-on',
@@ -73,20 +73,27 @@ export function procedureRoutes(services: Services): Router {
       .attachment(`${body.id}-${body.version}.procedure.json`)
       .json({ format: PROCEDURE_FORMAT, version: 1, procedure: body });
   });
-  router.put('/:id', (request, response) => {
-    const procedureId = parse(id, request.params.id);
-    const { by, basedOn, note, procedure: body } = parse(saveBody, request.body);
-    if (body.id !== procedureId)
-      throw new HttpError('bad-value', 'The address and the procedure name different ids.', {
-        fields: { 'procedure.id': `Expected ${procedureId}.` },
-      });
-    response.status(basedOn === 0 ? 201 : 200).json(save(body, basedOn, by, note));
-  });
+  router.put(
+    '/:id',
+    change(services, (request, actor) => {
+      const procedureId = parse(id, request.params.id);
+      const { basedOn, note, procedure: body } = parse(saveBody, request.body);
+      if (body.id !== procedureId)
+        throw new HttpError('bad-value', 'The address and the procedure name different ids.', {
+          fields: { 'procedure.id': `Expected ${procedureId}.` },
+        });
+      return { status: basedOn === 0 ? 201 : 200, body: save(body, basedOn, note, actor) };
+    }),
+  );
   // A file becomes the next version of a procedure that is here, or a new one.
-  router.post('/files', (request, response) => {
-    const { by, file } = parse(fileBody, request.body);
-    const here = procedures.get(file.procedure.id)?.version ?? 0;
-    response.status(201).json(save(file.procedure, here, by, file.procedure.changes || 'read from a file'));
-  });
+  router.post(
+    '/files',
+    change(services, (request, actor) => {
+      const { file } = parse(fileBody, request.body);
+      const here = procedures.get(file.procedure.id)?.version ?? 0;
+      const note = file.procedure.changes || 'read from a file';
+      return { status: 201, body: save(file.procedure, here, note, actor) };
+    }),
+  );
   return router;
 }

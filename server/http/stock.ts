@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import express, { type Request, Router } from 'express';
 import { z } from 'zod';
 import {
+  auditQuery,
   crossReference,
   id,
   movementInput,
@@ -14,11 +15,11 @@ import { plainNumber, readBarcode } from '../../core/stock/index.ts';
 import type { Services } from '../services.ts';
 import type { StockOutcome } from '../store/stock.ts';
 import { readStockCsv, stockToCsv } from '../store/stockCsv.ts';
-import { HttpError } from './errors.ts';
+import { change } from './acting.ts';
+import { HttpError, saved } from './errors.ts';
 import { parse } from './parse.ts';
-import { mustBeKnown } from './people.ts';
 
-const itemBody = z.strictObject({ by: id, item: stockInput });
+const itemBody = z.strictObject({ by: id, basedOn: z.number().int().min(0).default(0), item: stockInput });
 const movementBody = z.strictObject({ by: id, movement: movementInput });
 const orderBody = z.strictObject({ by: id, order: orderInput });
 const receiveBody = z.strictObject({ by: id, received: receiveInput });
@@ -28,7 +29,7 @@ const csvQuery = z.strictObject({ by: id, good: z.enum(['1']).optional() });
 
 /** Stock: things, movements, orders, numbers that stand in, and tables in and out. */
 export function stockRoutes(services: Services): Router {
-  const { stock, now } = services;
+  const { stock, audit, now } = services;
   const router = Router();
   const itemId = (request: Request): string => {
     const asked = parse(id, request.params.id);
@@ -63,82 +64,103 @@ export function stockRoutes(services: Services): Router {
       .send(stockToCsv(stock.all(now())));
   });
   // A table with a bad line brings nothing in, unless the good ones are asked for.
-  router.post('/stock/table', express.text({ type: ['text/csv', 'text/plain'], limit: '2mb' }), (request, response) => {
-    const { by, good } = parse(csvQuery, request.query);
-    mustBeKnown(services, by);
-    if (typeof request.body !== 'string') throw new HttpError('wrong-type', 'Expected a table as text/csv.');
-    const known = stock.all(now());
-    const { rows, problems } = readStockCsv(request.body, known);
-    if (problems.length > 0 && good !== '1')
-      throw new HttpError(
-        'bad-table',
-        `${problems.length} of ${rows.length + problems.length} lines cannot be read; nothing was taken in. First: line ${problems[0]?.line}, ${problems[0]?.message}`,
-        {
-          fields: Object.fromEntries(problems.slice(0, 50).map(({ line, message }) => [`line ${line}`, message])),
-          wouldHelp: rows.length > 0 ? 'Correct them, or take in the good lines alone.' : '',
-        },
-      );
-    services.inOneGo(() => {
+  router.post(
+    '/stock/table',
+    express.text({ type: ['text/csv', 'text/plain'], limit: '2mb' }),
+    change(services, (request, actor) => {
+      const { good } = parse(csvQuery, request.query);
+      if (typeof request.body !== 'string') throw new HttpError('wrong-type', 'Expected a table as text/csv.');
+      const { rows, problems } = readStockCsv(request.body, stock.all(now()));
+      if (problems.length > 0 && good !== '1')
+        throw new HttpError(
+          'bad-table',
+          `${problems.length} of ${rows.length + problems.length} lines cannot be read; nothing was taken in. First: line ${problems[0]?.line}, ${problems[0]?.message}`,
+          {
+            fields: Object.fromEntries(problems.slice(0, 50).map(({ line, message }) => [`line ${line}`, message])),
+            wouldHelp: rows.length > 0 ? 'Correct them, or take in the good lines alone.' : '',
+          },
+        );
       for (const row of rows) {
         const rowId = row.id ?? randomUUID();
-        stock.describe(rowId, row.input, by, now());
-        if (row.left !== null)
-          stock.move(
-            rowId,
-            { id: randomUUID(), kind: 'counted', figure: row.left, batch: '', bestBefore: null, note: 'from a table' },
-            by,
-            now(),
-          );
+        stock.describe(rowId, row.input, actor);
+        if (row.left === null) continue;
+        const counted = {
+          id: randomUUID(),
+          kind: 'counted',
+          figure: row.left,
+          batch: '',
+          bestBefore: null,
+          note: 'from a table',
+        } as const;
+        after(stock.move(rowId, counted, actor));
       }
-    });
-    response.json({ taken: rows.length, problems });
-  });
+      return { body: { taken: rows.length, problems } };
+    }),
+  );
   router.get('/stock/:id', (request, response) => {
     response.json(fileOf(parse(id, request.params.id)));
   });
-  router.put('/stock/:id', (request, response) => {
-    const asked = parse(id, request.params.id);
-    const { by, item } = parse(itemBody, request.body);
-    mustBeKnown(services, by);
-    const twin = stock.numbered(item.partNumber, asked);
-    if (twin !== null)
-      throw new HttpError('bad-value', `${twin.name} has that number already.`, {
-        fields: { 'item.partNumber': `${twin.name} has that number already.` },
-      });
-    const status = stock.has(asked) ? 200 : 201;
-    stock.describe(asked, item, by, now());
-    response.status(status).json(stock.one(asked, now()));
+  router.get('/stock/:id/audit', (request, response) => {
+    const { before, limit } = parse(auditQuery, request.query);
+    response.json({ rows: audit.of('stock', parse(id, request.params.id), before, limit), next: null });
   });
-  router.post('/stock/:id/movements', (request, response) => {
-    const asked = itemId(request);
-    const { by, movement } = parse(movementBody, request.body);
-    mustBeKnown(services, by);
-    response.status(201).json(after(stock.move(asked, movement, by, now())));
-  });
-  router.post('/stock/:id/orders', (request, response) => {
-    const asked = itemId(request);
-    const { by, order } = parse(orderBody, request.body);
-    mustBeKnown(services, by);
-    stock.order(asked, order, by, now());
-    response.status(201).json(fileOf(asked));
-  });
-  router.post('/orders/:id/received', (request, response) => {
-    const { by, received } = parse(receiveBody, request.body);
-    mustBeKnown(services, by);
-    response.status(201).json(after(stock.receive(parse(id, request.params.id), received, by, now())));
-  });
+  router.put(
+    '/stock/:id',
+    change(services, (request, actor) => {
+      const asked = parse(id, request.params.id);
+      const { basedOn, item } = parse(itemBody, request.body);
+      const twin = stock.numbered(item.partNumber, asked);
+      if (twin !== null)
+        throw new HttpError('bad-value', `${twin.name} has that number already.`, {
+          fields: { 'item.partNumber': `${twin.name} has that number already.` },
+        });
+      const outcome = stock.put(asked, item, basedOn, actor);
+      const whole = stock.one(asked, now());
+      const { created } = saved<unknown>(
+        outcome.ok ? outcome : { ok: false, newer: { version: outcome.newer.version, row: whole } },
+        item.name,
+        () => audit.of('stock', asked, undefined, 1),
+      );
+      return { status: created ? 201 : 200, body: whole };
+    }),
+  );
+  router.post(
+    '/stock/:id/movements',
+    change(services, (request, actor) => {
+      const asked = itemId(request);
+      const { movement } = parse(movementBody, request.body);
+      return { status: 201, body: after(stock.move(asked, movement, actor)) };
+    }),
+  );
+  router.post(
+    '/stock/:id/orders',
+    change(services, (request, actor) => {
+      const asked = itemId(request);
+      stock.order(asked, parse(orderBody, request.body).order, actor);
+      return { status: 201, body: fileOf(asked) };
+    }),
+  );
+  router.post(
+    '/orders/:id/received',
+    change(services, (request, actor) => {
+      const { received } = parse(receiveBody, request.body);
+      return { status: 201, body: after(stock.receive(parse(id, request.params.id), received, actor)) };
+    }),
+  );
   router.get('/references', (_request, response) => {
     response.json({ rows: stock.references(), next: null });
   });
-  router.put('/references', (request, response) => {
-    const { by, reference } = parse(referenceBody, request.body);
-    mustBeKnown(services, by);
-    if (plainNumber(reference.a) === plainNumber(reference.b))
-      throw new HttpError('bad-value', 'That is one and the same number.', {
-        fields: { 'reference.b': 'That is one and the same number.' },
-      });
-    stock.refer(reference, by, now());
-    response.json({ rows: stock.references(), next: null });
-  });
+  router.put(
+    '/references',
+    change(services, (request, actor) => {
+      const { reference } = parse(referenceBody, request.body);
+      if (plainNumber(reference.a) === plainNumber(reference.b))
+        throw new HttpError('bad-value', 'That is one and the same number.', {
+          fields: { 'reference.b': 'That is one and the same number.' },
+        });
+      stock.refer(reference, actor);
+      return { body: { rows: stock.references(), next: null } };
+    }),
+  );
   return router;
 }

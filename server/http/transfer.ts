@@ -1,17 +1,14 @@
 import express, { Router } from 'express';
-import { z } from 'zod';
 import { id, transfer } from '../../contract/index.ts';
 import type { Services } from '../services.ts';
-import { exportJob, importJob } from '../store/transfer.ts';
+import { exportJob, readJobFile, takeJobFile } from '../store/transfer.ts';
+import { actorOf } from './acting.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
-import { mustBeKnown } from './people.ts';
-
-const query = z.strictObject({ by: id });
 
 /** A job as a file out and in, and as a printed sheet. */
 export function transferRoutes(services: Services): Router {
-  const { jobs, vehicles, pictures, now, people, sheet, estimate } = services;
+  const { jobs, vehicles, pictures, oneGo, sheet, estimate } = services;
   const router = Router();
 
   router.get('/jobs/:id/file', (request, response) => {
@@ -40,9 +37,9 @@ export function transferRoutes(services: Services): Router {
   });
 
   router.post('/job-files', express.json({ limit: '200mb' }), async (request, response) => {
-    const { by } = parse(query, request.query);
-    mustBeKnown({ people }, by);
-    const outcome = await importJob(parse(transfer, request.body), jobs, vehicles, pictures, now(), by);
+    const { by, at } = actorOf(services, request);
+    const read = await readJobFile(parse(transfer, request.body), pictures);
+    const outcome = read.ok ? oneGo.run(() => takeJobFile(read, services, { by, at })) : read;
     if (!outcome.ok) throw new HttpError(outcome.code, outcome.message);
     response.status(201).json(outcome);
   });

@@ -1,18 +1,19 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { familyInput, id, lifeInput, unitInput } from '../../contract/index.ts';
+import { auditQuery, familyInput, id, lifeInput, unitInput } from '../../contract/index.ts';
 import type { Services } from '../services.ts';
-import { HttpError } from './errors.ts';
+import { change } from './acting.ts';
+import { HttpError, saved } from './errors.ts';
 import { parse } from './parse.ts';
-import { mustBeKnown } from './people.ts';
 
-const familyBody = z.strictObject({ by: id, family: familyInput });
-const unitBody = z.strictObject({ by: id, unit: unitInput });
+const basedOn = z.number().int().min(0).default(0);
+const familyBody = z.strictObject({ by: id, basedOn, family: familyInput });
+const unitBody = z.strictObject({ by: id, basedOn, unit: unitInput });
 const lifeBody = z.strictObject({ by: id, entry: lifeInput });
 
 /** Engine families. */
 export function familyRoutes(services: Services): Router {
-  const { families, now } = services;
+  const { families, audit } = services;
   const router = Router();
   router.get('/', (_request, response) => {
     response.json({ rows: families.all(), next: null });
@@ -20,21 +21,33 @@ export function familyRoutes(services: Services): Router {
   router.get('/:id', (request, response) => {
     const family = families.get(parse(id, request.params.id));
     if (family === null) throw new HttpError('no-such-family', 'There is no such engine family.');
-    response.json(family);
+    response.json({ family, version: families.version(family.id) });
   });
-  router.put('/:id', (request, response) => {
-    const familyId = parse(id, request.params.id);
-    const { by, family } = parse(familyBody, request.body);
-    mustBeKnown(services, by);
-    const known = families.get(familyId);
-    response.status(known === null ? 201 : 200).json(families.put(familyId, family, by, now()));
+  router.get('/:id/audit', (request, response) => {
+    const { before, limit } = parse(auditQuery, request.query);
+    response.json({ rows: audit.of('family', parse(id, request.params.id), before, limit), next: null });
   });
+  router.put(
+    '/:id',
+    change(services, (request, actor) => {
+      const familyId = parse(id, request.params.id);
+      const { basedOn: version, family } = parse(familyBody, request.body);
+      const {
+        row,
+        version: now,
+        created,
+      } = saved(families.put(familyId, family, version, actor), family.name, () =>
+        audit.of('family', familyId, undefined, 1),
+      );
+      return { status: created ? 201 : 200, body: { family: row, version: now } };
+    }),
+  );
   return router;
 }
 
 /** Units as objects of their own, with their lives. */
 export function unitRoutes(services: Services): Router {
-  const { units, vehicles, now } = services;
+  const { units, vehicles, audit } = services;
   const router = Router();
   router.get('/', (_request, response) => {
     response.json({ rows: units.loose(), next: null });
@@ -44,23 +57,33 @@ export function unitRoutes(services: Services): Router {
     if (file === null) throw new HttpError('no-such-unit', 'There is no such unit.');
     response.json(file);
   });
-  router.put('/:id', (request, response) => {
-    const unitId = parse(id, request.params.id);
-    const { by, unit } = parse(unitBody, request.body);
-    mustBeKnown(services, by);
-    const known = units.get(unitId);
-    response.status(known === null ? 201 : 200).json(units.describe(unitId, unit));
+  router.get('/:id/audit', (request, response) => {
+    const { before, limit } = parse(auditQuery, request.query);
+    response.json({ rows: audit.of('unit', parse(id, request.params.id), before, limit), next: null });
   });
-  router.post('/:id/life', (request, response) => {
-    const unitId = parse(id, request.params.id);
-    const { by, entry } = parse(lifeBody, request.body);
-    mustBeKnown(services, by);
-    if (units.get(unitId) === null) throw new HttpError('no-such-unit', 'There is no such unit.');
-    if (entry.vehicleId !== null && vehicles.get(entry.vehicleId) === null)
-      throw new HttpError('no-such-vehicle', 'There is no such vehicle.');
-    const outcome = units.live(unitId, entry, by, now());
-    if (!outcome.ok) throw new HttpError('not-possible', outcome.message);
-    response.status(201).json(outcome.file);
-  });
+  router.put(
+    '/:id',
+    change(services, (request, actor) => {
+      const unitId = parse(id, request.params.id);
+      const { basedOn: version, unit } = parse(unitBody, request.body);
+      const { row, created } = saved(units.put(unitId, unit, version, actor), unit.partNumber || unitId, () =>
+        audit.of('unit', unitId, undefined, 1),
+      );
+      return { status: created ? 201 : 200, body: row };
+    }),
+  );
+  router.post(
+    '/:id/life',
+    change(services, (request, actor) => {
+      const unitId = parse(id, request.params.id);
+      const { entry } = parse(lifeBody, request.body);
+      if (units.get(unitId) === null) throw new HttpError('no-such-unit', 'There is no such unit.');
+      if (entry.vehicleId !== null && vehicles.get(entry.vehicleId) === null)
+        throw new HttpError('no-such-vehicle', 'There is no such vehicle.');
+      const outcome = units.live(unitId, entry, actor);
+      if (!outcome.ok) throw new HttpError('not-possible', outcome.message);
+      return { status: 201, body: outcome.file };
+    }),
+  );
   return router;
 }

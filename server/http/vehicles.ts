@@ -1,15 +1,16 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { id, vehicleInput, vehicleQuery } from '../../contract/index.ts';
+import { auditQuery, id, vehicleInput, vehicleQuery } from '../../contract/index.ts';
 import type { Services } from '../services.ts';
-import { HttpError } from './errors.ts';
+import { change } from './acting.ts';
+import { HttpError, saved } from './errors.ts';
 import { parse } from './parse.ts';
-import { mustBeKnown } from './people.ts';
 
-const body = z.strictObject({ by: id, vehicle: vehicleInput });
+const body = z.strictObject({ by: id, basedOn: z.number().int().min(0).default(0), vehicle: vehicleInput });
 
 /** Vehicles: search, file, create, change. */
-export function vehicleRoutes({ vehicles, units, families, lists, people, now }: Services): Router {
+export function vehicleRoutes(services: Services): Router {
+  const { vehicles, units, families, lists, audit } = services;
   const router = Router();
 
   router.get('/', (request, response) => {
@@ -22,29 +23,39 @@ export function vehicleRoutes({ vehicles, units, families, lists, people, now }:
     if (vehicle === null) throw new HttpError('no-such-vehicle', 'There is no such vehicle.');
     response.json({
       vehicle,
+      version: vehicles.version(vehicle.id),
       family: families.get(vehicle.familyId ?? null),
       jobs: lists.jobs({ status: 'all', vehicleId: vehicle.id, limit: 100 }),
     });
   });
 
-  // One way to write: the client makes the id, so that sending twice changes nothing.
-  router.put('/:id', (request, response) => {
-    const vehicleId = parse(id, request.params.id);
-    const { by, vehicle } = parse(body, request.body);
-    mustBeKnown({ people }, by);
-    const other = vehicles.withPlate(vehicle.plate, vehicleId);
-    if (other !== null) {
-      const message = `${other.plate} is on the list already: ${other.make} ${other.model}.`;
-      throw new HttpError('bad-value', message, { fields: { 'vehicle.plate': message } });
-    }
-    const taken = units.elsewhere(vehicleId, vehicle.units);
-    if (taken !== null) {
-      const message = `Unit ${taken.partNumber || taken.id} sits on ${vehicles.get(taken.vehicleId ?? '')?.plate ?? 'another vehicle'}. Take it off there first.`;
-      throw new HttpError('bad-value', message, { fields: { 'vehicle.units': message } });
-    }
-    const known = vehicles.get(vehicleId);
-    response.status(known === null ? 201 : 200).json(vehicles.put(vehicleId, vehicle, by, now()));
+  router.get('/:id/audit', (request, response) => {
+    const { before, limit } = parse(auditQuery, request.query);
+    response.json({ rows: audit.of('vehicle', parse(id, request.params.id), before, limit), next: null });
   });
+
+  // One way to write: the client makes the id, so that sending twice changes nothing.
+  router.put(
+    '/:id',
+    change(services, (request, actor) => {
+      const vehicleId = parse(id, request.params.id);
+      const { basedOn, vehicle } = parse(body, request.body);
+      const other = vehicles.withPlate(vehicle.plate, vehicleId);
+      if (other !== null) {
+        const message = `${other.plate} is on the list already: ${other.make} ${other.model}.`;
+        throw new HttpError('bad-value', message, { fields: { 'vehicle.plate': message } });
+      }
+      const taken = units.elsewhere(vehicleId, vehicle.units);
+      if (taken !== null) {
+        const message = `Unit ${taken.partNumber || taken.id} sits on ${vehicles.get(taken.vehicleId ?? '')?.plate ?? 'another vehicle'}. Take it off there first.`;
+        throw new HttpError('bad-value', message, { fields: { 'vehicle.units': message } });
+      }
+      const { row, created } = saved(vehicles.put(vehicleId, vehicle, basedOn, actor), vehicle.plate, () =>
+        audit.of('vehicle', vehicleId, undefined, 1),
+      );
+      return { status: created ? 201 : 200, body: row };
+    }),
+  );
 
   return router;
 }

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { RecordedEvent } from '../../core/job/index.ts';
+import type { LoggedFact } from '../../core/job/index.ts';
 
 /** What the first event of a job is chained to. */
 export const CHAIN_START = '0'.repeat(64);
@@ -18,7 +18,7 @@ export function canonical(value: unknown): string {
 }
 
 /** The hash of an event in its chain: SHA-256 over the hash before, the job's id and the event's canonical JSON. */
-export function chainHash(previous: string, jobId: string, recorded: RecordedEvent): string {
+export function chainHash(previous: string, jobId: string, recorded: LoggedFact): string {
   const { seq, commandId, at, by, type, v, data } = recorded;
   return createHash('sha256')
     .update(`${previous}\n${jobId}\n${canonical({ seq, commandId, at, by, type, v, data })}`)
@@ -26,7 +26,7 @@ export function chainHash(previous: string, jobId: string, recorded: RecordedEve
 }
 
 /** Where a chain breaks: the first event whose hash does not follow, or null when it is whole. */
-export function firstBreak(jobId: string, events: readonly RecordedEvent[], hashes: readonly string[]): number | null {
+export function firstBreak(jobId: string, events: readonly LoggedFact[], hashes: readonly string[]): number | null {
   let previous = CHAIN_START;
   for (const [index, recorded] of events.entries()) {
     const expected = chainHash(previous, jobId, recorded);

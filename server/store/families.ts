@@ -1,15 +1,18 @@
 import type { Database } from 'better-sqlite3';
 import type { FamilyInput } from '../../contract/index.ts';
 import type { EngineFamily } from '../../core/vehicle/index.ts';
+import type { Stamp } from '../../core/job/index.ts';
+import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
+import { type RowOutcome, saysTheSame } from './rows.ts';
 
 /** Engine families: what engines of one kind take and show. */
 export class Families {
-  readonly #db: Database;
   readonly #sql: Database['prepare'];
+  readonly #audit: Audit;
 
-  constructor(db: Database) {
-    this.#db = db;
+  constructor(db: Database, audit: Audit) {
+    this.#audit = audit;
     this.#sql = prepared(db);
   }
 
@@ -26,24 +29,25 @@ export class Families {
     return row === undefined ? null : (JSON.parse(row.body) as EngineFamily);
   }
 
-  /** Creates or changes a family, with its audit row. */
-  put(id: string, input: FamilyInput, by: string, at: string): EngineFamily {
+  /** The version of a family's row; 0 when there is none. */
+  version(id: string): number {
+    return (
+      this.#sql<[string], { version: number }>('SELECT version FROM engine_family WHERE id = ?').get(id)?.version ?? 0
+    );
+  }
+
+  /** Creates or changes a family, with its audit row. @param basedOn the version that was looked at, 0 for a new one */
+  put(id: string, input: FamilyInput, basedOn: number, who: Stamp): RowOutcome<EngineFamily> {
     const family = { ...input, id } as EngineFamily;
-    this.#db
-      .transaction(() => {
-        const kind = this.get(id) === null ? 'family-created' : 'family-changed';
-        this.#sql(
-          'INSERT INTO engine_family (id, name, body) VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET name = excluded.name, body = excluded.body',
-        ).run(id, family.name, JSON.stringify(family));
-        this.#sql('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)').run(
-          at,
-          by,
-          kind,
-          id,
-          JSON.stringify(input),
-        );
-      })
-      .immediate();
-    return family;
+    const known = this.get(id);
+    const version = this.version(id);
+    if (known !== null && saysTheSame(known, family)) return { ok: true, row: known, version, created: false };
+    if (known !== null && version !== basedOn) return { ok: false, newer: { version, row: known } };
+    this.#sql(
+      `INSERT INTO engine_family (id, name, body) VALUES (?, ?, ?)
+       ON CONFLICT (id) DO UPDATE SET name = excluded.name, body = excluded.body, version = engine_family.version + 1`,
+    ).run(id, family.name, JSON.stringify(family));
+    this.#audit.write(who, known === null ? 'family-created' : 'family-changed', id, input);
+    return { ok: true, row: family, version: version + 1, created: known === null };
   }
 }

@@ -1,14 +1,16 @@
 import type { Database } from 'better-sqlite3';
 import type { HouseRules } from '../../core/house/index.ts';
+import type { Stamp } from '../../core/job/index.ts';
+import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
 
 /** The shop's answers to the questions on which good technicians disagree, and its figures. */
 export class House {
-  readonly #db: Database;
   readonly #sql: Database['prepare'];
+  readonly #audit: Audit;
 
-  constructor(db: Database) {
-    this.#db = db;
+  constructor(db: Database, audit: Audit) {
+    this.#audit = audit;
     this.#sql = prepared(db);
   }
 
@@ -18,34 +20,16 @@ export class House {
   }
 
   /** Sets a rule, or drops it with null. Writes an audit row. */
-  setRule(question: string, answer: string | null, by: string, at: string): void {
-    this.#db
-      .transaction(() => {
-        if (answer === null) this.#sql('DELETE FROM house_rule WHERE question = ?').run(question);
-        else this.#sql('INSERT OR REPLACE INTO house_rule (question, answer) VALUES (?, ?)').run(question, answer);
-        this.#audit(at, by, 'house-rule', question, { answer });
-      })
-      .immediate();
+  setRule(question: string, answer: string | null, who: Stamp): void {
+    if (answer === null) this.#sql('DELETE FROM house_rule WHERE question = ?').run(question);
+    else this.#sql('INSERT OR REPLACE INTO house_rule (question, answer) VALUES (?, ?)').run(question, answer);
+    this.#audit.write(who, 'house-rule', question, { answer });
   }
 
   /** Sets figures such as `rate-per-hour-minor`. Writes an audit row. */
-  setSettings(settings: Readonly<Record<string, string>>, by: string, at: string): void {
-    this.#db
-      .transaction(() => {
-        const put = this.#sql('INSERT OR REPLACE INTO setting (key, value) VALUES (?, ?)');
-        for (const [key, value] of Object.entries(settings)) put.run(key, value);
-        this.#audit(at, by, 'settings', 'shop', settings);
-      })
-      .immediate();
-  }
-
-  #audit(at: string, by: string, kind: string, subject: string, body: unknown): void {
-    this.#sql('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)').run(
-      at,
-      by,
-      kind,
-      subject,
-      JSON.stringify(body),
-    );
+  setSettings(settings: Readonly<Record<string, string>>, who: Stamp): void {
+    const put = this.#sql('INSERT OR REPLACE INTO setting (key, value) VALUES (?, ?)');
+    for (const [key, value] of Object.entries(settings)) put.run(key, value);
+    this.#audit.write(who, 'settings', 'shop', settings);
   }
 }

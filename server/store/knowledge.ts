@@ -12,6 +12,7 @@ import {
   summarise,
 } from '../../core/diagnose/index.ts';
 import { SHIPPED_KNOWLEDGE } from '../../core/diagnose/knowledge/index.ts';
+import type { Stamp } from '../../core/job/index.ts';
 import { prepared } from './prepared.ts';
 
 /** What is known of causes and checks, by version. A version is never changed: jobs were judged by it. */
@@ -53,7 +54,7 @@ export class KnowledgeStore {
   }
 
   /** Makes the next version out of the newest. Nothing is stored when the result could not be used. */
-  change(edits: readonly KnowledgeEdit[], note: string, by: string, at: string): EditResult {
+  change(edits: readonly KnowledgeEdit[], note: string, { by, at }: Stamp): EditResult {
     const result = editKnowledge(this.newest(), edits);
     if (result.ok)
       this.#sql('INSERT INTO knowledge (version, at, person, note, edits, body) VALUES (?, ?, ?, ?, ?, ?)').run(

@@ -2,6 +2,8 @@ import type { Database } from 'better-sqlite3';
 import type { JobSummary, Person, Settings } from '../../contract/index.ts';
 import { type Calendar, ORDINARY_WEEK, type Tool } from '../../core/prepare/index.ts';
 import type { Wrench } from '../../core/torque/index.ts';
+import type { Stamp } from '../../core/job/index.ts';
+import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
 
 interface SummaryRow {
@@ -25,17 +27,23 @@ interface SummaryRow {
 
 /** The workshop's lists: people, settings, wrenches, tools, opening hours, stock, and jobs as lines. */
 export class Lists {
-  readonly #db: Database;
   readonly #sql: Database['prepare'];
+  readonly #audit: Audit;
   #wrenches: Wrench[] | null = null;
+  #names: ReadonlyMap<string, string> | null = null;
 
-  constructor(db: Database) {
-    this.#db = db;
+  constructor(db: Database, audit: Audit) {
+    this.#audit = audit;
     this.#sql = prepared(db);
   }
 
   people(): Person[] {
     return this.#sql<[], Person>('SELECT id, name, role, bay FROM person ORDER BY name').all();
+  }
+
+  /** Person id → name. */
+  names(): ReadonlyMap<string, string> {
+    return (this.#names ??= new Map(this.people().map(({ id, name }) => [id, name])));
   }
 
   roleOf(personId: string): Person['role'] | null {
@@ -77,19 +85,9 @@ export class Lists {
     return told === undefined ? ORDINARY_WEEK : (JSON.parse(told) as Calendar);
   }
 
-  setCalendar(calendar: Calendar, by: string, at: string): void {
-    this.#db
-      .transaction(() => {
-        this.#sql("INSERT OR REPLACE INTO setting (key, value) VALUES ('calendar', ?)").run(JSON.stringify(calendar));
-        this.#sql('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)').run(
-          at,
-          by,
-          'calendar-changed',
-          'calendar',
-          JSON.stringify(calendar),
-        );
-      })
-      .immediate();
+  setCalendar(calendar: Calendar, who: Stamp): void {
+    this.#sql("INSERT OR REPLACE INTO setting (key, value) VALUES ('calendar', ?)").run(JSON.stringify(calendar));
+    this.#audit.write(who, 'calendar-changed', 'calendar', calendar);
   }
 
   /** Open jobs by part number that they still want of what lies here: not used up, and not on order for themselves. */
@@ -132,29 +130,20 @@ export class Lists {
       wrenches: readonly Wrench[];
       tools: readonly Tool[];
     },
-    at: string,
+    who: Stamp,
   ): void {
     const put = (sql: string) => this.#sql(sql);
-    this.#db
-      .transaction(() => {
-        const person = put('INSERT OR REPLACE INTO person (id, name, role, bay) VALUES (?, ?, ?, ?)');
-        for (const { id, name, role, bay } of shop.people) person.run(id, name, role, bay);
-        const setting = put('INSERT OR REPLACE INTO setting (key, value) VALUES (?, ?)');
-        for (const [key, value] of Object.entries(shop.settings)) setting.run(key, value);
-        const wrench = put('INSERT OR REPLACE INTO wrench (id, body) VALUES (?, ?)');
-        for (const tool of shop.wrenches) wrench.run(tool.id, JSON.stringify(tool));
-        const tool = put('INSERT OR REPLACE INTO tool (id, body) VALUES (?, ?)');
-        for (const each of shop.tools) tool.run(each.id, JSON.stringify(each));
-        put('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)').run(
-          at,
-          'shop',
-          'shop-file-read',
-          'shop',
-          '{}',
-        );
-      })
-      .immediate();
+    const person = put('INSERT OR REPLACE INTO person (id, name, role, bay) VALUES (?, ?, ?, ?)');
+    for (const { id, name, role, bay } of shop.people) person.run(id, name, role, bay);
+    const setting = put('INSERT OR REPLACE INTO setting (key, value) VALUES (?, ?)');
+    for (const [key, value] of Object.entries(shop.settings)) setting.run(key, value);
+    const wrench = put('INSERT OR REPLACE INTO wrench (id, body) VALUES (?, ?)');
+    for (const tool of shop.wrenches) wrench.run(tool.id, JSON.stringify(tool));
+    const tool = put('INSERT OR REPLACE INTO tool (id, body) VALUES (?, ?)');
+    for (const each of shop.tools) tool.run(each.id, JSON.stringify(each));
+    this.#audit.write(who, 'shop-file-read', 'shop', {});
     this.#wrenches = null;
+    this.#names = null;
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Database, Statement } from 'better-sqlite3';
-import type { JobEvent, RecordedEvent } from '../../core/job/index.ts';
+import type { LoggedFact, MadeFact, RecordedEvent } from '../../core/job/index.ts';
 import { CHAIN_START, chainHash } from './chain.ts';
 
 interface EventRow {
@@ -53,14 +53,14 @@ export class EventLog {
   }
 
   /** Appends what one command led to. Call inside a transaction. */
-  append(jobId: string, events: readonly JobEvent[], cause: Cause, receivedAt: string): RecordedEvent[] {
+  append(jobId: string, events: readonly MadeFact[], cause: Cause, receivedAt: string): RecordedEvent[] {
     const last = this.#last.get(jobId);
     let seq = last?.seq ?? 0;
     let hash = last?.hash ?? CHAIN_START;
     this.#insertCommand.run(cause.commandId, jobId, seq + 1, seq + events.length, receivedAt);
     return events.map((fact) => {
       seq += 1;
-      const recorded: RecordedEvent = { ...fact, seq, ...cause };
+      const recorded: LoggedFact = { ...fact, seq, ...cause };
       hash = chainHash(hash, jobId, recorded);
       this.#insert.run(
         jobId,
@@ -73,7 +73,8 @@ export class EventLog {
         JSON.stringify(fact.data),
         hash,
       );
-      return recorded;
+      // What decide made just now is of the current version.
+      return recorded as RecordedEvent;
     });
   }
 
@@ -83,13 +84,18 @@ export class EventLog {
   }
 
   /** Adds one event of an imported log with the hash it came with, already verified. */
-  adoptEvent(jobId: string, recorded: RecordedEvent, hash: string): void {
+  adoptEvent(jobId: string, recorded: LoggedFact, hash: string): void {
     const { seq, commandId, at, by, type, v, data } = recorded;
     this.#insert.run(jobId, seq, commandId, at, by, type, v, JSON.stringify(data), hash);
   }
 
-  /** Events after a version, oldest first. */
-  since(jobId: string, version: number): RecordedEvent[] {
+  /** How many facts a job has; 0 when there is no such job. */
+  length(jobId: string): number {
+    return this.#last.get(jobId)?.seq ?? 0;
+  }
+
+  /** Facts after a version as they were written, oldest first. */
+  since(jobId: string, version: number): LoggedFact[] {
     return this.#since.all(jobId, version).map(toEvent);
   }
 
@@ -109,6 +115,12 @@ export class EventLog {
   }
 }
 
-// What is in the table was parsed by the contract before it was written, so its shape is known.
-const toEvent = ({ seq, command_id, at, person, type, v, data }: EventRow): RecordedEvent =>
-  ({ seq, commandId: command_id, at, by: person, type, v, data: JSON.parse(data) as unknown }) as RecordedEvent;
+const toEvent = ({ seq, command_id, at, person, type, v, data }: EventRow): LoggedFact => ({
+  seq,
+  commandId: command_id,
+  at,
+  by: person,
+  type,
+  v,
+  data: JSON.parse(data) as unknown,
+});

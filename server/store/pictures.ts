@@ -13,6 +13,11 @@ export interface StoredPicture {
   readonly height: number;
 }
 
+/** A picture whose files are written and that is not known yet; `bytes` is the length of the original. */
+export interface PreparedPicture extends StoredPicture {
+  readonly bytes: number;
+}
+
 const MIME: Readonly<Record<string, string>> = { jpeg: 'image/jpeg', png: 'image/png', webp: 'image/webp' };
 /** Longest side of the copies that screens show, pixels. */
 const SHOWN_SIDE = 1600;
@@ -38,8 +43,12 @@ export class Pictures {
     mkdirSync(folder, { recursive: true });
   }
 
-  /** Stores a picture and its screen-sized copy. @returns null when the bytes are not a JPEG, PNG or WebP picture */
-  async put(bytes: Buffer, at: string): Promise<StoredPicture | null> {
+  /**
+   * Writes a picture's files, the original and the copies that screens show; {@link record} makes it known. Files that
+   * are never recorded are only room on the disk.
+   * @returns null when the bytes are not a JPEG, PNG or WebP picture
+   */
+  async prepare(bytes: Buffer): Promise<PreparedPicture | null> {
     const found = await sharp(bytes, { failOn: 'error' })
       .metadata()
       .catch(() => null);
@@ -58,10 +67,15 @@ export class Pictures {
     this.#write(hash, bytes);
     this.#write(`${hash}.shown.webp`, copy);
     this.#write(`${hash}.small.webp`, small);
+    return { hash, mime, width: found.width, height: found.height, bytes: bytes.length };
+  }
+
+  /** Makes a picture known whose files are there. Call inside a transaction. */
+  record({ hash, mime, width, height, bytes }: PreparedPicture, at: string): StoredPicture {
     this.#sql(
       'INSERT OR IGNORE INTO picture (hash, mime, bytes, width, height, added_at) VALUES (?, ?, ?, ?, ?, ?)',
-    ).run(hash, mime, bytes.length, found.width, found.height, at);
-    return { hash, mime, width: found.width, height: found.height };
+    ).run(hash, mime, bytes, width, height, at);
+    return { hash, mime, width, height };
   }
 
   has(hash: string): boolean {

@@ -1,6 +1,8 @@
 import type { Database } from 'better-sqlite3';
 import type { ItemTimes, ProcedureLine, ProcedureVersion } from '../../contract/index.ts';
 import type { Procedure } from '../../core/procedure/index.ts';
+import type { Stamp } from '../../core/job/index.ts';
+import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
 
 /** How saving a version ended. */
@@ -9,11 +11,11 @@ export type SaveOutcome =
 
 /** The procedures library. A version is never changed: jobs were worked by it. */
 export class Procedures {
-  readonly #db: Database;
   readonly #sql: Database['prepare'];
+  readonly #audit: Audit;
 
-  constructor(db: Database) {
-    this.#db = db;
+  constructor(db: Database, audit: Audit) {
+    this.#audit = audit;
     this.#sql = prepared(db);
   }
 
@@ -47,28 +49,18 @@ export class Procedures {
    * Stores the next version. @param basedOn the version it was made from, 0 for a new procedure; when another was
    * saved meanwhile nothing is stored
    */
-  save(procedure: Procedure, basedOn: number, by: string, note: string, at: string): SaveOutcome {
-    return this.#db
-      .transaction((): SaveOutcome => {
-        const newest = this.#newest(procedure.id);
-        if (newest !== basedOn) return { ok: false, newest };
-        const next: Procedure = { ...procedure, version: newest + 1, changes: note };
-        this.#put(next, by, note, at);
-        this.#sql('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)').run(
-          at,
-          by,
-          'procedure-saved',
-          procedure.id,
-          JSON.stringify({ version: next.version, note }),
-        );
-        return { ok: true, procedure: next };
-      })
-      .immediate();
+  save(procedure: Procedure, basedOn: number, note: string, who: Stamp): SaveOutcome {
+    const newest = this.#newest(procedure.id);
+    if (newest !== basedOn) return { ok: false, newest };
+    const next: Procedure = { ...procedure, version: newest + 1, changes: note };
+    this.#put(next, note, who);
+    this.#audit.write(who, 'procedure-saved', procedure.id, { version: next.version, note });
+    return { ok: true, procedure: next };
   }
 
   /** Takes a procedure as a file has it; a version that is here already stays as it is. */
-  adopt(procedure: Procedure, at: string): void {
-    if (this.get(procedure.id, procedure.version) === null) this.#put(procedure, 'shop', procedure.changes ?? '', at);
+  adopt(procedure: Procedure, who: Stamp): void {
+    if (this.get(procedure.id, procedure.version) === null) this.#put(procedure, procedure.changes ?? '', who);
   }
 
   #newest(id: string): number {
@@ -79,7 +71,7 @@ export class Procedures {
     );
   }
 
-  #put(procedure: Procedure, by: string, note: string, at: string): void {
+  #put(procedure: Procedure, note: string, { by, at }: Stamp): void {
     const newest = this.#newest(procedure.id);
     const body = JSON.stringify(procedure);
     this.#sql('INSERT INTO procedure_version (id, version, at, person, note, body) VALUES (?, ?, ?, ?, ?, ?)').run(

@@ -1,15 +1,17 @@
 import type { Database, Statement } from 'better-sqlite3';
 import type { Job } from '../../core/job/index.ts';
-import { type Cell, type Projection, PROJECTIONS, type Row } from './projections.ts';
+import type { Cell, Projection, Row } from './projection.ts';
+import { PROJECTIONS } from './projections/index.ts';
 
 interface Writer {
   readonly projection: Projection;
   readonly columns: readonly string[];
   readonly put: Statement<Cell[]>;
   readonly drop: Statement<Cell[]>;
+  readonly clear: Statement<[]>;
 }
 
-/** Writes projections: only the rows that differ between two states of a job. */
+/** Writes projections: only the rows that differ between two states of a job. Call inside a transaction. */
 export class Projector {
   readonly #writers: readonly Writer[];
 
@@ -25,17 +27,24 @@ export class Projector {
           `INSERT OR REPLACE INTO ${projection.table} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`,
         ),
         drop: db.prepare(`DELETE FROM ${projection.table} WHERE ${where}`),
+        clear: db.prepare(`DELETE FROM ${projection.table}`),
       };
     });
   }
 
-  /** Brings every projection from `before` to `after`. Call inside the transaction that appends the events. */
+  /** Empties every projection, so that what is made anew holds nothing of before. */
+  clear(): void {
+    for (const { clear } of this.#writers) clear.run();
+  }
+
+  /** Brings every projection from `before` to `after`. */
   write(before: Job | null, after: Job): void {
     for (const { projection, columns, put, drop } of this.#writers) {
       if (before !== null && sameParts(projection.from(before), projection.from(after))) continue;
       const keyOf = (row: Row): string => projection.key.map((name) => String(row[name])).join('\u0000');
-      const old = new Map((before === null ? [] : projection.rows(before)).map((row) => [keyOf(row), row]));
-      for (const row of projection.rows(after)) {
+      const { gone, come } = changedRows(projection, before, after);
+      const old = new Map(gone.map((row) => [keyOf(row), row]));
+      for (const row of come) {
         const known = old.get(keyOf(row));
         old.delete(keyOf(row));
         if (known === undefined || columns.some((name) => known[name] !== row[name]))
@@ -44,6 +53,21 @@ export class Projector {
       for (const row of old.values()) drop.run(after.id, ...projection.key.map((name) => row[name] ?? null));
     }
   }
+}
+
+/** Rows of before that may go, and rows of after that may be new: of one element each, those of elements that changed. */
+function changedRows(projection: Projection, before: Job | null, after: Job): { gone: Row[]; come: Row[] } {
+  if (projection.each === undefined)
+    return { gone: before === null ? [] : [...projection.rows(before)], come: [...projection.rows(after)] };
+  const { of, rows } = projection.each;
+  const now = of(after);
+  const then = before === null ? [] : of(before);
+  const kept = new Set(then);
+  const still = new Set(now);
+  return {
+    gone: then.filter((element) => !still.has(element)).flatMap((element) => rows(element as never, after)),
+    come: now.filter((element) => !kept.has(element)).flatMap((element) => rows(element as never, after)),
+  };
 }
 
 const sameParts = (a: readonly unknown[], b: readonly unknown[]): boolean =>

@@ -13,4 +13,26 @@ export interface Projection {
   /** Parts of the job that the rows are made from; while they keep their identity the rows do not change. */
   readonly from: (job: Job) => readonly unknown[];
   readonly rows: (job: Job) => readonly Row[];
+  /**
+   * The elements that the rows are made from one by one, where that is so and nothing else of the job can change them:
+   * then only those that changed are made anew, however long the list.
+   */
+  readonly each?: {
+    readonly of: (job: Job) => readonly object[];
+    readonly rows: (element: never, job: Job) => readonly Row[];
+  };
 }
+
+/** A projection whose rows come from the elements of one list, each from its own element alone. */
+export const perElement = <T extends object>(
+  table: string,
+  key: readonly string[],
+  of: (job: Job) => readonly T[],
+  rows: (element: T, job: Job) => readonly Row[],
+): Projection => ({
+  table,
+  key,
+  from: (job) => [of(job)],
+  rows: (job) => of(job).flatMap((element) => rows(element, job)),
+  each: { of, rows },
+});

@@ -11,14 +11,17 @@ import type {
   StockMovement,
 } from '../../contract/index.ts';
 import { type Barcode, changeOf, type CrossReference, plainNumber, standIns } from '../../core/stock/index.ts';
+import type { Stamp } from '../../core/job/index.ts';
+import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
+import { type RowOutcome, saysTheSame } from './rows.ts';
 import { StockReader, type StockRow, toItem } from './stockRows.ts';
 
 /**
  * Booked in by movements, and by jobs whose own orders came; used by jobs as parts by number and as emptied cans and
  * bottles by the item itself.
  */
-const SELECT = `SELECT s.id, s.name, s.part_number, s.kind, s.place, s.price_minor, s.detail,
+const SELECT = `SELECT s.id, s.name, s.part_number, s.kind, s.place, s.price_minor, s.detail, s.version,
     COALESCE((SELECT SUM(m.change) FROM stock_movement m WHERE m.item_id = s.id), 0)
       + COALESCE((SELECT SUM(n.quantity) FROM need_state n
           WHERE n.part_number = s.part_number AND n.part_number <> '' AND n.arrived_at IS NOT NULL), 0) AS booked,
@@ -32,13 +35,12 @@ export type StockOutcome =
 
 /** Parts, gaskets, seals, screws, cleaners and coolant: counted by movements, orders and what jobs use. */
 export class Stock {
-  readonly #db: Database;
   readonly #sql: Database['prepare'];
   readonly #get: Statement<[string], StockRow>;
   readonly #move: Statement<[string, string, string, string, string, number, string, string | null, string]>;
   readonly #moved: Statement<[string], { item_id: string }>;
   readonly #put: Statement<[string, string, string, string, string, number, string]>;
-  readonly #audit: Statement<[string, string, string, string, string]>;
+  readonly #audit: Audit;
   readonly #all: Statement<[], StockRow>;
   readonly #numbers: Statement<[], { id: string; name: string; part_number: string; detail: string }>;
   readonly #movements: Statement<[string], StockMovement>;
@@ -46,8 +48,8 @@ export class Stock {
   readonly #arrivals: Statement<[string], StockFile['arrivals'][number]>;
   readonly #reader: StockReader;
 
-  constructor(db: Database) {
-    this.#db = db;
+  constructor(db: Database, audit: Audit) {
+    this.#audit = audit;
     this.#sql = prepared(db);
     this.#reader = new StockReader(db);
     this.#get = db.prepare(`${SELECT} WHERE s.id = ?`);
@@ -58,9 +60,8 @@ export class Stock {
     this.#put = db.prepare(
       `INSERT INTO stock (id, name, part_number, kind, place, counted, price_minor, detail) VALUES (?, ?, ?, ?, ?, 0, ?, ?)
        ON CONFLICT (id) DO UPDATE SET name = excluded.name, part_number = excluded.part_number, kind = excluded.kind,
-         place = excluded.place, price_minor = excluded.price_minor, detail = excluded.detail`,
+         place = excluded.place, price_minor = excluded.price_minor, detail = excluded.detail, version = stock.version + 1`,
     );
-    this.#audit = db.prepare('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)');
     this.#all = db.prepare(`${SELECT} ORDER BY s.kind, s.name`);
     this.#numbers = db.prepare('SELECT id, name, part_number, detail FROM stock');
     this.#movements = db.prepare(
@@ -127,64 +128,76 @@ export class Stock {
     return this.#numbers.all().find((row) => row.id !== besides && plainNumber(row.part_number) === wanted) ?? null;
   }
 
-  /** Notes or corrects what a thing is. */
-  describe(id: string, input: StockInput, by: string, at: string): void {
-    this.#db
-      .transaction(() => {
-        this.#write(id, input);
-        this.#audit.run(at, by, 'stock-described', id, JSON.stringify(input));
-      })
-      .immediate();
+  /** Notes or corrects what a thing is, as a person typed it. @param basedOn the version that was looked at, 0 for a new one */
+  put(id: string, input: StockInput, basedOn: number, who: Stamp): RowOutcome<string> {
+    const known = this.#get.get(id);
+    if (known === undefined) {
+      this.describe(id, input, who);
+      return { ok: true, row: id, version: 1, created: true };
+    }
+    const { version } = known;
+    if (saysTheSame(describedBy(known), input)) return { ok: true, row: id, version, created: false };
+    if (version !== basedOn) return { ok: false, newer: { version, row: id } };
+    this.describe(id, input, who);
+    return { ok: true, row: id, version: version + 1, created: false };
+  }
+
+  /** Notes what a thing is, whatever was known of it. */
+  describe(id: string, input: StockInput, who: Stamp): void {
+    this.#write(id, input);
+    this.#audit.write(who, 'stock-described', id, input);
   }
 
   /** Books a movement, once however often it is sent. A count is kept as the change that it made. */
-  move(id: string, input: MovementInput, by: string, at: string): StockOutcome {
-    return this.#db
-      .transaction((): StockOutcome => {
-        const row = this.#get.get(id);
-        if (row === undefined) return { ok: false, field: 'id', message: 'There is no such thing in stock.' };
-        if (this.#moved.get(input.id) !== undefined) return { ok: true, id };
-        const change = changeOf(input.kind, input.figure, row.booked - row.used);
-        if ('problem' in change) return { ok: false, field: 'figure', message: change.problem };
-        this.#move.run(input.id, id, at, by, input.kind, change.change, input.batch, input.bestBefore, input.note);
-        return { ok: true, id };
-      })
-      .immediate();
+  move(id: string, input: MovementInput, who: Stamp): StockOutcome {
+    const row = this.#get.get(id);
+    if (row === undefined) return { ok: false, field: 'id', message: 'There is no such thing in stock.' };
+    if (this.#moved.get(input.id) !== undefined) return { ok: true, id };
+    const change = changeOf(input.kind, input.figure, row.booked - row.used);
+    if ('problem' in change) return { ok: false, field: 'figure', message: change.problem };
+    this.#move.run(input.id, id, who.at, who.by, input.kind, change.change, input.batch, input.bestBefore, input.note);
+    return { ok: true, id };
   }
 
-  order(itemId: string, { id, quantity, expected, supplier, note }: OrderInput, by: string, at: string): void {
+  order(itemId: string, { id, quantity, expected, supplier, note }: OrderInput, who: Stamp): void {
     if (this.#sql('SELECT 1 FROM stock_order WHERE id = ?').get(id) === undefined)
       this.#sql(
         'INSERT INTO stock_order (id, item_id, quantity, ordered_at, person, expected, supplier, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
-      ).run(id, itemId, quantity, at, by, expected, supplier, note);
+      ).run(id, itemId, quantity, who.at, who.by, expected, supplier, note);
   }
 
   /** Books in what came of an order, once however often it is sent; it stays open while something is missing. */
-  receive(orderId: string, input: ReceiveInput, by: string, at: string): StockOutcome {
-    return this.#db
-      .transaction((): StockOutcome => {
-        const before = this.#moved.get(input.id);
-        if (before !== undefined) return { ok: true, id: before.item_id };
-        const order = this.#sql<
-          [string],
-          { item_id: string; quantity: number; received: number; closed_at: string | null }
-        >('SELECT item_id, quantity, received, closed_at FROM stock_order WHERE id = ?').get(orderId);
-        if (order === undefined || order.closed_at !== null)
-          return { ok: false, field: 'id', message: 'That order is not under way.' };
-        const missing = order.quantity - order.received;
-        if (input.quantity > missing)
-          return {
-            ok: false,
-            field: 'quantity',
-            message: `Only ${missing} of it are still to come; got ${input.quantity}.`,
-          };
-        this.#move.run(input.id, order.item_id, at, by, 'received', input.quantity, input.batch, input.bestBefore, '');
-        this.#sql(
-          'UPDATE stock_order SET received = received + ?, closed_at = CASE WHEN received + ? >= quantity THEN ? END WHERE id = ?',
-        ).run(input.quantity, input.quantity, at, orderId);
-        return { ok: true, id: order.item_id };
-      })
-      .immediate();
+  receive(orderId: string, input: ReceiveInput, who: Stamp): StockOutcome {
+    const before = this.#moved.get(input.id);
+    if (before !== undefined) return { ok: true, id: before.item_id };
+    const order = this.#sql<
+      [string],
+      { item_id: string; quantity: number; received: number; closed_at: string | null }
+    >('SELECT item_id, quantity, received, closed_at FROM stock_order WHERE id = ?').get(orderId);
+    if (order === undefined || order.closed_at !== null)
+      return { ok: false, field: 'id', message: 'That order is not under way.' };
+    const missing = order.quantity - order.received;
+    if (input.quantity > missing)
+      return {
+        ok: false,
+        field: 'quantity',
+        message: `Only ${missing} of it are still to come; got ${input.quantity}.`,
+      };
+    this.#move.run(
+      input.id,
+      order.item_id,
+      who.at,
+      who.by,
+      'received',
+      input.quantity,
+      input.batch,
+      input.bestBefore,
+      '',
+    );
+    this.#sql(
+      'UPDATE stock_order SET received = received + ?, closed_at = CASE WHEN received + ? >= quantity THEN ? END WHERE id = ?',
+    ).run(input.quantity, input.quantity, who.at, orderId);
+    return { ok: true, id: order.item_id };
   }
 
   references(): CrossReference[] {
@@ -192,39 +205,31 @@ export class Stock {
   }
 
   /** Says something about two numbers, whichever way round; what was said before is replaced. */
-  refer({ a, b, fit, note, source }: CrossReference, by: string, at: string): void {
+  refer({ a, b, fit, note, source }: CrossReference, who: Stamp): void {
     const [first, second] = plainNumber(a) < plainNumber(b) ? [a, b] : [b, a];
-    this.#db
-      .transaction(() => {
-        const known = this.references().find(
-          (each) => plainNumber(each.a) === plainNumber(first) && plainNumber(each.b) === plainNumber(second),
-        );
-        if (known !== undefined) this.#sql('DELETE FROM cross_reference WHERE a = ? AND b = ?').run(known.a, known.b);
-        this.#sql('INSERT INTO cross_reference (a, b, fit, note, source, at, person) VALUES (?, ?, ?, ?, ?, ?, ?)').run(
-          first,
-          second,
-          fit,
-          note,
-          source,
-          at,
-          by,
-        );
-        this.#audit.run(at, by, 'cross-reference', `${first} ${second}`, JSON.stringify({ fit, note, source }));
-      })
-      .immediate();
+    const known = this.references().find(
+      (each) => plainNumber(each.a) === plainNumber(first) && plainNumber(each.b) === plainNumber(second),
+    );
+    if (known !== undefined) this.#sql('DELETE FROM cross_reference WHERE a = ? AND b = ?').run(known.a, known.b);
+    this.#sql('INSERT INTO cross_reference (a, b, fit, note, source, at, person) VALUES (?, ?, ?, ?, ?, ?, ?)').run(
+      first,
+      second,
+      fit,
+      note,
+      source,
+      who.at,
+      who.by,
+    );
+    this.#audit.write(who, 'cross-reference', `${first} ${second}`, { fit, note, source });
   }
 
   /** Takes over rows of a shop file. `counted` is all that was booked in; a difference is booked as a count. */
-  adopt(
-    rows: readonly (StockInput & { readonly id: string; readonly counted: number })[],
-    by: string,
-    at: string,
-  ): void {
+  adopt(rows: readonly (StockInput & { readonly id: string; readonly counted: number })[], who: Stamp): void {
     for (const { id, counted, ...input } of rows) {
       this.#write(id, input);
       const booked = this.#get.get(id)?.booked ?? 0;
       if (counted !== booked)
-        this.#move.run(randomUUID(), id, at, by, 'counted', counted - booked, '', null, 'from a shop file');
+        this.#move.run(randomUUID(), id, who.at, who.by, 'counted', counted - booked, '', null, 'from a shop file');
     }
   }
 
@@ -232,3 +237,12 @@ export class Stock {
     this.#put.run(id, name, partNumber, kind, place, priceMinor, JSON.stringify(detail));
   }
 }
+
+const describedBy = ({ name, part_number, kind, place, price_minor, detail }: StockRow): StockInput => ({
+  name,
+  partNumber: part_number,
+  kind,
+  place,
+  priceMinor: price_minor,
+  detail: JSON.parse(detail) as StockDetail,
+});

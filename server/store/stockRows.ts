@@ -12,6 +12,7 @@ export interface StockRow {
   readonly price_minor: number;
   readonly detail: string;
   readonly booked: number;
+  readonly version: number;
   readonly used: number;
 }
 
@@ -128,6 +129,7 @@ export function toItem(row: StockRow, now: string, known: StockFacts): StockItem
   const { left: batches } = takeFrom(inBatches, Math.max(0, total - left));
   return {
     id: row.id,
+    version: row.version,
     name: row.name,
     partNumber: row.part_number,
     kind: row.kind,

@@ -1,17 +1,36 @@
 import { readFileSync } from 'node:fs';
 import { type Transfer, TRANSFER_FORMAT, TRANSFER_VERSION } from '../../contract/index.ts';
-import { replay } from '../../core/job/index.ts';
+import type { Job, Stamp } from '../../core/job/index.ts';
 import { firstBreak } from './chain.ts';
+import { StoreError } from './errors.ts';
 import type { Jobs } from './jobs.ts';
-import type { Pictures } from './pictures.ts';
+import type { PreparedPicture, Pictures } from './pictures.ts';
+import { readLog } from './reader.ts';
 import type { Vehicles } from './vehicles.ts';
 
 /** Why a job file was not taken, or the job it became. */
-export type ImportOutcome =
-  | { readonly ok: true; readonly jobId: string; readonly number: number }
-  | { readonly ok: false; readonly code: string; readonly message: string };
+export type ImportOutcome = { readonly ok: true; readonly jobId: string; readonly number: number } | ImportRefusal;
+interface ImportRefusal {
+  readonly ok: false;
+  readonly code: string;
+  readonly message: string;
+}
 
-/** A job as a file, or null when there is no such job. */
+/** A job file that was read to the end and may be taken: its job, and its pictures with their files written. */
+export interface ReadJobFile {
+  readonly ok: true;
+  readonly file: Transfer;
+  readonly job: Job;
+  readonly pictures: readonly PreparedPicture[];
+}
+
+const refusal = (code: string, message: string): ImportRefusal => ({
+  ok: false,
+  code,
+  message: `${message} Nothing was changed.`,
+});
+
+/** A job as a file, its log as it was written; null when there is no such job. */
 export function exportJob(jobId: string, jobs: Jobs, vehicles: Vehicles, pictures: Pictures): Transfer | null {
   const job = jobs.job(jobId);
   if (job === null) return null;
@@ -32,54 +51,48 @@ export function exportJob(jobId: string, jobs: Jobs, vehicles: Vehicles, picture
   };
 }
 
-/** Takes a job file whose shape was parsed: checks the chain, stores pictures, vehicle and log. Nothing is half-taken. */
-export async function importJob(
-  file: Transfer,
-  jobs: Jobs,
-  vehicles: Vehicles,
-  pictures: Pictures,
-  at: string,
-  by: string,
-): Promise<ImportOutcome> {
+/** Reads a job file whose shape was parsed: its chain, its log and its pictures. Nothing is known of it yet. */
+export async function readJobFile(file: Transfer, pictures: Pictures): Promise<ReadJobFile | ImportRefusal> {
   const broken = firstBreak(file.jobId, file.events, file.hashes);
-  if (broken !== null)
-    return {
-      ok: false,
-      code: 'chain-broken',
-      message: `The file was altered: its chain breaks at event ${broken}. Nothing was read.`,
-    };
+  if (broken !== null) return refusal('chain-broken', `The file was altered: its chain breaks at entry ${broken}.`);
   if (file.events[0]?.type !== 'job-opened')
-    return {
-      ok: false,
-      code: 'bad-log',
-      message: 'The file does not begin with the opening of a job. Nothing was read.',
-    };
-  const job = replay(file.jobId, file.events);
-  if (job === null) return { ok: false, code: 'bad-log', message: 'The file holds no job. Nothing was read.' };
-  if (jobs.job(job.id) !== null)
-    return { ok: false, code: 'already-there', message: `Job ${job.number} is here already. Nothing was read.` };
-  if (jobs.numberTaken(job.number))
-    return { ok: false, code: 'number-taken', message: `Another job here has number ${job.number}. Nothing was read.` };
-  const seen = file.events.find(({ commandId }) => jobs.log.command(commandId) !== undefined);
-  if (seen !== undefined)
-    return {
-      ok: false,
-      code: 'command-id-used',
-      message: 'Part of this file belongs to another job here. Nothing was read.',
-    };
-  for (const picture of file.pictures) {
-    const stored = await pictures.put(Buffer.from(picture.base64, 'base64'), at);
-    if (stored?.hash !== picture.hash)
-      return {
-        ok: false,
-        code: 'bad-picture',
-        message: `A picture of the file is damaged (${picture.hash.slice(0, 8)}…). Nothing was read.`,
-      };
+    return refusal('bad-log', 'The file does not begin with the opening of a job.');
+  const job = jobOf(file);
+  if (job === null || 'ok' in job) return job ?? refusal('bad-log', 'The file holds no job.');
+  const prepared: PreparedPicture[] = [];
+  for (const { hash, base64 } of file.pictures) {
+    const picture = await pictures.prepare(Buffer.from(base64, 'base64'));
+    if (picture?.hash !== hash)
+      return refusal('bad-picture', `A picture of the file is damaged (${hash.slice(0, 8)}…).`);
+    prepared.push(picture);
   }
-  if (vehicles.get(file.vehicle.id) === null) {
+  return { ok: true, file, job, pictures: prepared };
+}
+
+function jobOf({ jobId, events }: Transfer): Job | ImportRefusal | null {
+  try {
+    return readLog(jobId, events).job;
+  } catch (error) {
+    if (error instanceof StoreError) return refusal('bad-log', error.message);
+    throw error;
+  }
+}
+
+/** Takes a job file: its pictures, its vehicle unless it is here already, and its log. Call inside a transaction. */
+export function takeJobFile(
+  { file, job, pictures: prepared }: ReadJobFile,
+  { jobs, vehicles, pictures }: { jobs: Jobs; vehicles: Vehicles; pictures: Pictures },
+  who: Stamp,
+): ImportOutcome {
+  if (jobs.log.length(job.id) > 0) return refusal('already-there', `Job ${job.number} is here already.`);
+  if (jobs.numberTaken(job.number)) return refusal('number-taken', `Another job here has number ${job.number}.`);
+  if (file.events.some(({ commandId }) => jobs.log.command(commandId) !== undefined))
+    return refusal('command-id-used', 'Part of this file belongs to another job here.');
+  for (const picture of prepared) pictures.record(picture, who.at);
+  if (vehicles.version(file.vehicle.id) === 0) {
     const { id, lastReading: _, ...input } = file.vehicle;
-    vehicles.put(id, input, by, at);
+    vehicles.put(id, input, 0, who);
   }
-  jobs.adopt(job, file.events, file.hashes, at);
+  jobs.adopt(job, file.events, file.hashes, who.at);
   return { ok: true, jobId: job.id, number: job.number };
 }

@@ -9,7 +9,10 @@ import {
   type UnitObject,
   type VariantFeatures,
 } from '../../core/vehicle/index.ts';
+import type { Stamp } from '../../core/job/index.ts';
+import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
+import { type RowOutcome, saysTheSame } from './rows.ts';
 
 interface UnitRow {
   readonly id: string;
@@ -19,6 +22,7 @@ interface UnitRow {
   readonly vehicle_id: string | null;
   readonly place: string;
   readonly state: UnitObject['state'];
+  readonly version: number;
 }
 interface LifeRow {
   readonly at: string;
@@ -36,20 +40,20 @@ export type LifeOutcome =
 
 /** Throttle bodies, valves and actuators as objects of their own. */
 export class Units {
-  readonly #db: Database;
   readonly #sql: Database['prepare'];
+  readonly #audit: Audit;
   readonly #get: Statement<[string], UnitRow>;
   readonly #put: Statement<[string, string, string, string, string | null, string, string]>;
   readonly #live: Statement<[string, string, string, string, string | null, string, number | null, string]>;
 
-  constructor(db: Database) {
-    this.#db = db;
+  constructor(db: Database, audit: Audit) {
+    this.#audit = audit;
     this.#sql = prepared(db);
     this.#get = db.prepare('SELECT * FROM unit WHERE id = ?');
     this.#put = db.prepare(
       `INSERT INTO unit (id, kind, part_number, features, vehicle_id, place, state) VALUES (?, ?, ?, ?, ?, ?, ?)
        ON CONFLICT (id) DO UPDATE SET kind = excluded.kind, part_number = excluded.part_number, features = excluded.features,
-         vehicle_id = excluded.vehicle_id, place = excluded.place, state = excluded.state`,
+         vehicle_id = excluded.vehicle_id, place = excluded.place, state = excluded.state, version = unit.version + 1`,
     );
     this.#live = db.prepare(
       'INSERT INTO unit_life (unit_id, at, person, kind, vehicle_id, place, price_minor, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
@@ -78,7 +82,7 @@ export class Units {
         priceMinor: price_minor,
         note,
       }));
-    return { unit, life };
+    return { unit, version: this.version(id), life };
   }
 
   /** Units by the vehicle they sit on, bodies before valves. */
@@ -101,33 +105,43 @@ export class Units {
     return this.#sql<[], UnitRow>('SELECT * FROM unit WHERE vehicle_id IS NULL ORDER BY state, id').all().map(toUnit);
   }
 
-  /** Notes or corrects what a unit is; a new one begins on the shelf, unbought. */
-  describe(id: string, { kind, partNumber, features }: UnitInput): UnitObject {
+  /** The version of a unit's row; 0 when there is none. */
+  version(id: string): number {
+    return this.#get.get(id)?.version ?? 0;
+  }
+
+  /** Notes or corrects what a unit is, as a person typed it. @param basedOn the version that was looked at, 0 for a new one */
+  put(id: string, input: UnitInput, basedOn: number, who: Stamp): RowOutcome<UnitObject> {
+    const known = this.get(id);
+    const version = this.version(id);
+    if (known !== null && saysTheSame(typed(known), typed(input)))
+      return { ok: true, row: known, version, created: false };
+    if (known !== null && version !== basedOn) return { ok: false, newer: { version, row: known } };
+    return { ok: true, row: this.describe(id, input, who), version: version + 1, created: known === null };
+  }
+
+  /** Notes what a unit is, whatever was known of it; a new one begins on the shelf, unbought. */
+  describe(id: string, input: UnitInput, who: Stamp): UnitObject {
     const known = this.get(id);
     this.#write({
       id,
-      kind,
-      partNumber,
-      features,
+      ...typed(input),
       vehicleId: known?.vehicleId ?? null,
       place: known?.place ?? '',
       state: known?.state ?? 'on the shelf',
     });
+    this.#audit.write(who, known === null ? 'unit-created' : 'unit-described', id, typed(input));
     return this.get(id) ?? fail(id);
   }
 
   /** Adds to a unit's life and moves it accordingly. */
-  live(id: string, entry: LifeInput, by: string, at: string): LifeOutcome {
+  live(id: string, entry: LifeInput, who: Stamp): LifeOutcome {
     const unit = this.get(id);
     if (unit === null) return { ok: false, message: 'There is no such unit.' };
     const problem = lifeProblem(unit, entry);
     if (problem !== null) return { ok: false, message: problem };
-    this.#db
-      .transaction(() => {
-        this.#write(livedOn(unit, entry));
-        this.#live.run(id, at, by, entry.kind, entry.vehicleId, entry.place, entry.priceMinor, entry.note);
-      })
-      .immediate();
+    this.#write(livedOn(unit, entry));
+    this.#lived(id, entry, who);
     return { ok: true, file: this.file(id) ?? fail(id) };
   }
 
@@ -141,7 +155,7 @@ export class Units {
   }
 
   /** Makes these the units of a vehicle: new ones are fitted, missing ones taken off. Call inside a transaction. */
-  fitAll(vehicleId: string, units: VehicleInput['units'], by: string, at: string): void {
+  fitAll(vehicleId: string, units: VehicleInput['units'], who: Stamp): void {
     const before = this.#sql<[string], UnitRow>('SELECT * FROM unit WHERE vehicle_id = ?').all(vehicleId).map(toUnit);
     for (const { id, kind, place, partNumber, variant, features } of units) {
       // A vehicle that comes with a job file does not take a unit from where it sits here.
@@ -150,12 +164,18 @@ export class Units {
       const known = before.find((unit) => unit.id === id);
       const own: VariantFeatures = { ...(features ?? known?.features ?? UNKNOWN_VARIANT), mark: variant };
       this.#write({ id, kind, partNumber, features: own, vehicleId, place, state: 'fitted' });
-      if (known === undefined) this.#live.run(id, at, by, 'fitted', vehicleId, place, null, '');
+      if (known === undefined) this.#lived(id, { kind: 'fitted', vehicleId, place, priceMinor: null, note: '' }, who);
     }
     for (const unit of before.filter(({ id }) => !units.some((kept) => kept.id === id))) {
       this.#write(livedOn(unit, { kind: 'taken-off', vehicleId: null, place: '' }));
-      this.#live.run(unit.id, at, by, 'taken-off', vehicleId, '', null, '');
+      this.#lived(unit.id, { kind: 'taken-off', vehicleId, place: '', priceMinor: null, note: '' }, who);
     }
+  }
+
+  #lived(id: string, entry: LifeInput, who: Stamp): void {
+    const { kind, vehicleId, place, priceMinor, note } = entry;
+    this.#live.run(id, who.at, who.by, kind, vehicleId, place, priceMinor, note);
+    this.#audit.write(who, 'unit-lived', id, entry);
   }
 
   #write({ id, kind, partNumber, features, vehicleId, place, state }: UnitObject): void {
@@ -166,6 +186,8 @@ export class Units {
 const fail = (id: string): never => {
   throw new Error(`Unit ${id} was written but cannot be read.`);
 };
+
+const typed = ({ kind, partNumber, features }: UnitInput): UnitInput => ({ kind, partNumber, features });
 
 const toUnit = ({ id, kind, part_number, features, vehicle_id, place, state }: UnitRow): UnitObject => ({
   id,

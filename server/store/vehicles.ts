@@ -1,7 +1,10 @@
 import type { Database, Statement } from 'better-sqlite3';
 import type { Page, VehicleInput } from '../../contract/index.ts';
 import type { FittedUnit, MeterUnit, Vehicle } from '../../core/vehicle/index.ts';
+import type { Stamp } from '../../core/job/index.ts';
+import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
+import { type RowOutcome, saysTheSame } from './rows.ts';
 import type { Units } from './units.ts';
 
 interface VehicleRow {
@@ -22,6 +25,7 @@ interface VehicleRow {
   readonly notes: string;
   readonly last_value: number | null;
   readonly last_unit: string | null;
+  readonly version: number;
 }
 
 /** The last reading is whatever the latest job on the vehicle holds, so that it cannot drift from the log. */
@@ -30,15 +34,14 @@ const SELECT = `SELECT v.*, r.value AS last_value, r.unit AS last_unit FROM vehi
 
 /** The list of vehicles. */
 export class Vehicles {
-  readonly #db: Database;
   readonly #sql: Database['prepare'];
   readonly #get: Statement<[string], VehicleRow>;
   readonly #put: Statement<unknown[]>;
-  readonly #audit: Statement<[string, string, string, string, string]>;
+  readonly #audit: Audit;
   readonly #units: Units;
 
-  constructor(db: Database, units: Units) {
-    this.#db = db;
+  constructor(db: Database, units: Units, audit: Audit) {
+    this.#audit = audit;
     this.#sql = prepared(db);
     this.#units = units;
     this.#get = db.prepare(`${SELECT} WHERE v.id = ?`);
@@ -47,8 +50,8 @@ export class Vehicles {
       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
       ON CONFLICT (id) DO UPDATE SET plate = excluded.plate, vin = excluded.vin, make = excluded.make, model = excluded.model, nickname = excluded.nickname,
         year = excluded.year, engine = excluded.engine, throttle = excluded.throttle, idle_valve = excluded.idle_valve, owner = excluded.owner,
-        meter_unit = excluded.meter_unit, figures = excluded.figures, family_id = excluded.family_id, notes = excluded.notes, search = excluded.search`);
-    this.#audit = db.prepare('INSERT INTO audit (at, person, kind, subject, body) VALUES (?, ?, ?, ?, ?)');
+        meter_unit = excluded.meter_unit, figures = excluded.figures, family_id = excluded.family_id, notes = excluded.notes, search = excluded.search,
+        version = vehicle.version + 1`);
   }
 
   get(id: string): Vehicle | null {
@@ -56,54 +59,47 @@ export class Vehicles {
     return row === undefined ? null : (this.#whole([row])[0] ?? null);
   }
 
-  /** Creates or changes a vehicle, with its audit row. */
-  put(id: string, input: VehicleInput, by: string, at: string): Vehicle {
-    this.#db
-      .transaction(() => {
-        const kind = this.#get.get(id) === undefined ? 'vehicle-created' : 'vehicle-changed';
-        const {
-          plate,
-          vin,
-          make,
-          model,
-          nickname,
-          year,
-          engine,
-          throttle,
-          idleValve,
-          owner,
-          meterUnit,
-          figures,
-          units,
-          notes,
-          familyId,
-        } = input;
-        const search = [plate, plate.replaceAll(' ', ''), vin, make, model, nickname, owner, engine]
-          .join(' ')
-          .toLowerCase();
-        this.#put.run(
-          id,
-          plate,
-          vin,
-          make,
-          model,
-          nickname,
-          year,
-          engine,
-          throttle,
-          idleValve,
-          owner,
-          meterUnit,
-          JSON.stringify(figures),
-          familyId ?? null,
-          notes,
-          search,
-        );
-        this.#units.fitAll(id, units, by, at);
-        this.#audit.run(at, by, kind, id, JSON.stringify(input));
-      })
-      .immediate();
-    return this.get(id) ?? fail(id);
+  /** The version of a vehicle's row; 0 when there is none. */
+  version(id: string): number {
+    return this.#get.get(id)?.version ?? 0;
+  }
+
+  /** Creates or changes a vehicle, with its audit row. @param basedOn the version that was looked at, 0 for a new one */
+  put(id: string, input: VehicleInput, basedOn: number, who: Stamp): RowOutcome<Vehicle> {
+    const known = this.get(id);
+    const version = this.version(id);
+    if (known !== null && saysTheSame(typed(known), typed({ ...input, id, lastReading: null })))
+      return { ok: true, row: known, version, created: false };
+    if (known !== null && version !== basedOn) return { ok: false, newer: { version, row: known } };
+    this.#write(id, input);
+    this.#units.fitAll(id, input.units, who);
+    this.#audit.write(who, known === null ? 'vehicle-created' : 'vehicle-changed', id, input);
+    return { ok: true, row: this.get(id) ?? fail(id), version: version + 1, created: known === null };
+  }
+
+  #write(id: string, input: VehicleInput): void {
+    const { plate, vin, make, model, nickname, year, engine, throttle, idleValve, owner, meterUnit } = input;
+    const search = [plate, plate.replaceAll(' ', ''), vin, make, model, nickname, owner, engine]
+      .join(' ')
+      .toLowerCase();
+    this.#put.run(
+      id,
+      plate,
+      vin,
+      make,
+      model,
+      nickname,
+      year,
+      engine,
+      throttle,
+      idleValve,
+      owner,
+      meterUnit,
+      JSON.stringify(input.figures),
+      input.familyId ?? null,
+      input.notes,
+      search,
+    );
   }
 
   /**
@@ -145,6 +141,15 @@ export class Vehicles {
     return rows.map((row) => toVehicle(row, fitted.get(row.id) ?? []));
   }
 }
+
+/** What a person types about a vehicle, whichever way units and a missing family are written. */
+const typed = ({ lastReading: _, units, familyId, ...rest }: Vehicle) => ({
+  ...rest,
+  familyId: familyId ?? null,
+  units: units
+    .map(({ id, kind, place, partNumber, variant }) => ({ id, kind, place, partNumber, variant }))
+    .sort((a, b) => (a.id < b.id ? -1 : 1)),
+});
 
 const fail = (id: string): never => {
   throw new Error(`Vehicle ${id} was written but cannot be read.`);

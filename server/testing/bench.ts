@@ -232,7 +232,10 @@ async function tapToPaint(folder: string, web: string): Promise<Measured> {
     cautions: [],
     opens: [],
   }));
-  services.procedures.adopt({ ...cableProcedure, id: 'large', items, openings: [], constraints: [] }, '');
+  services.procedures.adopt(
+    { ...cableProcedure, id: 'large', items, openings: [], constraints: [] },
+    { by: 'isla', at: '' },
+  );
   services.jobs.take(
     'tap',
     command('t-open', 'open-job', {

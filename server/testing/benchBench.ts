@@ -27,7 +27,10 @@ export async function benchPages(folder: string, web: string): Promise<Measured[
     partNumber: '',
     variant: '',
   }));
-  services.vehicles.put('twelve', { ...known, plate: 'TW 012', idleValve: 'none', familyId: null, units }, 'isla', at);
+  services.vehicles.put('twelve', { ...known, plate: 'TW 012', idleValve: 'none', familyId: null, units }, 0, {
+    by: 'isla',
+    at,
+  });
   const send = (...[type, data]: [string, object]): void => {
     const outcome = services.jobs.take('b', command(`b-${Math.random()}`, type as never, data as never), at);
     if (outcome.kind === 'refused') throw new Error(`bench: ${outcome.refusal.message}`);
@@ -39,7 +42,8 @@ export async function benchPages(folder: string, web: string): Promise<Measured[
     })
       .jpeg()
       .toBuffer();
-    const stored = await services.pictures.put(bytes, at);
+    const stored = await services.pictures.prepare(bytes);
+    if (stored !== null) services.pictures.record(stored, at);
     send('attach-picture', {
       id: `p${index}`,
       hash: stored?.hash,

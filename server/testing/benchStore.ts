@@ -9,9 +9,10 @@ import { openStore } from '../store/open.ts';
 export function fresh(folder: string, name: string): { services: Services; db: ReturnType<typeof openStore> } {
   const db = openStore(join(folder, name));
   const services = createServices(db, join(folder, `${name}-pictures`), () => new Date().toISOString(), 'UTC');
-  services.lists.putShop(shop as Parameters<Services['lists']['putShop']>[0], new Date().toISOString());
-  for (const each of shop.procedures) services.procedures.adopt(each, '');
-  services.vehicles.put('bus', vehicles.bus!, 'isla', new Date().toISOString());
+  const who = { by: 'isla', at: new Date().toISOString() };
+  services.lists.putShop(shop as Parameters<Services['lists']['putShop']>[0], who);
+  for (const each of shop.procedures) services.procedures.adopt(each, who);
+  services.vehicles.put('bus', vehicles.bus!, 0, who);
   return { services, db };
 }
 

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import type { BayReply, JobReply } from '../../contract/index.ts';
-import { type Job, replay } from '../../core/job/index.ts';
+import type { Job } from '../../core/job/index.ts';
 import { api } from './api.ts';
 
 /** The Bay: lines from the server, and the open jobs folded here so that what fits into a wait is worked out live. */
@@ -13,6 +13,9 @@ export const useBay = defineStore('bay', () => {
   async function load(): Promise<void> {
     try {
       const reply = await api.get<BayReply>('/bay');
+      bay.value = reply;
+      // The lines are on the screen; what fits into a wait follows once the jobs themselves are there.
+      const { replay } = await import('./engine.ts');
       const folded = await Promise.all(
         reply.lines.map(async ({ job }) => {
           const known = jobs.value.get(job.id) ?? null;
@@ -21,7 +24,6 @@ export const useBay = defineStore('bay', () => {
         }),
       );
       jobs.value = new Map(folded.flatMap((job) => (job === null ? [] : [[job.id, job] as const])));
-      bay.value = reply;
       failed.value = '';
     } catch (error) {
       failed.value = error instanceof Error ? error.message : String(error);

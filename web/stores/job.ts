@@ -2,20 +2,20 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { CommandReply, JobReply } from '../../contract/index.ts';
 import {
+  type Asks,
   type Command,
+  type CommandBody,
   type CommandData,
   type CommandType,
   type Context,
-  decide,
-  evolve,
   type Job,
   NO_CONTEXT,
   type Refusal,
-  replay,
 } from '../../core/job/index.ts';
 import type { Procedure } from '../../core/procedure/index.ts';
 import { api } from './api.ts';
 import { nowIso } from './clock.ts';
+import { asksOf, decide, evolve, replay } from './engine.ts';
 import { useKnowledge } from './knowledge.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
@@ -42,23 +42,27 @@ export const useJob = defineStore('job', () => {
   const knowledge = computed(() => known.versions.get(confirmed.value?.knowledge ?? 1) ?? null);
   const family = computed(() => known.families.get(confirmed.value?.vehicle.familyId ?? '') ?? null);
 
-  const contextFor = (command: Pick<Command, 'type' | 'data'>): Context => ({
-    ...NO_CONTEXT,
-    wrenches: shop.wrenches,
-    rules: shop.rules,
-    role: shop.person?.role ?? null,
-    family: family.value,
-    knowledge:
-      command.type === 'choose-knowledge'
-        ? (known.versions.get((command.data as CommandData['choose-knowledge']).version) ?? null)
-        : knowledge.value,
-    procedure:
-      command.type === 'pin-procedure'
-        ? (procedures.value.get((command.data as CommandData['pin-procedure']).procedureId) ?? null)
-        : command.type === 'move-to-version'
-          ? (procedures.value.get(versionKey(command.data as CommandData['move-to-version'])) ?? null)
-          : null,
-  });
+  const knowledgeFor = (asked: Asks['knowledge']): Context['knowledge'] =>
+    asked === undefined ? null : typeof asked === 'number' ? (known.versions.get(asked) ?? null) : knowledge.value;
+
+  const procedureFor = (asked: Asks['procedure']): Context['procedure'] =>
+    asked === undefined
+      ? null
+      : (procedures.value.get(asked.version === undefined ? asked.id : versionKey(asked.id, asked.version)) ?? null);
+
+  /** What a command asks for, of what is at hand here; the server knows the rest. */
+  function contextFor(command: CommandBody): Context {
+    const asks = asksOf(command);
+    return {
+      ...NO_CONTEXT,
+      wrenches: asks.wrenches ? shop.wrenches : [],
+      rules: asks.rules ? shop.rules : {},
+      role: asks.role ? (shop.person?.role ?? null) : null,
+      family: asks.family ? family.value : null,
+      knowledge: knowledgeFor(asks.knowledge),
+      procedure: procedureFor(asks.procedure),
+    };
+  }
 
   /** A command that would be refused now is passed over: the server will say why. */
   function apply(current: Job | null, command: Command): Job | null {
@@ -121,7 +125,7 @@ export const useJob = defineStore('job', () => {
 
   /** Fetches a procedure, the newest version unless one is named, so that working by it shows at once. */
   async function needProcedure(procedureId: string, version?: number): Promise<Procedure> {
-    const key = version === undefined ? procedureId : versionKey({ procedureId, version });
+    const key = version === undefined ? procedureId : versionKey(procedureId, version);
     const kept = procedures.value.get(key);
     // A named version never changes; the newest may have moved on.
     if (kept !== undefined && version !== undefined) return kept;
@@ -137,9 +141,9 @@ export const useJob = defineStore('job', () => {
    * field; nothing is sent then
    */
   function send<K extends CommandType>(type: K, data: CommandData[K]): Refusal | null {
-    const body = { type, data } as unknown as Pick<Command, 'type' | 'data'>;
+    const body = { type, data } as unknown as CommandBody;
     const current = job.value;
-    const decision = decide(current, body as Command, contextFor(body));
+    const decision = decide(current, body, contextFor(body));
     if (!decision.ok) return decision;
     if (shop.personId === '')
       return {
@@ -176,7 +180,7 @@ export const useJob = defineStore('job', () => {
   };
 });
 
-const versionKey = ({ procedureId, version }: CommandData['move-to-version']): string => `${procedureId}@${version}`;
+const versionKey = (procedureId: string, version: number): string => `${procedureId}@${version}`;
 
 /** A fresh id for anything that a command creates. */
 export const freshId = (): string => crypto.randomUUID();

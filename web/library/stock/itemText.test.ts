@@ -20,6 +20,7 @@ const cleaner: StockItem = {
   reserved: [],
   free: 1,
   reorder: { point: null, perMonth: 0, words: '' },
+  version: 1,
   onOrder: [],
   batches: [],
 };

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { BenchUnit } from '../../../core/job/index.ts';
+import type { JobUnit } from '../../../core/job/index.ts';
 import { UNIT_FORMS } from '../../../core/clean/index.ts';
 
 /** Units on the bench side by side; one of them is worked on. `mark` says how far each is, in a word. */
-defineProps<{ units: readonly BenchUnit[]; current: string; mark?: (unit: BenchUnit) => string }>();
+defineProps<{ units: readonly JobUnit[]; current: string; mark?: (unit: JobUnit) => string }>();
 defineEmits<{ pick: [id: string] }>();
 </script>
 

@@ -1,6 +1,6 @@
 import { mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { benchUnits, type CommandBody } from '../../../core/job/index.ts';
+import { jobUnits, type CommandBody } from '../../../core/job/index.ts';
 import { pointOf } from '../../../core/inspect/index.ts';
 import { open, pin, SAMPLE_FAMILY, SAMPLES } from '../../../core/job/testing/samples.ts';
 import { useJob } from '../../stores/job.ts';
@@ -35,7 +35,7 @@ beforeEach(() => {
 });
 function bench(...bodies: CommandBody[]) {
   const shown = showJob([open, ...bodies]);
-  const [body, valve] = benchUnits(shown.job(), SAMPLE_FAMILY);
+  const [body, valve] = jobUnits(shown.job(), SAMPLE_FAMILY);
   return { ...shown, body: body!, valve: valve! };
 }
 

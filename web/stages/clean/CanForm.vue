@@ -9,7 +9,7 @@ import {
   type Substance,
   SURFACES,
 } from '../../../core/clean/index.ts';
-import type { BenchUnit, Job } from '../../../core/job/index.ts';
+import type { JobUnit, Job } from '../../../core/job/index.ts';
 import { parseNumber, parseQuantity } from '../../../core/quantity/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import TextField from '../../parts/TextField.vue';
@@ -18,7 +18,7 @@ import { useShop } from '../../stores/shop.ts';
 import { useForm } from '../useForm.ts';
 
 /** A can weighed before and after: what went into the air, onto what, and what it cost. */
-const props = defineProps<{ job: Job; units: readonly BenchUnit[]; stock: readonly StockItem[] }>();
+const props = defineProps<{ job: Job; units: readonly JobUnit[]; stock: readonly StockItem[] }>();
 const shop = useShop();
 const form = useForm();
 const substance = ref<Substance>('throttle-cleaner');

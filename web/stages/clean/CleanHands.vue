@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { passName, type PassKind, SUBSTANCES } from '../../../core/clean/index.ts';
 import { GRADES } from '../../../core/inspect/index.ts';
 import {
-  type BenchUnit,
+  type JobUnit,
   nextUnitPass,
   type Refusal,
   runningTimers,
@@ -33,11 +33,11 @@ const hands = useHandsBusy({
 const { job, said, done, notYet, undo, leave } = hands;
 
 interface Step {
-  readonly unit: BenchUnit;
+  readonly unit: JobUnit;
   readonly kind: PassKind | 'look';
   readonly left: number | null;
 }
-const soakOf = (unit: BenchUnit): number | null => {
+const soakOf = (unit: JobUnit): number | null => {
   const timer =
     job.value === null
       ? undefined

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
 import { MASKS, SUBSTANCES, UNIT_FORMS } from '../../../core/clean/index.ts';
-import { type BenchUnit, nextUnitPass, runningTimers, secondsLeft, unitMethod } from '../../../core/job/index.ts';
+import { type JobUnit, nextUnitPass, runningTimers, secondsLeft, unitMethod } from '../../../core/job/index.ts';
 import { formatClock } from '../../../core/quantity/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { useKeys } from '../../shell/keys.ts';
@@ -34,7 +34,7 @@ const label = ref('');
 onMounted(stock.load);
 
 /** What soaks waits for itself: hands go first to what is ready. */
-const lanes = computed((): readonly BenchUnit[] => units.value);
+const lanes = computed((): readonly JobUnit[] => units.value);
 const loose = computed(() =>
   job.value === null
     ? []

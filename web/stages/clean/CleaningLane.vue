@@ -10,7 +10,7 @@ import {
 } from '../../../core/clean/index.ts';
 import { cleaningPoint, GRADES, pointOf } from '../../../core/inspect/index.ts';
 import {
-  type BenchUnit,
+  type JobUnit,
   type Job,
   looksClean,
   nextUnitPass,
@@ -30,7 +30,7 @@ import { useForm } from '../useForm.ts';
 import { lookAt, passOver } from './passes.ts';
 
 /** One unit's cleaning: what comes next, what soaks, and the look that decides whether another round is due. */
-const props = defineProps<{ job: Job; unit: BenchUnit; now: string }>();
+const props = defineProps<{ job: Job; unit: JobUnit; now: string }>();
 const store = useJob();
 const shop = useShop();
 const form = useForm();

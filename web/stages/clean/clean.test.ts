@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { CommandBody } from '../../../core/job/index.ts';
-import { benchUnits, unitMethod } from '../../../core/job/index.ts';
+import { jobUnits, unitMethod } from '../../../core/job/index.ts';
 import { play } from '../../../core/job/testing/play.ts';
 import { open, SAMPLE_FAMILY, SAMPLES } from '../../../core/job/testing/samples.ts';
 import { listenForKeys } from '../../shell/keys.ts';
@@ -84,7 +84,7 @@ describe('the clean stage', () => {
 describe('a pass and a look', () => {
   const unit = () => {
     const { job } = showJob([open]);
-    const [body, valve] = benchUnits(job(), SAMPLE_FAMILY);
+    const [body, valve] = jobUnits(job(), SAMPLE_FAMILY);
     return { body: body!, valve: valve!, method: unitMethod(job(), body!, {}) };
   };
   it('go by the method: what with, how, and the timer of a soak', () => {

@@ -1,11 +1,11 @@
 import type { CleaningMethod, PassKind, Substance } from '../../../core/clean/index.ts';
 import { cleaningPoint } from '../../../core/inspect/index.ts';
-import type { BenchUnit, CommandData } from '../../../core/job/index.ts';
+import type { JobUnit, CommandData } from '../../../core/job/index.ts';
 import { freshId } from '../../stores/job.ts';
 
 /** A pass over a unit as its method has it, with the timer that a soak or a bath starts. @param substance null for the method's own */
 export function passOver(
-  unit: BenchUnit,
+  unit: JobUnit,
   method: CleaningMethod,
   kind: PassKind,
   substance: Substance | null = null,
@@ -28,7 +28,7 @@ export function passOver(
 }
 
 /** A look at what the round has left, by the grade card. @param grade 0 (as new) to 4 (coke) */
-export const lookAt = (unit: BenchUnit, grade: number): CommandData['judge-point'] => ({
+export const lookAt = (unit: JobUnit, grade: number): CommandData['judge-point'] => ({
   id: freshId(),
   unit: unit.id,
   kind: unit.kind,

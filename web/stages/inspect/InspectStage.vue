@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { type BenchUnit, jobObjections, type When, worstGrade } from '../../../core/job/index.ts';
+import { type JobUnit, jobObjections, type When, worstGrade } from '../../../core/job/index.ts';
 import { GRADES, type InspectPoint, pointName, pointsFor, type PointVerdict } from '../../../core/inspect/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { useJob } from '../../stores/job.ts';
@@ -31,10 +31,10 @@ const points = computed((): readonly InspectPoint[] =>
 const point = computed(
   () => points.value.find(({ id }) => id === current.value) ?? firstOpen() ?? points.value[0] ?? null,
 );
-const seen = (of: BenchUnit, id: string) =>
+const seen = (of: JobUnit, id: string) =>
   job.value?.findings.filter((each) => each.unit === of.id && each.point === id && each.when === phase.value) ?? [];
 const rank: readonly PointVerdict[] = ['bad', 'watch', 'good', 'noted'];
-function verdictOf(of: BenchUnit, id: string): PointVerdict | undefined {
+function verdictOf(of: JobUnit, id: string): PointVerdict | undefined {
   const found = seen(of, id);
   const judged = found.flatMap((each) => (each.judged === undefined ? [] : [each.judged.verdict]));
   return rank.find((each) => judged.includes(each)) ?? (found.length > 0 ? 'noted' : undefined);
@@ -54,7 +54,7 @@ function goOn(): void {
 }
 // By id: every answer of the server makes the units anew, and the stop that was picked must stay.
 watch([chosen, phase], () => (current.value = ''));
-const done = (of: BenchUnit): string => {
+const done = (of: JobUnit): string => {
   const walk = pointsFor(of.form).filter(({ again, id }) => (phase.value === 'before' ? id !== 'leak' : again));
   const looked = walk.filter(({ id }) => seen(of, id).length > 0).length;
   return looked === walk.length ? 'walked over' : `${looked} of ${walk.length} looked at`;

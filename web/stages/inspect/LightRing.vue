@@ -44,12 +44,7 @@ function turn(index: number): void {
 </script>
 
 <template>
-  <svg
-    viewBox="0 0 300 300"
-    class="h-auto"
-    role="group"
-    aria-label="Light round the closed plate, twelve sectors"
-  >
+  <svg viewBox="0 0 300 300" class="h-auto" role="group" aria-label="Light round the closed plate, twelve sectors">
     <circle cx="150" cy="150" r="148" fill="var(--band)" />
     <circle cx="150" cy="150" r="122" fill="none" stroke="var(--soft)" stroke-width="2" />
     <circle

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue';
-import type { BenchUnit, Finding, Job, When } from '../../../core/job/index.ts';
+import type { JobUnit, Finding, Job, When } from '../../../core/job/index.ts';
 import { type InspectPoint, isPointProblem, judgePoint, limitOf } from '../../../core/inspect/index.ts';
 import { figuresOf, sourceWords } from '../../../core/vehicle/index.ts';
 import TextField from '../../parts/TextField.vue';
@@ -10,7 +10,7 @@ import GradeScale from './GradeScale.vue';
 import LightRing from './LightRing.vue';
 
 /** One stop of the walk: how to look, what was found, judged as it is typed. */
-const props = defineProps<{ job: Job; unit: BenchUnit; point: InspectPoint; when: When }>();
+const props = defineProps<{ job: Job; unit: JobUnit; point: InspectPoint; when: When }>();
 const emit = defineEmits<{ done: [] }>();
 const store = useJob();
 const form = useForm();

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { BenchUnit, Job } from '../../../core/job/index.ts';
+import type { JobUnit, Job } from '../../../core/job/index.ts';
 import { pointsFor } from '../../../core/inspect/index.ts';
 import PointPanel from '../inspect/PointPanel.vue';
 
 /** Once it is together: does it leak, does it return? */
-const props = defineProps<{ job: Job; unit: BenchUnit }>();
+const props = defineProps<{ job: Job; unit: JobUnit }>();
 const points = computed(() =>
   pointsFor(props.unit.form).filter(({ id }) => id === 'leak' || id === 'spring' || id === 'rest-angle'),
 );

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { BenchUnit, Job, PieceApart } from '../../../core/job/index.ts';
+import type { JobUnit, Job, PieceApart } from '../../../core/job/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
 
 /** What looks alike and must go back to its own place: injectors to their cylinder. */
-const props = defineProps<{ job: Job; unit: BenchUnit; units: readonly BenchUnit[] }>();
+const props = defineProps<{ job: Job; unit: JobUnit; units: readonly JobUnit[] }>();
 const form = useForm();
 const what = ref('Injector');
 const wrongAt = ref('');

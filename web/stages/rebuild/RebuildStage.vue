@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
 import { isBody } from '../../../core/clean/index.ts';
-import type { BenchUnit } from '../../../core/job/index.ts';
+import type { JobUnit } from '../../../core/job/index.ts';
 import { unitTypeOf } from '../../../core/vehicle/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import SheetDialog from '../../parts/SheetDialog.vue';
@@ -35,7 +35,7 @@ const quantity = ref('1');
 const comparing = ref(false);
 const compared = computed(() => job.value?.variants ?? []);
 onMounted(stock.load);
-const kitOf = (of: BenchUnit) => unitTypeOf(store.family, of.kind)?.kit ?? [];
+const kitOf = (of: JobUnit) => unitTypeOf(store.family, of.kind)?.kit ?? [];
 /** Gaskets and seals that came off, and any typed besides: what no kit names already. */
 const seals = computed(() => {
   const inKits = new Set(units.value.flatMap((each) => kitOf(each).map(({ partNumber }) => partNumber)));

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import type { StockItem } from '../../../contract/index.ts';
 import { SUBSTANCES, type Substance } from '../../../core/clean/index.ts';
-import type { BenchUnit, Job } from '../../../core/job/index.ts';
+import type { JobUnit, Job } from '../../../core/job/index.ts';
 import { inOrder, type KitPart, lubricantsFor, missingBefore, RUBBERS } from '../../../core/rebuild/index.ts';
 import { unitTypeOf } from '../../../core/vehicle/index.ts';
 import { lowerFirst } from '../../../core/words/index.ts';
@@ -13,7 +13,7 @@ import { useForm } from '../useForm.ts';
 /** Seals of one unit's kit and what else came off: in order, with what each may be greased with, renewed or used again. */
 const props = defineProps<{
   job: Job;
-  unit: BenchUnit | null;
+  unit: JobUnit | null;
   stock: readonly StockItem[];
   seals: readonly { name: string; partNumber: string }[];
 }>();

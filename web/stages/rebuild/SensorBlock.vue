@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { BenchUnit, Job } from '../../../core/job/index.ts';
+import type { JobUnit, Job } from '../../../core/job/index.ts';
 import { parseNumber } from '../../../core/quantity/index.ts';
 import { judgeClosed, linearity, SWEEP_PERCENT } from '../../../core/rebuild/index.ts';
 import { figuresOf, sourceWords } from '../../../core/vehicle/index.ts';
@@ -9,7 +9,7 @@ import { freshId, useJob } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
 
 /** The position sensor set by meter: closed volts judged while the screws are loose, then five openings against a straight line. */
-const props = defineProps<{ job: Job; unit: BenchUnit }>();
+const props = defineProps<{ job: Job; unit: JobUnit }>();
 const store = useJob();
 const form = useForm();
 const typed = ref<string[]>(['', '', '', '', '']);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { BenchUnit, Job } from '../../../core/job/index.ts';
+import type { JobUnit, Job } from '../../../core/job/index.ts';
 import { COUNTED_SCREWS, type CountedScrew, netTurns, turnWords } from '../../../core/rebuild/index.ts';
 import { ruleFor } from '../../../core/house/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
@@ -10,7 +10,7 @@ import { useShop } from '../../stores/shop.ts';
 import { useForm } from '../useForm.ts';
 
 /** Stop, idle and sync screws: every turn counted, so that each goes back to where it was found. */
-const props = defineProps<{ job: Job; unit: BenchUnit }>();
+const props = defineProps<{ job: Job; unit: JobUnit }>();
 const shop = useShop();
 const form = useForm();
 const screw = ref<CountedScrew | null>('idle');

@@ -7,7 +7,7 @@ import { useJob } from '../../stores/job.ts';
 const props = defineProps<{ job: Job }>();
 const store = useJob();
 const units = computed(() => props.job.items.filter(({ kind, state }) => kind === 'unit' && state === 'off'));
-const isDone = ({ id }: JobItem): boolean => props.job.benchDone.some(({ itemId }) => itemId === id);
+const isDone = ({ id }: JobItem): boolean => props.job.unitWorkDone.some(({ itemId }) => itemId === id);
 </script>
 
 <template>

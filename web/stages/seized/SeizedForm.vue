@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import type { BenchUnit } from '../../../core/job/index.ts';
+import type { JobUnit } from '../../../core/job/index.ts';
 import { type Host, HOSTS } from '../../../core/seized/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import TextField from '../../parts/TextField.vue';
@@ -8,7 +8,7 @@ import { freshId } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
 
 /** A screw that does not come: where it sits, in what, and what is close by. */
-const props = defineProps<{ units: readonly BenchUnit[] }>();
+const props = defineProps<{ units: readonly JobUnit[] }>();
 const emit = defineEmits<{ noted: [id: string] }>();
 const form = useForm();
 const draft = ref({ unit: '', where: '', thread: '', host: 'aluminium' as Host, partNumber: '', delicate: false });

@@ -1,0 +1,52 @@
+import type { Request, Response } from 'express';
+import type { Person } from '../../contract/index.ts';
+import type { Stamp } from '../../core/job/index.ts';
+import type { Services } from '../services.ts';
+import { HttpError } from './errors.ts';
+
+/** Who does what a request asks for, and when. The only place that says so. */
+export interface Actor extends Stamp {
+  readonly role: Person['role'];
+}
+
+/** The answer to a request that changed something. */
+export interface Answer {
+  readonly status?: number;
+  readonly body: unknown;
+}
+
+type Acting = Pick<Services, 'people' | 'lists' | 'now'>;
+
+/** The person who sent a request, by `by` in its body or query. @throws HttpError 400 for one who is not in the list */
+export function actorOf({ people, lists, now }: Acting, request: Request): Actor {
+  const sent: unknown = (request.body as { by?: unknown } | undefined)?.by ?? request.query.by;
+  const by = typeof sent === 'string' ? sent : '';
+  const role = people().has(by) ? lists.roleOf(by) : null;
+  if (role === null)
+    throw new HttpError('bad-value', 'That person is not in the list.', { fields: { by: 'Pick who you are.' } });
+  return { by, at: now(), role };
+}
+
+/** The shop itself, as it reads a file that nobody in particular sends. */
+export const shopItself = ({ now }: Pick<Services, 'now'>): Stamp => ({ by: 'shop', at: now() });
+
+const MAY: ReadonlySet<Person['role']> = new Set(['lead', 'owner']);
+
+/** Refuses what only a lead or the owner may change. */
+export function mustLead({ role }: Actor, what: string): void {
+  if (!MAY.has(role))
+    throw new HttpError('not-yours', `${what} is changed by a lead or the owner.`, {
+      wouldHelp: 'Ask them, or change who is working.',
+    });
+}
+
+/**
+ * A route that changes something: what it does is one transaction, kept whole or not at all, and it is answered once
+ * that is on disk.
+ */
+export const change =
+  (services: Acting & Pick<Services, 'oneGo'>, work: (request: Request, actor: Actor) => Answer) =>
+  (request: Request, response: Response): void => {
+    const { status = 200, body } = services.oneGo.run(() => work(request, actorOf(services, request)));
+    response.status(status).json(body);
+  };

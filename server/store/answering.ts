@@ -1,0 +1,43 @@
+import { type Asks, type Context, type Job, NO_CONTEXT } from '../../core/job/index.ts';
+import type { Families } from './families.ts';
+import type { House } from './house.ts';
+import type { KnowledgeStore } from './knowledge.ts';
+import type { Lists } from './lists.ts';
+import type { Procedures } from './procedures.ts';
+import type { Units } from './units.ts';
+import type { Vehicles } from './vehicles.ts';
+
+/** Where the answers to what a command asks for are found. */
+export interface Sources {
+  readonly vehicles: Vehicles;
+  readonly lists: Lists;
+  readonly procedures: Procedures;
+  readonly knowledge: KnowledgeStore;
+  readonly families: Families;
+  readonly house: House;
+  readonly units: Units;
+}
+
+/** Fetches what a command asks for, and nothing else. @param by who sent it @param nextNumber the next job's number */
+export function answer(asks: Asks, job: Job | null, by: string, sources: Sources, nextNumber: () => number): Context {
+  const { vehicles, lists, procedures, knowledge, families, house, units } = sources;
+  const vehicle = asks.vehicle === undefined ? null : vehicles.get(asks.vehicle);
+  return {
+    ...NO_CONTEXT,
+    vehicle,
+    nextNumber: asks.nextNumber ? nextNumber() : null,
+    unit: asks.unit === undefined ? null : units.get(asks.unit),
+    procedure: asks.procedure === undefined ? null : procedures.get(asks.procedure.id, asks.procedure.version),
+    wrenches: asks.wrenches ? lists.wrenches() : [],
+    knowledge: knowledgeFor(asks.knowledge, job, knowledge),
+    family: asks.family ? families.get((vehicle ?? job?.vehicle)?.familyId ?? null) : null,
+    rules: asks.rules ? house.rules() : {},
+    role: asks.role ? lists.roleOf(by) : null,
+  };
+}
+
+function knowledgeFor(asked: Asks['knowledge'], job: Job | null, store: KnowledgeStore): Context['knowledge'] {
+  if (asked === undefined) return null;
+  if (asked === 'newest') return store.newest();
+  return asked === 'own' ? (job === null ? null : store.get(job.knowledge)) : store.get(asked);
+}

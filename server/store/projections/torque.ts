@@ -1,0 +1,39 @@
+import { boltVerdict } from '../../../core/job/index.ts';
+import { perElement, type Projection } from '../projection.ts';
+
+/** Tables of what was tightened. */
+export const TORQUE_TABLES: readonly Projection[] = [
+  perElement(
+    'torque_result',
+    ['item_id', 'bolt_id'],
+    (job) => job.items,
+    (item, job) =>
+      item.bolts.map((bolt) => ({
+        job_id: job.id,
+        item_id: item.id,
+        bolt_id: bolt.boltId,
+        pass: bolt.pass,
+        is_final: bolt.final ? 1 : 0,
+        value: bolt.torque?.value ?? null,
+        unit: bolt.torque?.unit ?? null,
+        nm: bolt.nm,
+        method: bolt.method,
+        wrench: bolt.wrench,
+        verdict: boltVerdict(item, bolt),
+        at: bolt.at,
+      })),
+  ),
+  perElement(
+    'thread_damage',
+    ['item_id', 'bolt_id'],
+    (job) => job.items,
+    ({ id, threads }, job) =>
+      threads.map(({ boltId, repaired, at }) => ({
+        job_id: job.id,
+        item_id: id,
+        bolt_id: boltId,
+        route: repaired?.route ?? null,
+        at,
+      })),
+  ),
+];

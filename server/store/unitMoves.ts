@@ -1,0 +1,29 @@
+import { type Job, type Stamp, unitMoves } from '../../core/job/index.ts';
+import type { Units } from './units.ts';
+
+/**
+ * Units that a job replaced leave the vehicle, those that it fitted come onto it. A second hand-over changes nothing.
+ * Only what was handed over counts: until then everything can be taken back.
+ */
+export function moveUnits(job: Job, units: Units, who: Stamp): void {
+  const { vehicle } = job;
+  for (const { kind, place, fitted, offNote, onNote } of unitMoves(job)) {
+    // Whatever sits in that place now comes off: the old one, or one that was fitted before the job was opened again.
+    const there = units.on([vehicle.id]).get(vehicle.id) ?? [];
+    for (const { id } of there.filter(
+      (unit) => unit.kind === kind && unit.place === place && unit.id !== fitted.unitId,
+    ))
+      units.live(
+        id,
+        { kind: 'taken-off', vehicleId: null, place: 'returns box', priceMinor: null, note: offNote },
+        who,
+      );
+    if (units.get(fitted.unitId)?.vehicleId === vehicle.id) continue;
+    units.describe(fitted.unitId, { kind, partNumber: fitted.partNumber, features: fitted.features }, who);
+    units.live(
+      fitted.unitId,
+      { kind: 'fitted', vehicleId: vehicle.id, place, priceMinor: fitted.priceMinor, note: onNote },
+      who,
+    );
+  }
+}
