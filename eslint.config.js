@@ -148,5 +148,18 @@ export default tseslint.config(
       ]),
     },
   },
+  {
+    files: ['server/**/*.ts'],
+    ignores: ['**/*.test.ts', 'server/testing/**', 'server/store/oneGo.ts', 'server/store/migrate.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.property.name='transaction']",
+          message: 'One request, one transaction: the route opens it through OneGo, the store opens none.',
+        },
+      ],
+    },
+  },
   prettier,
 );

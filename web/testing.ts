@@ -22,6 +22,22 @@ const answer = (status: number, body: unknown): Response =>
 export const refusal = (status: number, message: string, fields: Readonly<Record<string, string>> = {}): Response =>
   answer(status, { error: { code: 'refused', message, fields, wouldHelp: '' } });
 
+/** The refusal of a save over a newer row, which Isla saved. */
+export const movedOn = (version: number, row: unknown): Response =>
+  answer(409, {
+    error: {
+      code: 'row-moved-on',
+      message: 'It was changed meanwhile.',
+      fields: {},
+      wouldHelp: '',
+      newer: {
+        version,
+        row,
+        changed: { id: 7, at: '2026-05-13T12:00:00.000Z', by: 'isla', kind: 'family-changed', body: row },
+      },
+    },
+  });
+
 /**
  * Answers requests from a table of “METHOD /path”; what is not in it is 404.
  * @returns what was asked, in order

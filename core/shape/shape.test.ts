@@ -22,6 +22,9 @@ const mark = variants(
 );
 
 describe('shapes', () => {
+  it('of several kinds are told apart by their tag', () => {
+    expect(mark.node).toMatchObject({ kind: 'variants', tag: 'kind', of: [{ kind: 'record' }, { kind: 'record' }] });
+  });
   it('describe a type to the compiler, field by field, optional ones too', () => {
     expectTypeOf<TypeOf<typeof bolt>>().toEqualTypeOf<{
       readonly id: string;

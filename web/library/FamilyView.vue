@@ -1,13 +1,17 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import type { FamilyRow } from '../../contract/index.ts';
 import { type EngineFamily, FAMILY_FIGURES, UNIT_KINDS } from '../../core/vehicle/index.ts';
+import AuditLines from '../parts/AuditLines.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
+import SideBySide from '../parts/SideBySide.vue';
 import TextField from '../parts/TextField.vue';
 import KitFields from './KitFields.vue';
 import VariantFields from '../parts/VariantFields.vue';
 import { api, ApiError } from '../stores/api.ts';
 import { freshId } from '../stores/job.ts';
+import { useRow } from '../stores/rows.ts';
 import { useShop } from '../stores/shop.ts';
 import { IDLE_VALVES, LAYOUTS, THROTTLES, USES } from './engineChoices.ts';
 import { emptyUnitType, familyText, FIGURE_NAMES, readFamily } from './familyText.ts';
@@ -22,6 +26,9 @@ const failed = ref('');
 const errors = ref<Readonly<Record<string, string>>>({});
 const general = ref('');
 const busy = ref(false);
+const row = useRow(() => `/families/${String(route.params.id)}`, 'family');
+/** What was sent last, for showing it beside what somebody else saved. */
+const sent = shallowRef<unknown>(null);
 const isNew = computed(() => route.query.new === '1');
 
 watch(
@@ -30,7 +37,9 @@ watch(
     loaded.value = isNew.value;
     if (isNew.value) return;
     try {
-      text.value = familyText(await api.get<EngineFamily>(`/families/${id}`));
+      const { family, version } = await api.get<FamilyRow>(`/families/${id}`);
+      text.value = familyText(family);
+      row.version.value = version;
       loaded.value = true;
     } catch (error) {
       failed.value = error instanceof Error ? error.message : String(error);
@@ -45,8 +54,8 @@ async function save(): Promise<void> {
   if (!read.ok) return;
   busy.value = true;
   try {
-    await api.put(`/families/${String(route.params.id)}`, { by: shop.personId, family: read.family });
-    await router.push('/families');
+    sent.value = read.family;
+    if ((await row.save(read.family)) !== null) await router.push('/families');
   } catch (error) {
     if (error instanceof ApiError)
       errors.value = Object.fromEntries(
@@ -56,6 +65,14 @@ async function save(): Promise<void> {
   } finally {
     busy.value = false;
   }
+}
+function takeTheirs(): void {
+  text.value = familyText(row.newer.value?.row as EngineFamily);
+  row.haveSeen();
+}
+function saveMine(): void {
+  row.haveSeen();
+  void save();
 }
 const variantErrors = (index: number): Record<string, string> =>
   Object.fromEntries(
@@ -71,6 +88,14 @@ const variantErrors = (index: number): Record<string, string> =>
     {{ failed }} <RouterLink class="link" to="/families">To the families</RouterLink>
   </p>
   <form v-else-if="loaded" class="h-full overflow-y-auto px-4 py-6 md:px-7" novalidate @submit.prevent="save">
+    <SideBySide
+      v-if="row.newer.value"
+      :newer="row.newer.value"
+      :mine="sent"
+      @mine="saveMine"
+      @theirs="takeTheirs"
+      @close="row.newer.value = null"
+    />
     <h1 class="text-[1.75rem]">{{ text.name || 'A new engine family' }}</h1>
     <div class="mt-5 grid max-w-4xl gap-4 sm:grid-cols-2">
       <TextField v-model="text.name" label="Name" placeholder="Norrland 2.5 four" :error="errors.name" />
@@ -178,6 +203,7 @@ const variantErrors = (index: number): Record<string, string> =>
       <button type="submit" class="primary" :disabled="busy">Keep the family</button>
       <RouterLink class="quiet" to="/families">Leave it</RouterLink>
     </div>
+    <AuditLines v-if="!isNew" :path="`/families/${String(route.params.id)}`" />
   </form>
   <p v-else class="p-8 text-soft" aria-busy="true">Opening the engine family</p>
 </template>

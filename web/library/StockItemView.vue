@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { SAFETY } from '../../core/clean/index.ts';
 import { negativeWords } from '../../core/stock/index.ts';
+import AuditLines from '../parts/AuditLines.vue';
 import { useShop } from '../stores/shop.ts';
 import { STOCK_KINDS } from './stock/kinds.ts';
 import StockDescribe from './stock/StockDescribe.vue';
@@ -108,5 +109,6 @@ const leave = (): void => void router.push('/stock');
         </div>
       </aside>
     </div>
+    <AuditLines v-if="file" :key="id" :path="`/stock/${id}`" />
   </section>
 </template>

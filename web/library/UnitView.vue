@@ -12,10 +12,13 @@ import {
   unitTypeOf,
   type Vehicle,
 } from '../../core/vehicle/index.ts';
+import AuditLines from '../parts/AuditLines.vue';
+import SideBySide from '../parts/SideBySide.vue';
 import TextField from '../parts/TextField.vue';
 import VariantFields from '../parts/VariantFields.vue';
 import { emptyVariant, readVariant, variantText } from '../parts/variantText.ts';
 import { api } from '../stores/api.ts';
+import { useRow } from '../stores/rows.ts';
 import { useShop } from '../stores/shop.ts';
 
 /** A unit with a life of its own: bought, fitted, moved, scrapped. */
@@ -27,11 +30,15 @@ const vehicles = shallowRef<readonly Vehicle[]>([]);
 const failed = ref('');
 const problem = ref('');
 const text = ref(emptyVariant());
+const row = useRow(() => `/units/${String(route.params.id)}`, 'unit');
+/** What was sent last, for showing it beside what somebody else saved. */
+const sent = shallowRef<unknown>(null);
 
 async function load(id: string): Promise<void> {
   try {
     file.value = await api.get<UnitFile>(`/units/${id}`);
     text.value = variantText(file.value.unit.features);
+    row.version.value = file.value.version;
     const { vehicleId } = file.value.unit;
     vehicle.value = vehicleId === null ? null : await api.get<VehicleFile>(`/vehicles/${vehicleId}`);
     vehicles.value = (await api.get<Page<Vehicle>>('/vehicles?limit=100')).rows;
@@ -60,12 +67,25 @@ async function attempt(step: () => Promise<unknown>): Promise<void> {
     problem.value = error instanceof Error ? error.message : String(error);
   }
 }
-const keepFeatures = () =>
-  attempt(async () => {
-    if (unit.value === null || !read.value.ok) return;
-    const { id, kind, partNumber } = unit.value;
-    await api.put(`/units/${id}`, { by: shop.personId, unit: { kind, partNumber, features: read.value.features } });
-  });
+async function keepFeatures(): Promise<void> {
+  problem.value = '';
+  if (unit.value === null || !read.value.ok) return;
+  const { kind, partNumber } = unit.value;
+  sent.value = { kind, partNumber, features: read.value.features };
+  try {
+    if ((await row.save(sent.value)) !== null) await load(String(route.params.id));
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error);
+  }
+}
+function takeTheirs(): void {
+  row.newer.value = null;
+  void load(String(route.params.id));
+}
+function saveMine(): void {
+  row.haveSeen();
+  void keepFeatures();
+}
 
 const kind = ref<LifeKind>('taken-off');
 const vehicleId = ref('');
@@ -96,6 +116,14 @@ function live(): void {
 <template>
   <p v-if="failed" class="p-8" role="alert">{{ failed }}</p>
   <div v-else-if="unit && file" class="h-full overflow-y-auto px-4 py-6 md:px-7">
+    <SideBySide
+      v-if="row.newer.value"
+      :newer="row.newer.value"
+      :mine="sent"
+      @mine="saveMine"
+      @theirs="takeTheirs"
+      @close="row.newer.value = null"
+    />
     <h1 class="text-[1.75rem]">
       {{ UNIT_KINDS[unit.kind] }} <span class="code">{{ unit.partNumber }}</span>
     </h1>
@@ -163,6 +191,7 @@ function live(): void {
       <button type="submit" class="quiet">Note it</button>
       <p v-if="problem" class="font-semibold text-alarm sm:col-span-3" role="alert">{{ problem }}</p>
     </form>
+    <AuditLines :key="unit.id" :path="`/units/${unit.id}`" />
   </div>
   <p v-else class="p-8 text-soft" aria-busy="true">Opening the unit</p>
 </template>

@@ -3,22 +3,32 @@ import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { VehicleFile, VehicleInput } from '../../contract/index.ts';
 import { parseNumber } from '../../core/quantity/index.ts';
-import { checkVin, type EngineFamily, type Figure, UNIT_KINDS, type UnitObjectKind } from '../../core/vehicle/index.ts';
+import {
+  checkVin,
+  type EngineFamily,
+  type Figure,
+  UNIT_KINDS,
+  type UnitObjectKind,
+  type Vehicle,
+} from '../../core/vehicle/index.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
+import SideBySide from '../parts/SideBySide.vue';
 import TextField from '../parts/TextField.vue';
 import { api, ApiError } from '../stores/api.ts';
 import { freshId } from '../stores/job.ts';
-import { useShop } from '../stores/shop.ts';
+import { useRow } from '../stores/rows.ts';
 import { IDLE_VALVES, THROTTLES } from './engineChoices.ts';
 
 const route = useRoute();
 const router = useRouter();
-const shop = useShop();
 const existing = computed(() => (route.name === 'vehicle-edit' ? String(route.params.id) : null));
 const id = existing.value ?? freshId();
 const busy = ref(false);
 const errors = ref<Readonly<Record<string, string>>>({});
 const general = ref('');
+const row = useRow(() => `/vehicles/${id}`, 'vehicle');
+/** What was sent last, for showing it beside what somebody else saved. */
+const sent = shallowRef<unknown>(null);
 
 const text = reactive({
   plate: '',
@@ -58,11 +68,16 @@ onMounted(async () => {
     () => [],
   );
   if (existing.value === null) return;
-  const { vehicle } = await api.get<VehicleFile>(`/vehicles/${existing.value}`).catch((error: unknown) => {
+  const { vehicle, version } = await api.get<VehicleFile>(`/vehicles/${existing.value}`).catch((error: unknown) => {
     general.value = error instanceof Error ? error.message : String(error);
-    return { vehicle: null };
+    return { vehicle: null, version: 0 };
   });
   if (vehicle === null) return;
+  row.version.value = version;
+  show(vehicle);
+});
+
+function show(vehicle: Vehicle): void {
   Object.assign(text, {
     plate: vehicle.plate,
     vin: vehicle.vin,
@@ -84,7 +99,15 @@ onMounted(async () => {
     valveDuty: said(vehicle.figures.valveDuty),
     closedVolts: said(vehicle.figures.closedVolts),
   });
-});
+}
+function takeTheirs(): void {
+  show(row.newer.value?.row as Vehicle);
+  row.haveSeen();
+}
+function saveMine(): void {
+  row.haveSeen();
+  void save();
+}
 
 /** “780 to 880” as a band. A band that was not touched keeps its source; a typed one is a shop figure. */
 function readBand(name: keyof typeof bands): Figure | null | string {
@@ -124,8 +147,8 @@ async function save(): Promise<void> {
       units: kept.value.units,
       familyId: familyId.value === '' ? null : familyId.value,
     };
-    await api.put(`/vehicles/${id}`, { by: shop.personId, vehicle });
-    await router.push(`/vehicles/${id}`);
+    sent.value = vehicle;
+    if ((await row.save(vehicle)) !== null) await router.push(`/vehicles/${id}`);
   } catch (error) {
     if (error instanceof ApiError) errors.value = error.fields;
     general.value = error instanceof Error ? error.message : String(error);
@@ -159,6 +182,14 @@ const dropUnit = (unitId: string): void => {
 
 <template>
   <form class="h-full overflow-y-auto px-4 py-6 md:px-7" novalidate @submit.prevent="save">
+    <SideBySide
+      v-if="row.newer.value"
+      :newer="row.newer.value"
+      :mine="sent"
+      @mine="saveMine"
+      @theirs="takeTheirs"
+      @close="row.newer.value = null"
+    />
     <h1 class="text-[1.75rem]">{{ existing ? 'Change the vehicle' : 'A new vehicle' }}</h1>
     <div class="mt-5 grid max-w-4xl gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-3">
       <TextField v-model="text.plate" label="Plate" placeholder="TQ 417" :error="errors['vehicle.plate']" />

@@ -18,6 +18,7 @@ import {
   UNKNOWN_VARIANT,
   vehicleName,
 } from '../../core/vehicle/index.ts';
+import AuditLines from '../parts/AuditLines.vue';
 import FigureRow from '../parts/FigureRow.vue';
 import ReminderRows from '../parts/ReminderRows.vue';
 import { api } from '../stores/api.ts';
@@ -129,6 +130,7 @@ const matchOf = (unit: FittedUnit) => {
         </li>
       </ul>
       <p v-else class="text-soft">None noted.</p>
+      <AuditLines :key="vehicle.id" :path="`/vehicles/${vehicle.id}`" />
     </section>
     <aside
       class="border-t border-line bg-card px-4 py-6 md:px-6 lg:border-l lg:border-t-0"

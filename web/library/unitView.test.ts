@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { SAMPLE_FAMILY, SAMPLE_VEHICLE } from '../../core/job/testing/samples.ts';
-import { field, freshShop, press, read, refusal, serve, stubs } from '../testing.ts';
+import { field, freshShop, movedOn, press, read, refusal, serve, stubs } from '../testing.ts';
 import FamilyView from './FamilyView.vue';
 import UnitView from './UnitView.vue';
 
@@ -43,7 +43,7 @@ beforeEach(() => {
 describe('a unit', () => {
   const show = async (more: Record<string, unknown> = {}) => {
     const asked = serve({
-      'GET /api/units/u': { unit, life: [bought] },
+      'GET /api/units/u': { unit, version: 2, life: [bought] },
       'GET /api/vehicles/v': { vehicle: SAMPLE_VEHICLE, jobs: [], family: SAMPLE_FAMILY },
       'GET /api/vehicles?limit=100': { rows: [SAMPLE_VEHICLE] },
       ...more,
@@ -62,6 +62,7 @@ describe('a unit', () => {
     await flushPromises();
     expect(asked.find(({ method }) => method === 'PUT')?.body).toMatchObject({
       by: 'tomas',
+      basedOn: 2,
       unit: { partNumber: 'S-1', features: { gasket: 'oval' } },
     });
   });
@@ -106,20 +107,21 @@ describe('a unit', () => {
 
 describe('an engine family', () => {
   const show = async (more: Record<string, unknown> = {}) => {
-    const asked = serve({ 'GET /api/families/u': { ...SAMPLE_FAMILY, id: 'u' }, ...more });
+    const asked = serve({ 'GET /api/families/u': { family: { ...SAMPLE_FAMILY, id: 'u' }, version: 3 }, ...more });
     const wrapper = mount(FamilyView, { global: { stubs } });
     await flushPromises();
     const keep = async () => {
       await wrapper.find('form').trigger('submit');
       await flushPromises();
     };
-    return { wrapper, keep, put: () => asked.find(({ method }) => method === 'PUT') };
+    const all = () => asked.filter(({ method }) => method === 'PUT');
+    return { wrapper, keep, all, put: () => all()[0] };
   };
   it('is sent as it came when nothing was touched', async () => {
     const { keep, put } = await show({ 'PUT /api/families/u': {} });
     await keep();
     const { id: _, ...sent } = SAMPLE_FAMILY;
-    expect(put()?.body).toMatchObject({ by: 'tomas', family: JSON.parse(JSON.stringify(sent)) });
+    expect(put()?.body).toMatchObject({ by: 'tomas', basedOn: 3, family: JSON.parse(JSON.stringify(sent)) });
     expect(push).toHaveBeenCalledWith('/families');
   });
   it('says beside each field what cannot be read, unit by unit', async () => {
@@ -153,6 +155,36 @@ describe('an engine family', () => {
     await wrapper.findAll('section').at(-1)!.findAll('input')[0]!.setValue('Spare valve');
     await keep();
     expect(put()).toBeDefined();
+  });
+  it('that was saved meanwhile is shown side by side; one saves over it, or takes the other', async () => {
+    const { id: _, ...theirs } = { ...SAMPLE_FAMILY, notes: 'loud' };
+    const { wrapper, keep, all } = await show({
+      'PUT /api/families/u': (body: { basedOn: number }) =>
+        body.basedOn === 3 ? movedOn(4, { ...theirs, id: 'u' }) : { family: SAMPLE_FAMILY, version: 5 },
+    });
+    await wrapper.find(field(wrapper, 'Notes')).setValue('quiet');
+    await keep();
+    expect(push).not.toHaveBeenCalled();
+    expect(read(wrapper)).toContain('Isla Renn saved it');
+    expect(read(wrapper.find('tbody'))).toBe('Notes quiet loud');
+    await press(wrapper, 'Take theirs');
+    expect(wrapper.find<HTMLTextAreaElement>(field(wrapper, 'Notes')).element.value).toBe('loud');
+    await wrapper.find(field(wrapper, 'Notes')).setValue('neither');
+    await keep();
+    expect(all().at(-1)?.body).toMatchObject({ basedOn: 4, family: { notes: 'neither' } });
+    expect(push).toHaveBeenCalledWith('/families');
+  });
+  it('that was saved meanwhile can be saved over, once it was seen', async () => {
+    const { wrapper, keep, all } = await show({
+      'PUT /api/families/u': (body: { basedOn: number }) =>
+        body.basedOn === 3 ? movedOn(4, SAMPLE_FAMILY) : { family: SAMPLE_FAMILY, version: 5 },
+    });
+    await wrapper.find(field(wrapper, 'Notes')).setValue('quiet');
+    await keep();
+    await press(wrapper, 'Save mine over it');
+    await flushPromises();
+    expect(all().map(({ body }) => (body as { basedOn: number }).basedOn)).toEqual([3, 4]);
+    expect(push).toHaveBeenCalledWith('/families');
   });
   it('begins empty when it is new', async () => {
     route.query = { new: '1' };

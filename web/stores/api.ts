@@ -6,6 +6,8 @@ export class ApiError extends Error {
   readonly fields: Readonly<Record<string, string>>;
   readonly wouldHelp: string;
   readonly status: number;
+  /** What the row holds now that somebody else saved it meanwhile. */
+  readonly newer: ErrorReply['error']['newer'];
 
   constructor(status: number, { error }: ErrorReply) {
     super(error.message);
@@ -14,6 +16,7 @@ export class ApiError extends Error {
     this.code = error.code;
     this.fields = error.fields;
     this.wouldHelp = error.wouldHelp;
+    this.newer = error.newer;
   }
 }
 

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
+import type { FamilyRow } from '../../contract/index.ts';
 import type { Knowledge } from '../../core/diagnose/index.ts';
 import type { EngineFamily } from '../../core/vehicle/index.ts';
 import { api } from './api.ts';
@@ -37,7 +38,7 @@ export const useKnowledge = defineStore('knowledge', () => {
   async function needFamily(id: string): Promise<void> {
     if (families.value.has(id)) return;
     try {
-      const found = await api.get<EngineFamily>(`/families/${id}`);
+      const { family: found } = await api.get<FamilyRow>(`/families/${id}`);
       families.value = new Map([...families.value, [id, found]]);
     } catch (error) {
       problem.value = error instanceof Error ? error.message : String(error);

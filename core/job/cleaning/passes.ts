@@ -4,7 +4,7 @@ import { command } from '../command.ts';
 import { accept, type Refusal, refuse, within } from '../decision.ts';
 import { fact } from '../fact.ts';
 import { runningTimers } from '../timers/query.ts';
-import { endWait, timerEnded, timerStarted } from '../timers/timing.ts';
+import { endWait, timerStarted } from '../timers/timing.ts';
 import { sentence } from './cans.ts';
 
 /** What {@link passDone} holds. */

@@ -7,7 +7,7 @@ import { fact, type MadeFact } from '../fact.ts';
 import type { Job } from '../job.ts';
 import { needAdded } from '../needs/ticking.ts';
 import { runningTimers } from '../timers/query.ts';
-import { endWait, timerEnded, timerStarted } from '../timers/timing.ts';
+import { endWait, timerStarted } from '../timers/timing.ts';
 import type { SeizedRecord } from './state.ts';
 
 /** The rungs of the ladder by id. */

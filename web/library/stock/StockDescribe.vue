@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
-import type { StockFile } from '../../../contract/index.ts';
+import { ref, shallowRef, watch } from 'vue';
+import type { StockFile, StockItem } from '../../../contract/index.ts';
 import { SUBSTANCES } from '../../../core/clean/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
+import SideBySide from '../../parts/SideBySide.vue';
 import TextField from '../../parts/TextField.vue';
-import { api } from '../../stores/api.ts';
+import { useRow } from '../../stores/rows.ts';
 import { useShop } from '../../stores/shop.ts';
 import { itemText, readItem } from './itemText.ts';
 import { STOCK_KINDS } from './kinds.ts';
@@ -21,25 +22,48 @@ const props = defineProps<{
 const emit = defineEmits<{ done: []; leave: [] }>();
 const shop = useShop();
 const text = ref(itemText(props.file?.item ?? null, props.number));
+const row = useRow(() => `/stock/${props.id}`, 'item');
+row.version.value = props.file?.item.version ?? 0;
+/** What was sent last, for showing it beside what somebody else saved. */
+const sent = shallowRef<unknown>(null);
 watch(
   () => props.file,
   (file) => {
     text.value = itemText(file?.item ?? null, props.number);
+    row.version.value = file?.item.version ?? 0;
   },
 );
 const error = (field: string): string | null => props.wrong[`item.${field}`] ?? null;
 async function keep(): Promise<void> {
   const item = readItem(text.value, props.file?.item.detail ?? {});
+  sent.value = item;
   const kept = await props.send(async () => {
-    await api.put(`/stock/${props.id}`, { by: shop.personId, item });
-    return null;
+    await row.save(item);
+    // Somebody else's save is read only once this person has chosen: what is typed here stays.
+    return row.newer.value === null ? null : props.file;
   });
-  if (kept) emit('done');
+  if (kept && row.newer.value === null) emit('done');
+}
+function takeTheirs(): void {
+  text.value = itemText(row.newer.value?.row as StockItem, props.number);
+  row.haveSeen();
+}
+function saveMine(): void {
+  row.haveSeen();
+  void keep();
 }
 </script>
 
 <template>
   <form class="mt-4 grid max-w-4xl items-start gap-3 border-y border-line py-4 sm:grid-cols-3" @submit.prevent="keep">
+    <SideBySide
+      v-if="row.newer.value"
+      :newer="row.newer.value"
+      :mine="sent"
+      @mine="saveMine"
+      @theirs="takeTheirs"
+      @close="row.newer.value = null"
+    />
     <TextField v-model="text.name" label="Name" :error="error('name')" />
     <TextField v-model="text.partNumber" label="Part number" :error="error('partNumber')" />
     <FieldBox v-slot="{ id: field }" label="Kind">
