@@ -15,7 +15,7 @@ export function costOf(
   labourMinutes: number,
   ratePerHourMinor: number,
 ): Cost {
-  const materialsMinor = [...job.cleaners, ...job.coolant].reduce((sum, { priceMinor = 0 }) => sum + priceMinor, 0);
+  const materialsMinor = [...job.cleaners, ...job.coolant].reduce((sum, { priceMinor }) => sum + (priceMinor ?? 0), 0);
   const partsMinor = job.parts.reduce((sum, { quantity, priceMinor }) => sum + quantity * priceMinor, 0);
   const labourMinor = Math.round((labourMinutes / 60) * ratePerHourMinor);
   return { partsMinor, materialsMinor, labourMinor, totalMinor: partsMinor + materialsMinor + labourMinor };

@@ -89,11 +89,11 @@ function boltWords(item: JobItem, result: BoltResult | undefined): string {
   if (result === undefined || !result.final) return 'not recorded';
   const verdict = boltVerdict(item, result);
   const figure =
-    result.angleDeg !== undefined
+    result.angleDeg !== null
       ? `${result.angleDeg}°`
       : result.torque === null
         ? 'by feel'
-        : `${format(result.torque)}${result.adapter === undefined ? '' : ` with ${result.adapter}`}`;
+        : `${format(result.torque)}${result.adapter === '' ? '' : ` with ${result.adapter}`}`;
   return verdict === 'in band' || verdict === 'by feel' ? figure : `${figure} (${verdict})`;
 }
 

@@ -118,6 +118,8 @@ describe('the flange', () => {
       torque: { value: 9, unit: 'N·m' },
       nm: 9,
       method: 'wrench',
+      angleDeg: null,
+      adapter: '',
       wrench: 'Click',
       at: '',
       by: '',

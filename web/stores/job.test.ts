@@ -27,7 +27,7 @@ function server(onPost: (command: Command) => Promise<Response>): Command[] {
   });
   return posted;
 }
-const off = (itemId: string) => ({ itemId, pocket: '', label: '', countedOut: null });
+const off = (itemId: string) => ({ itemId, pocket: '', label: '', countedOut: null, stayIn: 0, lengthsOut: [] });
 
 describe('the job on the screen', () => {
   beforeEach(() => {

@@ -1,9 +1,21 @@
 import { advise, canUse, SUBSTANCES, SURFACES } from '../../clean/index.ts';
 import { convert } from '../../quantity/index.ts';
-import { flag, id, keyOf, line, list, number, optional, record, whole } from '../../shape/index.ts';
+import {
+  flag,
+  id,
+  keyOf,
+  line,
+  list,
+  number,
+  optional,
+  orNull,
+  record,
+  type RecordOf,
+  whole,
+} from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, refuse, refuseField, within } from '../decision.ts';
-import { fact } from '../fact.ts';
+import { earlier, fact } from '../fact.ts';
 import { typedAmount } from '../typedAmount.ts';
 
 /** What {@link canWeighed} holds. */
@@ -14,15 +26,38 @@ export const canWeighedShape = record({
   afterG: number,
   grams: number,
   surface: line,
+  /** Minutes it was sprayed over; 0 for all at once. */
+  minutes: number,
+  surfaces: list(keyOf(SURFACES), { high: 20 }),
+  /** Minor units for what was used; null where the price is not known. */
+  priceMinor: orNull(whole),
+  /** The can of the stock; null for one that is not from there. */
+  stockId: orNull(id),
+  /** The can is empty now. */
+  emptied: flag,
+});
+/** What need not be said of a can. */
+const unsaid = {
   minutes: optional(number),
   surfaces: optional(list(keyOf(SURFACES), { high: 20 })),
   priceMinor: optional(whole),
   stockId: optional(id),
   emptied: optional(flag),
+} as const;
+const inFull = (said: RecordOf<typeof unsaid>) => ({
+  minutes: said.minutes ?? 0,
+  surfaces: said.surfaces ?? [],
+  priceMinor: said.priceMinor ?? null,
+  stockId: said.stockId ?? null,
+  emptied: said.emptied ?? false,
 });
 /** A can was weighed before and after: what was used. */
 export const canWeighed = fact('can-weighed', {
   shape: canWeighedShape,
+  earlier: [
+    // At first a can was weighed and no more.
+    earlier(record({ ...canWeighedShape.fields, ...unsaid }), (data) => ({ ...data, ...inFull(data) })),
+  ],
   means: (job, data, stamp) => ({ cleaners: [...job.cleaners, { ...data, ...stamp }] }),
   words: (data) => `${data.grams.toFixed(0)} g of cleaner`,
   sheet: 'Used and fitted',
@@ -30,18 +65,7 @@ export const canWeighed = fact('can-weighed', {
 
 /** Weighs a can before and after. */
 export const weighCan = command('weigh-can', {
-  shape: record({
-    id,
-    substance: keyOf(SUBSTANCES),
-    surface: line,
-    minutes: optional(number),
-    surfaces: optional(list(keyOf(SURFACES), { high: 20 })),
-    priceMinor: optional(whole),
-    stockId: optional(id),
-    emptied: optional(flag),
-    beforeText: line,
-    afterText: line,
-  }),
+  shape: record({ id, substance: keyOf(SUBSTANCES), surface: line, ...unsaid, beforeText: line, afterText: line }),
   decide: (_, { beforeText, afterText, ...data }) => {
     const before = typedAmount('beforeText', beforeText, 'mass', 'g');
     if ('ok' in before) return before;
@@ -68,7 +92,7 @@ export const weighCan = command('weigh-can', {
           'Take another cleaner, or keep it off there.',
         );
     }
-    return accept(canWeighed.of({ ...data, beforeG, afterG, grams: canUse(beforeG, afterG).grams }));
+    return accept(canWeighed.of({ ...data, ...inFull(data), beforeG, afterG, grams: canUse(beforeG, afterG).grams }));
   },
 });
 

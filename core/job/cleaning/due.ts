@@ -9,7 +9,7 @@ export function wasteDue(job: Job): readonly { readonly kind: WasteKind; readonl
     sprayedGrams: job.cleaners.reduce((sum, { grams }) => sum + grams, 0),
     passes: job.passes.map(({ kind }) => kind),
     discardedCoolantL: coolantAccount(job.coolant).discarded,
-    emptiedCans: job.cleaners.filter(({ emptied }) => emptied === true).length,
+    emptiedCans: job.cleaners.filter(({ emptied }) => emptied).length,
     penetratingOil: job.seized.some(({ tried }) => tried.some(({ rung }) => rung.startsWith('oil'))),
   }).filter(({ kind }) => !taken.has(kind));
 }

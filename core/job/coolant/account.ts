@@ -53,7 +53,7 @@ export function coolantNow(job: Job): CoolantState | null {
 export function inhibitorQuestions(job: Job): string[] {
   const own = job.procedure?.coolant?.inhibitor;
   if (own === undefined) return [];
-  const added = new Set(job.coolant.flatMap(({ inhibitor }) => (inhibitor === undefined ? [] : [inhibitor])));
+  const added = new Set(job.coolant.flatMap(({ inhibitor }) => (inhibitor === null ? [] : [inhibitor])));
   return [...added].flatMap((each) => {
     const { verdict, words } = compatible(own, each);
     return verdict === 'do not mix' ? [words] : [];

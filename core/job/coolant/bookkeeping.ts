@@ -1,9 +1,21 @@
 import { INHIBITORS } from '../../coolant/index.ts';
 import { convert, format } from '../../quantity/index.ts';
-import { flag, id, keyOf, line, number, oneOf, optional, orNull, record, whole } from '../../shape/index.ts';
+import {
+  flag,
+  id,
+  keyOf,
+  line,
+  number,
+  oneOf,
+  optional,
+  orNull,
+  record,
+  type RecordOf,
+  whole,
+} from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, refuseField, within } from '../decision.ts';
-import { fact } from '../fact.ts';
+import { earlier, fact } from '../fact.ts';
 import { quantity } from '../shapes.ts';
 import { typedAmount } from '../typedAmount.ts';
 
@@ -14,14 +26,34 @@ export const coolantRecordedShape = record({
   quantity,
   litres: number,
   concentration: orNull(number),
+  /** Null where nobody said. */
+  inhibitor: orNull(keyOf(INHIBITORS)),
+  priceMinor: orNull(whole),
+  /** The bottle of the stock that it was poured from; null for another. */
+  stockId: orNull(id),
+  /** The bottle is empty now. */
+  emptied: flag,
+});
+/** What need not be said of an entry. */
+const unsaid = {
   inhibitor: optional(keyOf(INHIBITORS)),
   priceMinor: optional(whole),
   stockId: optional(id),
   emptied: optional(flag),
+} as const;
+const inFull = (said: RecordOf<typeof unsaid>) => ({
+  inhibitor: said.inhibitor ?? null,
+  priceMinor: said.priceMinor ?? null,
+  stockId: said.stockId ?? null,
+  emptied: said.emptied ?? false,
 });
 /** Coolant came out, went back, was added or thrown away. */
 export const coolantRecorded = fact('coolant-recorded', {
   shape: coolantRecordedShape,
+  earlier: [
+    // At first only how much and how strong was kept.
+    earlier(record({ ...coolantRecordedShape.fields, ...unsaid }), (data) => ({ ...data, ...inFull(data) })),
+  ],
   means: (job, data, stamp) => ({ coolant: [...job.coolant, { ...data, ...stamp }] }),
   words: (data) => `Coolant ${data.kind}: ${format(data.quantity)}`,
   sheet: 'Coolant',
@@ -34,10 +66,7 @@ export const recordCoolant = command('record-coolant', {
     kind: oneOf('caught', 'returned', 'added', 'discarded'),
     amountText: line,
     concentration: orNull(number),
-    inhibitor: optional(keyOf(INHIBITORS)),
-    priceMinor: optional(whole),
-    stockId: optional(id),
-    emptied: optional(flag),
+    ...unsaid,
   }),
   decide: (job, { amountText, ...data }) => {
     const quantity = typedAmount('amountText', amountText, 'volume', 'L');
@@ -64,7 +93,7 @@ export const recordCoolant = command('record-coolant', {
       const wrong = within('priceMinor', data.priceMinor, 0, 10_000_000);
       if (wrong) return wrong;
     }
-    return accept(coolantRecorded.of({ ...data, quantity, litres }));
+    return accept(coolantRecorded.of({ ...data, ...inFull(data), quantity, litres }));
   },
 });
 

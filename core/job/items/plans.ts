@@ -101,7 +101,7 @@ function lockInput(job: Job, at: string | null): LockInput {
     benchDone: (unit) => benchIsDone(job, unit),
     partHere: (part) => partHere(job, part),
     cures: runningTimers(job).flatMap((timer) =>
-      timer.kind === 'cure' && timer.itemId !== undefined && (at === null || at < timerEnd(timer))
+      timer.kind === 'cure' && timer.itemId !== null && (at === null || at < timerEnd(timer))
         ? [{ item: timer.itemId, label: timer.label, endsAt: timerEnd(timer) }]
         : [],
     ),

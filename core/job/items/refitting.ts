@@ -1,7 +1,7 @@
 import { flag, id, line, list, optional, orNull, paragraph, record, type TypeOf, whole } from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, type Decision, refuse, refuseField } from '../decision.ts';
-import { fact } from '../fact.ts';
+import { earlier, fact } from '../fact.ts';
 import type { Job } from '../job.ts';
 import { change, setOpenings } from './item.ts';
 import { jobLocks, lockWords } from './plans.ts';
@@ -15,11 +15,20 @@ export const itemPutBackShape = record({
   fitted: line,
   countedBack: orNull(whole),
   confirmed: flag,
-  against: optional(paragraph),
+  /** Why it went on although something else must be on first; empty when nothing did. */
+  against: paragraph,
+});
+/** What a person says of it. */
+const putBackShape = record({ ...itemPutBackShape.fields, against: optional(paragraph) });
+const inFull = ({ against = '', ...rest }: TypeOf<typeof putBackShape>): TypeOf<typeof itemPutBackShape> => ({
+  ...rest,
+  against,
 });
 /** An item went back, the same one or a new one. */
 export const itemPutBack = fact('item-put-back', {
   shape: itemPutBackShape,
+  // At first nothing went back against the order.
+  earlier: [earlier(putBackShape, inFull)],
   means: (job, data, stamp) => ({
     items: change(job.items, data.itemId, (item) => ({
       ...item,
@@ -58,7 +67,7 @@ export const orderBroken = fact('order-broken', {
 
 /** Puts an item back; `against` says why it went on out of order. */
 export const putBackItem = command('put-back-item', {
-  shape: itemPutBackShape,
+  shape: putBackShape,
   decide: (job, data, _, at) => {
     const item = itemOf(job, data.itemId);
     if (item === undefined) return refuse('no-such-item', `There is no item “${data.itemId}” on this job.`);
@@ -102,10 +111,10 @@ export function mayGoBack(job: Job, item: JobItem, at: string | null): Decision 
 }
 
 /** Puts it back; against the order only when the person says that it is so already, and then what it broke is kept. */
-function putBack(job: Job, item: JobItem, data: TypeOf<typeof itemPutBackShape>, at: string | null): Decision {
+function putBack(job: Job, item: JobItem, data: TypeOf<typeof putBackShape>, at: string | null): Decision {
   const waits = mayGoBack(job, item, at);
   const against = data.against?.trim() ?? '';
-  if (waits === null) return accept(itemPutBack.of(data));
+  if (waits === null) return accept(itemPutBack.of(inFull(data)));
   if (against === '') return waits;
   const plugged = buriedPlug(job, item);
   const over = [
@@ -114,7 +123,7 @@ function putBack(job: Job, item: JobItem, data: TypeOf<typeof itemPutBackShape>,
       lock.kind === 'before' ? [{ item: lock.item, reason: lock.reason }] : [],
     ),
   ];
-  return accept(itemPutBack.of(data), orderBroken.of({ itemId: item.id, over, reason: against }));
+  return accept(itemPutBack.of(inFull(data)), orderBroken.of({ itemId: item.id, over, reason: against }));
 }
 
 function countsAgree(item: JobItem, countedBack: number | null): Decision | null {

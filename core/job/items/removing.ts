@@ -1,7 +1,18 @@
-import { id, line, list, number, optional, orNull, record, whole, wholeWithin } from '../../shape/index.ts';
+import {
+  id,
+  line,
+  list,
+  number,
+  optional,
+  orNull,
+  record,
+  type TypeOf,
+  whole,
+  wholeWithin,
+} from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, type Refusal, refuse, refuseField } from '../decision.ts';
-import { fact } from '../fact.ts';
+import { earlier, fact } from '../fact.ts';
 import type { Job } from '../job.ts';
 import { change, nextPlace, onItem, setOpenings } from './item.ts';
 import { notHere } from './listing.ts';
@@ -14,12 +25,27 @@ export const itemRemovedShape = record({
   pocket: line,
   label: line,
   countedOut: orNull(whole),
-  stayIn: optional(wholeWithin({ low: 0 })),
-  lengthsOut: optional(list(record({ lengthMm: number, count: wholeWithin({ low: 0 }) }), { high: 20 })),
+  /** Left in to hold the weight. */
+  stayIn: wholeWithin({ low: 0 }),
+  /** Counted out by length; empty where they were not. */
+  lengthsOut: list(record({ lengthMm: number, count: wholeWithin({ low: 0 }) }), { high: 20 }),
 });
+/** What a person says of it: what stays in and how many of each length need not be said. */
+const removeItemShape = record({
+  ...itemRemovedShape.fields,
+  stayIn: optional(itemRemovedShape.fields.stayIn),
+  lengthsOut: optional(itemRemovedShape.fields.lengthsOut),
+});
+const inFull = ({
+  stayIn = 0,
+  lengthsOut = [],
+  ...rest
+}: TypeOf<typeof removeItemShape>): TypeOf<typeof itemRemovedShape> => ({ ...rest, stayIn, lengthsOut });
 /** An item came off. */
 export const itemRemoved = fact('item-removed', {
   shape: itemRemovedShape,
+  // At first nothing stayed in, and lengths were not told apart.
+  earlier: [earlier(removeItemShape, inFull)],
   means: (job, data, stamp) => {
     const opens = itemOf(job, data.itemId)?.opens ?? [];
     return {
@@ -36,8 +62,8 @@ export const itemRemoved = fact('item-removed', {
         confirmed: false,
         bolts: [],
         fitted: '',
-        stayingIn: data.stayIn ?? 0,
-        lengthsOut: data.lengthsOut ?? [],
+        stayingIn: data.stayIn,
+        lengthsOut: data.lengthsOut,
         swapped: null,
         retorqued: null,
         kept: item.kept.map((each) => ({ ...each, restored: null })),
@@ -56,7 +82,7 @@ export const itemRemoved = fact('item-removed', {
 
 /** Takes an item off. */
 export const removeItem = command('remove-item', {
-  shape: itemRemovedShape,
+  shape: removeItemShape,
   decide: (job, data) => {
     const item = itemOf(job, data.itemId);
     if (item === undefined) return notHere(data.itemId);
@@ -77,7 +103,7 @@ export const removeItem = command('remove-item', {
       return refuseField('lengthsOut', `${data.countedOut} came out, but the lengths add up to ${byLength}.`);
     const held = holdsWeight(job, item);
     if (held !== null) return held;
-    return accept(itemRemoved.of(data));
+    return accept(itemRemoved.of(inFull(data)));
   },
 });
 

@@ -1,18 +1,41 @@
-import { recipe as recipeById, advance, startRun } from '../../relearn/index.ts';
-import { flag, id, line, number, oneOf, record, type TypeOf, variants } from '../../shape/index.ts';
+import {
+  advance,
+  type FlagName,
+  type ReadingName,
+  recipe as recipeById,
+  type Run,
+  startRun,
+} from '../../relearn/index.ts';
+import {
+  flag,
+  id,
+  line,
+  list,
+  number,
+  numberWithin,
+  oneOf,
+  paragraph,
+  record,
+  type TypeOf,
+  variants,
+  wholeWithin,
+} from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, nonEmpty, refuse, within } from '../decision.ts';
-import { fact } from '../fact.ts';
+import { earlier, fact } from '../fact.ts';
 import { held } from '../proof/held.ts';
 import { recipe } from '../shapes.ts';
+
+const readingName = oneOf('ect', 'rpm', 'speed');
+const flagName = oneOf('loads-off', 'fan-running', 'bubbles', 'heater-hot');
 
 /** What a person types or ticks while a run goes on; its time is the entry's. */
 export const runInput = variants(
   'kind',
   record({ kind: oneOf('confirm') }),
   record({ kind: oneOf('tick') }),
-  record({ kind: oneOf('reading'), name: oneOf('ect', 'rpm', 'speed'), value: number }),
-  record({ kind: oneOf('flag'), name: oneOf('loads-off', 'fan-running', 'bubbles', 'heater-hot'), on: flag }),
+  record({ kind: oneOf('reading'), name: readingName, value: number }),
+  record({ kind: oneOf('flag'), name: flagName, on: flag }),
 );
 /** See {@link runInput}. */
 export type RunInputData = TypeOf<typeof runInput>;
@@ -43,14 +66,51 @@ export const beginRun = command('start-run', {
 });
 
 /** What {@link runAdvanced} holds. */
-export const runAdvancedShape = record({ runId: id, input: runInput });
+export const runAdvancedShape = record({
+  runId: id,
+  input: runInput,
+  /** Where the run stood after it: a later program that counts otherwise changes nothing of what was done. */
+  reached: record({
+    at: wholeWithin({ low: 0 }),
+    status: oneOf('running', 'complete', 'ended badly'),
+    counted: numberWithin({ low: 0 }),
+    readings: list(record({ name: readingName, value: number })),
+    flags: list(record({ name: flagName, on: flag })),
+    said: paragraph,
+  }),
+});
+type Reached = TypeOf<typeof runAdvancedShape>['reached'];
+
+const reachedBy = ({ at, status, counted, readings, flags, said }: Run): Reached => ({
+  at,
+  status,
+  counted,
+  readings: (Object.entries(readings) as [ReadingName, number][]).map(([name, value]) => ({ name, value })),
+  flags: (Object.entries(flags) as [FlagName, boolean][]).map(([name, on]) => ({ name, on })),
+  said,
+});
+
+const runThere = (run: Run, { readings, flags, ...reached }: Reached, asOf: string): Run => ({
+  ...run,
+  ...reached,
+  asOf,
+  readings: Object.fromEntries(readings.map(({ name, value }) => [name, value])),
+  flags: Object.fromEntries(flags.map(({ name, on }) => [name, on])),
+});
+
 /** Something was confirmed, read or ticked while a run goes on. */
 export const runAdvanced = fact('run-advanced', {
   shape: runAdvancedShape,
-  means: (job, { runId, input }, { at }) => ({
-    runs: job.runs.map((entry) =>
-      entry.id === runId ? { ...entry, run: advance(entry.run, { ...input, at }) } : entry,
-    ),
+  earlier: [
+    // At first only the input was kept, and the run worked out from it.
+    earlier(record({ runId: id, input: runInput }), (data, job, { at }) => {
+      const run = job?.runs.find((entry) => entry.id === data.runId)?.run;
+      if (run === undefined) throw new Error(`Expected run ${data.runId} to have been started.`);
+      return { ...data, reached: reachedBy(advance(run, { ...data.input, at })) };
+    }),
+  ],
+  means: (job, { runId, reached }, { at }) => ({
+    runs: job.runs.map((entry) => (entry.id === runId ? { ...entry, run: runThere(entry.run, reached, at) } : entry)),
   }),
   words: (data) => (data.input.kind === 'reading' ? `${data.input.name} ${data.input.value}` : 'Run goes on'),
   sheet: { no: 'how the run ended is printed' },
@@ -58,8 +118,8 @@ export const runAdvanced = fact('run-advanced', {
 
 /** Goes on with a run. */
 export const advanceRun = command('advance-run', {
-  shape: runAdvancedShape,
-  decide: (job, data) => {
+  shape: record({ runId: id, input: runInput }),
+  decide: (job, data, _, at) => {
     const run = job.runs.find(({ id }) => id === data.runId);
     if (run === undefined || run.closed !== null) return refuse('run-not-open', 'That run is not open.');
     if (data.input.kind === 'reading') {
@@ -68,7 +128,8 @@ export const advanceRun = command('advance-run', {
       const wrong = within('value', data.input.value, low, high);
       if (wrong) return wrong;
     }
-    return accept(runAdvanced.of(data));
+    const reached = reachedBy(advance(run.run, { ...data.input, at: at ?? run.run.asOf }));
+    return accept(runAdvanced.of({ ...data, reached }));
   },
 });
 

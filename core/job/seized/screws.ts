@@ -91,6 +91,7 @@ export const tryRung = command('try-rung', {
           label: `${rung.id === 'heat' ? 'Warms through' : 'Oil works'}: ${where}`,
           minutes: rung.waitMinutes,
           kind: 'oil',
+          itemId: null,
           unit: screw.unit,
         }),
       );

@@ -1,8 +1,8 @@
-import { id, line, number, oneOf, optional, record } from '../../shape/index.ts';
+import { id, line, number, oneOf, optional, orNull, record, type RecordOf } from '../../shape/index.ts';
 import { lowerFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
 import { accept, nonEmpty, refuse, within } from '../decision.ts';
-import { fact, type MadeFact } from '../fact.ts';
+import { earlier, fact, type MadeFact } from '../fact.ts';
 import type { Job } from '../job.ts';
 import { timerEnd } from './query.ts';
 
@@ -12,12 +12,24 @@ export const timerStartedShape = record({
   label: line,
   minutes: number,
   kind: oneOf('soak', 'cure', 'cool', 'heat-cycle', 'oil', 'air', 'other'),
-  itemId: optional(id),
-  unit: optional(id),
+  /** The item that cures or is gone over again; null for others. */
+  itemId: orNull(id),
+  /** The unit that it is about; null for others. */
+  unit: orNull(id),
+});
+/** What need not be said of a timer. */
+const unsaid = { itemId: optional(id), unit: optional(id) } as const;
+const inFull = (said: RecordOf<typeof unsaid>) => ({
+  itemId: said.itemId ?? null,
+  unit: said.unit ?? null,
 });
 /** A wait began. */
 export const timerStarted = fact('timer-started', {
   shape: timerStartedShape,
+  earlier: [
+    // At first a timer was about nothing but its label.
+    earlier(record({ ...timerStartedShape.fields, ...unsaid }), (data) => ({ ...data, ...inFull(data) })),
+  ],
   means: (job, data, stamp) => ({ timers: [...job.timers, { ...data, ...stamp, ended: null }] }),
   words: (data) => `Timer: ${lowerFirst(data.label)}`,
   sheet: { no: 'the minutes waited are printed' },
@@ -25,13 +37,13 @@ export const timerStarted = fact('timer-started', {
 
 /** Starts a timer. */
 export const startTimer = command('start-timer', {
-  shape: timerStartedShape,
+  shape: record({ ...timerStartedShape.fields, ...unsaid }),
   decide: (job, data) => {
     if (job.timers.some(({ id }) => id === data.id)) return refuse('already-there', 'That timer runs already.');
     return (
       nonEmpty('label', data.label, 'What is it timing?') ??
       within('minutes', data.minutes, 0.1, 14 * 24 * 60, 'minutes') ??
-      accept(timerStarted.of(data))
+      accept(timerStarted.of({ ...data, ...inFull(data) }))
     );
   },
 });

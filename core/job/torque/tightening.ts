@@ -15,7 +15,7 @@ import {
 import { command } from '../command.ts';
 import type { Context } from '../context.ts';
 import { accept, type Decision, type Refusal, refuse, refuseField } from '../decision.ts';
-import { fact, type MadeFact } from '../fact.ts';
+import { earlier, fact, type MadeFact } from '../fact.ts';
 import { change } from '../items/item.ts';
 import { itemOf, nameOf } from '../items/query.ts';
 import { itemPutBack, mayGoBack } from '../items/refitting.ts';
@@ -34,12 +34,21 @@ export const boltTightenedShape = record({
   torque: orNull(quantity),
   nm: orNull(number),
   wrench: line,
-  angleDeg: optional(number),
-  adapter: optional(line),
+  /** Degrees turned in an angle pass; null otherwise. */
+  angleDeg: orNull(number),
+  /** The adapter that was on the wrench, in words; empty when none was. */
+  adapter: line,
 });
 /** A bolt reached a pass. The torque is as entered, with newton metres beside it; null by feel. */
 export const boltTightened = fact('bolt-tightened', {
   shape: boltTightenedShape,
+  earlier: [
+    // At first there were neither angles nor adapters.
+    earlier(
+      record({ ...boltTightenedShape.fields, angleDeg: optional(number), adapter: optional(line) }),
+      ({ angleDeg = null, adapter = '', ...rest }) => ({ ...rest, angleDeg, adapter }),
+    ),
+  ],
   means: (job, { itemId, ...result }, stamp) => ({
     items: change(job.items, itemId, (item) => ({
       ...item,
@@ -48,7 +57,7 @@ export const boltTightened = fact('bolt-tightened', {
   }),
   words: (data, job) => {
     const { torque: entered, angleDeg } = data;
-    const torque = angleDeg !== undefined ? `${angleDeg}°` : entered === null ? 'by feel' : format(entered);
+    const torque = angleDeg !== null ? `${angleDeg}°` : entered === null ? 'by feel' : format(entered);
     return `${nameOf(job, data.itemId)}, bolt ${data.boltId}: ${torque}`;
   },
   about: ({ itemId }) => itemId,
@@ -133,26 +142,26 @@ function tighten(
       final,
       wrench,
       ...reached,
-      ...(entry.adapter ? { adapter: entry.adapter } : {}),
+      adapter: entry.adapter ?? '',
     }),
   );
   return accept(...events, ...goesBackWith(item, events));
 }
 
-type Reached = Pick<TypeOf<typeof boltTightenedShape>, 'torque' | 'nm'> & { readonly angleDeg?: number };
+type Reached = Pick<TypeOf<typeof boltTightenedShape>, 'torque' | 'nm' | 'angleDeg'>;
 
 function readTorque({ method, torqueText }: Entry): Reached | Refusal {
-  if (method === 'by-feel' && torqueText.trim() === '') return { torque: null, nm: null };
+  if (method === 'by-feel' && torqueText.trim() === '') return { torque: null, nm: null, angleDeg: null };
   const parsed = parseQuantity(torqueText, 'torque');
   if (!parsed.ok) return refuseField('torqueText', parsed.message);
   if (parsed.upTo !== undefined)
     return refuseField('torqueText', 'Expected the figure that this bolt reached, got a range.');
   const torque: Quantity = parsed.quantity;
-  return { torque, nm: torqueNm(torque) };
+  return { torque, nm: torqueNm(torque), angleDeg: null };
 }
 
 function readAngle({ method, torqueText }: Entry): Reached | Refusal {
-  if (method === 'by-feel' && torqueText.trim() === '') return { torque: null, nm: null };
+  if (method === 'by-feel' && torqueText.trim() === '') return { torque: null, nm: null, angleDeg: null };
   const angleDeg = parseNumber(torqueText.replace(/°|deg(rees)?/i, ''));
   return Number.isFinite(angleDeg) && angleDeg > 0 && angleDeg <= 720
     ? { torque: null, nm: null, angleDeg }
@@ -168,5 +177,7 @@ function goesBackWith(item: JobItem, events: readonly MadeFact[]): MadeFact[] {
   }, item);
   const good = after.bolts.every((bolt) => !['under', 'over'].includes(boltVerdict(after, bolt)));
   if (!good || !boltIds(after).every((id) => isAtTorque(after, id))) return [];
-  return [itemPutBack.of({ itemId: item.id, renewed: false, fitted: '', countedBack: null, confirmed: false })];
+  return [
+    itemPutBack.of({ itemId: item.id, renewed: false, fitted: '', countedBack: null, confirmed: false, against: '' }),
+  ];
 }

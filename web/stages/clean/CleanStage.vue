@@ -39,7 +39,7 @@ const loose = computed(() =>
   job.value === null
     ? []
     : runningTimers(job.value)
-        .filter(({ unit }) => unit === undefined || !units.value.some(({ id }) => id === unit))
+        .filter(({ unit }) => unit === null || !units.value.some(({ id }) => id === unit))
         .map((timer) => ({ ...timer, left: secondsLeft(timer, now.value) })),
 );
 const oiled = computed(() =>

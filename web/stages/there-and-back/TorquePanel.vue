@@ -145,7 +145,7 @@ function choose(event: Event): void {
     <ul v-if="wrong.length > 0" class="text-sm font-semibold text-alarm">
       <li v-for="bolt in wrong" :key="bolt.boltId">
         Bolt {{ bolt.boltId }}:
-        {{ bolt.angleDeg !== undefined ? `${bolt.angleDeg}°` : bolt.torque ? format(bolt.torque) : '' }} is
+        {{ bolt.angleDeg !== null ? `${bolt.angleDeg}°` : bolt.torque ? format(bolt.torque) : '' }} is
         {{ boltVerdict(item, bolt) }}. Loosen it, look at the thread, start again.
       </li>
     </ul>
