@@ -4,7 +4,8 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Database } from 'better-sqlite3';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { currentStage, jobCoolantQuestions, jobMayStart, jobTally } from '../core/job/index.ts';
+import { factData } from '../contract/index.ts';
+import { currentStage, isCurrent, jobCoolantQuestions, jobMayStart, jobTally } from '../core/job/index.ts';
 import { sheetOf, speaker } from '../core/sheet/index.ts';
 import { createServices, type Services } from './services.ts';
 import { openStore } from './store/open.ts';
@@ -39,6 +40,14 @@ describe.each(readdirSync(STORES))('a store that version %s wrote', (version) =>
   it('holds the jobs it held', () => {
     expect(services.jobs.log.jobIds()).toEqual(Object.keys(said));
     expect(MEANT[version]).toBeDefined();
+  });
+  it('has facts of earlier versions, and each is read whole in its current one', () => {
+    const { log } = services.jobs;
+    const facts = log.jobIds().flatMap((jobId) => log.since(jobId, 0));
+    expect(facts.filter((each) => !isCurrent(each)).length).toBeGreaterThan(0);
+    for (const jobId of log.jobIds())
+      for (const { type, v, data } of services.jobs.read(jobId, 0)?.events ?? [])
+        expect(factData(type, v)?.safeParse(data).success, type).toBe(true);
   });
   it.each(Object.keys(said))('says of %s what it said', (jobId) => {
     expect(services.jobs.verify(jobId)).toBeNull();

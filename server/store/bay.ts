@@ -1,18 +1,29 @@
 import type { BayLine, BayReply, BayStretch } from '../../contract/index.ts';
 import { HANDS_ON_GAP_S, type Job, timerEnd } from '../../core/job/index.ts';
+import { StoreError } from './errors.ts';
 import type { Jobs } from './jobs.ts';
 import type { Lists } from './lists.ts';
 
 /** The Bay: a line per open job with the day's stretches. @param now ISO time */
 export function bayAt(now: string, jobs: Jobs, lists: Lists): BayReply {
   const lines = lists.jobs({ status: 'open', limit: 100 }).flatMap((summary): BayLine[] => {
-    const job = jobs.job(summary.id);
-    if (job === null) return [];
+    const job = readable(() => jobs.job(summary.id));
+    // A job whose log cannot be read is still on the list; its own page says what is wrong with it.
+    if (job === null) return [{ job: summary, stretches: [] }];
     return [
       { job: summary, stretches: [...handsOn(jobs.log.since(summary.id, 0).map(({ at }) => at)), ...waits(job, now)] },
     ];
   });
   return { now, lines: lines.sort((a, b) => a.job.number - b.job.number) };
+}
+
+function readable<T>(read: () => T): T | null {
+  try {
+    return read();
+  } catch (error) {
+    if (error instanceof StoreError) return null;
+    throw error;
+  }
 }
 
 /** Entries less than the hands-on gap apart form one stretch. */

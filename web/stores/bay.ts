@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import type { BayReply, JobReply } from '../../contract/index.ts';
 import type { Job } from '../../core/job/index.ts';
-import { api } from './api.ts';
+import { api, ApiError } from './api.ts';
 
 /** The Bay: lines from the server, and the open jobs folded here so that what fits into a wait is worked out live. */
 export const useBay = defineStore('bay', () => {
@@ -19,8 +19,11 @@ export const useBay = defineStore('bay', () => {
       const folded = await Promise.all(
         reply.lines.map(async ({ job }) => {
           const known = jobs.value.get(job.id) ?? null;
-          const { events } = await api.get<JobReply>(`/jobs/${job.id}?since=${known?.version ?? 0}`);
-          return replay(job.id, events, known);
+          // One job that cannot be read does not keep the others from the page.
+          const read = await api
+            .get<JobReply>(`/jobs/${job.id}?since=${known?.version ?? 0}`)
+            .catch((error: unknown) => (error instanceof ApiError ? null : Promise.reject(error)));
+          return read === null ? known : replay(job.id, read.events, known);
         }),
       );
       jobs.value = new Map(folded.flatMap((job) => (job === null ? [] : [[job.id, job] as const])));

@@ -1,0 +1,152 @@
+import { describe, expect, it } from 'vitest';
+import { bringUp, type CommandBody, evolve, FACTS, isCurrent, type Job, type LoggedFact } from './index.ts';
+import { play } from './testing/play.ts';
+import { open, pin } from './testing/samples.ts';
+
+/** What each fact held by its earlier versions, oldest first, and what it holds now. */
+const EARLIER: Readonly<Record<string, readonly { readonly held: object; readonly holds: object }[]>> = {
+  'item-removed': [
+    {
+      held: { itemId: 'cover', pocket: 'A1', label: '', countedOut: 3 },
+      holds: { itemId: 'cover', pocket: 'A1', label: '', countedOut: 3, stayIn: 0, lengthsOut: [] },
+    },
+    {
+      held: {
+        itemId: 'cover',
+        pocket: '',
+        label: '',
+        countedOut: 3,
+        stayIn: 2,
+        lengthsOut: [{ lengthMm: 20, count: 3 }],
+      },
+      holds: {
+        itemId: 'cover',
+        pocket: '',
+        label: '',
+        countedOut: 3,
+        stayIn: 2,
+        lengthsOut: [{ lengthMm: 20, count: 3 }],
+      },
+    },
+  ],
+  'item-put-back': [
+    {
+      held: { itemId: 'cover', renewed: false, fitted: '', countedBack: null, confirmed: false },
+      holds: { itemId: 'cover', renewed: false, fitted: '', countedBack: null, confirmed: false, against: '' },
+    },
+  ],
+  'bolt-tightened': [
+    {
+      held: {
+        itemId: 'bolts',
+        boltId: '1',
+        pass: 1,
+        method: 'wrench',
+        final: true,
+        torque: null,
+        nm: null,
+        wrench: '',
+      },
+      holds: { boltId: '1', angleDeg: null, adapter: '' },
+    },
+    {
+      held: {
+        itemId: 'bolts',
+        boltId: '1',
+        pass: 2,
+        method: 'angle',
+        final: true,
+        torque: null,
+        nm: null,
+        wrench: '',
+        angleDeg: 45,
+        adapter: '40 mm adapter',
+      },
+      holds: { angleDeg: 45, adapter: '40 mm adapter' },
+    },
+  ],
+  'can-weighed': [
+    {
+      held: { id: 'w', substance: 'isopropyl', beforeG: 400, afterG: 388, grams: 12, surface: 'bore' },
+      holds: { grams: 12, minutes: 0, surfaces: [], priceMinor: null, stockId: null, emptied: false },
+    },
+  ],
+  'pass-done': [
+    { held: { id: 'p', unit: 'throttle-body', kind: 'wipe' }, holds: { kind: 'wipe', substance: null, how: null } },
+  ],
+  'timer-started': [
+    { held: { id: 't', label: 'Soaks', minutes: 25, kind: 'soak' }, holds: { minutes: 25, itemId: null, unit: null } },
+  ],
+  'seal-decided': [
+    {
+      held: { id: 's', name: 'O-ring', decision: 'renewed', partNumber: '', why: '' },
+      holds: { name: 'O-ring', rubber: null, lubricant: null, wayRound: '' },
+    },
+  ],
+  'coolant-recorded': [
+    {
+      held: { id: 'c', kind: 'caught', quantity: { value: 0.7, unit: 'L' }, litres: 0.7, concentration: null },
+      holds: { litres: 0.7, inhibitor: null, priceMinor: null, stockId: null, emptied: false },
+    },
+  ],
+  'run-advanced': [
+    {
+      held: { runId: 'r', input: { kind: 'reading', name: 'ect', value: 84 } },
+      holds: { reached: { at: 0, status: 'running', readings: [{ name: 'ect', value: 84 }], flags: [], said: '' } },
+    },
+  ],
+};
+
+const started: CommandBody = { type: 'start-run', data: { id: 'r', recipeId: 'drive' } };
+const logged = (type: string, v: number, data: object, job: Job): LoggedFact => ({
+  type,
+  v,
+  data,
+  seq: job.version + 1,
+  commandId: 'old',
+  at: '2026-05-13T08:30:00.000Z',
+  by: 'tomas',
+});
+
+describe('facts of earlier versions', () => {
+  it('are all shown here', () => {
+    const declared = [...FACTS.values()].flatMap(({ type, earlier = [] }) => (earlier.length > 0 ? [type] : []));
+    expect(Object.keys(EARLIER).sort()).toEqual(declared.sort());
+  });
+  it.each(Object.entries(EARLIER).flatMap(([type, all]) => all.map((each) => [type, each] as const)))(
+    '%s is brought up whole',
+    (type, { held, holds }) => {
+      const { job } = play([open, pin, started]);
+      const now = bringUp(logged(type, 1, held, job!), job);
+      expect(now.v).toBe(FACTS.get(type)?.v);
+      expect(isCurrent(now)).toBe(true);
+      expect(now.data).toMatchObject(holds);
+      expect(() => evolve(job, now)).not.toThrow();
+    },
+  );
+  it('a run that was kept by its inputs stands where those had brought it', () => {
+    const { job } = play([open, started]);
+    const inputs = [
+      { kind: 'reading', name: 'ect', value: 84 },
+      { kind: 'flag', name: 'loads-off', on: true },
+      { kind: 'confirm' },
+    ];
+    const byInputs = inputs.reduce<Job>(
+      (state, input) => evolve(state, bringUp(logged('run-advanced', 1, { runId: 'r', input }, state), state)),
+      job!,
+    );
+    const byState = play([
+      open,
+      started,
+      ...inputs.map((input) => ({ type: 'advance-run', data: { runId: 'r', input } }) as CommandBody),
+    ]).job!;
+    const { asOf: _, counted: __, ...old } = byInputs.runs[0]!.run;
+    const { asOf: ___, counted: ____, ...now } = byState.runs[0]!.run;
+    expect(old).toEqual(now);
+  });
+  it('what is current is left as it is, and what is not declared is said', () => {
+    const { log } = play([open]);
+    expect(bringUp(log[0]!, null)).toEqual(log[0]);
+    expect(() => bringUp({ ...log[0]!, type: 'plate-polished' }, null)).toThrow('plate-polished');
+  });
+});
