@@ -1,11 +1,24 @@
 import { describe, expect, it } from 'vitest';
-import type { CommandBody, CommandType } from './catalogue.ts';
+import { speaker } from '../sheet/index.ts';
+import { type CommandBody, type CommandType, FACTS } from './catalogue.ts';
+import type { Job } from './job.ts';
+import { sheetOf } from './sheet.ts';
 import { eventWords } from './words.ts';
 import { play } from './testing/play.ts';
 import { SAMPLES } from './testing/samples.ts';
 
 const kinds = Object.keys(SAMPLES) as CommandType[];
 const bodyOf = (type: CommandType): CommandBody => ({ type, data: SAMPLES[type].data }) as CommandBody;
+
+const say = speaker(new Map([['tomas', 'Tomas Virk']]), 'cr', 'UTC');
+/** What stands under each heading of the sheet, as one text each. */
+const sheetTexts = (job: Job): ReadonlyMap<string, string> => {
+  const { identity, sections } = sheetOf(job, say);
+  return new Map([
+    ['identity', JSON.stringify(identity)],
+    ...sections.map(({ title, rows }): [string, string] => [title, JSON.stringify(rows)]),
+  ]);
+};
 
 /** What undo does not take back: openings and closings, cautions, and what happened on the vehicle itself. */
 const STAYS: readonly CommandType[] = [
@@ -53,6 +66,32 @@ describe('every command', () => {
       ]);
       expect(sample.shows(undone.job!)).toEqual(sample.shows(play(sample.after).job!));
       expect(undone.log).toHaveLength(done.log.length + 1);
+    },
+  );
+});
+
+describe('every fact', () => {
+  // Several facts of one command are one sample; a fact that only comes with others is told apart by its heading.
+  const firstOf = new Map<string, CommandType>();
+  for (const type of kinds) for (const name of SAMPLES[type].events) if (!firstOf.has(name)) firstOf.set(name, type);
+
+  it.each([...FACTS.values()].map(({ type, sheet }) => [type, sheet] as const))(
+    '%s stands on the sheet where it says, or says why it does not',
+    (type, sheet) => {
+      const by = firstOf.get(type)!;
+      const before = play(SAMPLES[by].after).job;
+      const after = play([...SAMPLES[by].after, bodyOf(by)]).job!;
+      const then = before === null ? new Map<string, string>() : sheetTexts(before);
+      const changed = [...sheetTexts(after)]
+        .filter(([title, rows]) => then.get(title) !== rows)
+        .map(([title]) => title);
+      if (typeof sheet === 'string') expect(changed).toContain(sheet);
+      else {
+        expect(sheet.no.length).toBeGreaterThan(10);
+        if (SAMPLES[by].events.length === 1 && by !== 'undo')
+          // Minutes go on with every entry.
+          expect(changed.filter((title) => title !== 'Time and money')).toEqual([]);
+      }
     },
   );
 });

@@ -20,6 +20,8 @@ export {
   unitInQuestion,
 } from './choice/options.ts';
 export type { ShopFigures } from './choice/options.ts';
+export { estimateMessage, estimateSheet } from './choice/estimateSheet.ts';
+export type { EstimateSheet } from './choice/estimateSheet.ts';
 export type { Belief, Departure, Estimate, EstimateLine, OptionFigures } from './choice/state.ts';
 export { wasteDue } from './cleaning/due.ts';
 export { looksClean, nextUnitPass, passesOf, seenSince, unitMethod, wantsGrade } from './cleaning/method.ts';
@@ -36,6 +38,7 @@ export type {
 } from './complaint/state.ts';
 export { NO_CONTEXT } from './context.ts';
 export type { Asks, Context, Role } from './context.ts';
+export { mixAfter } from './coolant/sheet.ts';
 export { coolantLoss, coolantNow, inhibitorQuestions, openedHoses, shareBefore } from './coolant/account.ts';
 export type { CoolantRecord, CoolantTest, LeakCheck, LevelCheck } from './coolant/state.ts';
 export { asksOf, decide } from './decide.ts';
@@ -45,6 +48,8 @@ export type { FindingSource, JobDiagnosis, JobFinding } from './diagnosis/diagno
 export type { CheckDone, PassedOver, VariantCompared } from './diagnosis/state.ts';
 export { evolve, replay, stateBefore } from './evolve.ts';
 export type { MadeFact } from './fact.ts';
+export { costOf } from './handover/cost.ts';
+export type { Cost } from './handover/cost.ts';
 export { currentStage, stageGaps } from './handover/progress.ts';
 export type { HandOver, Recheck } from './handover/state.ts';
 export { jobObjections, judgedFindings } from './inspection/objections.ts';
@@ -91,6 +96,8 @@ export { proposeProcedure } from './procedure/propose.ts';
 export type { Proposal } from './procedure/propose.ts';
 export { MEASURES, PROOFS } from './proof/kinds.ts';
 export type { MeasureKind, ProofKind } from './proof/kinds.ts';
+export { bandOf, measured } from './proof/measured.ts';
+export type { Measured } from './proof/measured.ts';
 export type { Measurement, Proof } from './proof/state.ts';
 export { FAIL_CODES } from './rebuild/failCodes.ts';
 export type { FailCode } from './rebuild/failCodes.ts';
@@ -102,6 +109,9 @@ export type { RunInputData } from './runs/running.ts';
 export type { JobRun, RunOutcome } from './runs/state.ts';
 export type { RungOutcome, RungTried, SeizedRecord } from './seized/state.ts';
 export type { NamedTypes } from './shapes.ts';
+export { sheetOf } from './sheet.ts';
+export { SHEET_TITLES } from './sheetTitles.ts';
+export type { SheetTitle } from './sheetTitles.ts';
 export { nextStage, previousStage, STAGE_NAMES, STAGES } from './stages.ts';
 export type { Stage } from './stages.ts';
 export type { Stamp, When } from './stamp.ts';

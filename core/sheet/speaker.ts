@@ -7,24 +7,17 @@ import type { Speaker } from './types.ts';
  * @param timeZone IANA name, such as Europe/London; the caller knows it, core does not ask
  */
 export function speaker(people: ReadonlyMap<string, string>, currency: string, timeZone: string): Speaker {
-  const clock = new Intl.DateTimeFormat('en-GB', {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    hour: '2-digit',
-    minute: '2-digit',
-    hour12: false,
-    timeZone,
-  });
-  const calendar = new Intl.DateTimeFormat('en-GB', {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    timeZone: 'UTC',
-  });
+  const DAY = { weekday: 'long', day: 'numeric', month: 'long' } as const;
+  const days = new Intl.DateTimeFormat('en-GB', { ...DAY, timeZone });
+  const hours = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hour12: false, timeZone });
+  const calendar = new Intl.DateTimeFormat('en-GB', { ...DAY, timeZone: 'UTC' });
+  const date = (iso: string): string => days.format(new Date(iso));
+  const clock = (iso: string): string => hours.format(new Date(iso));
   return {
     day: (isoDay) => calendar.format(new Date(`${isoDay}T12:00:00Z`)),
-    time: (iso) => clock.format(new Date(iso)).replace(' at ', ', '),
+    time: (iso) => `${date(iso)}, ${clock(iso)}`,
+    date,
+    clock,
     person: (id) => people.get(id) ?? id,
     money: (minor) => `${(minor / 100).toFixed(2)} ${currency}`,
   };

@@ -28,6 +28,10 @@ export interface Sheet {
 export interface Speaker {
   /** ISO time → “Thursday 14 May, 14:20”. */
   readonly time: (iso: string) => string;
+  /** The day of an ISO time → “Thursday 14 May”. */
+  readonly date: (iso: string) => string;
+  /** The hour and minute of an ISO time → “14:20”. */
+  readonly clock: (iso: string) => string;
   /** ISO day → “Monday 18 May”. */
   readonly day: (isoDay: string) => string;
   /** Person id → name. */

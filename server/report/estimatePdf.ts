@@ -1,6 +1,6 @@
 import type { Settings } from '../../contract/index.ts';
-import type { Estimate, Job } from '../../core/job/index.ts';
-import { estimateSheet, speaker } from '../../core/sheet/index.ts';
+import { type Estimate, estimateSheet, type Job } from '../../core/job/index.ts';
+import { speaker } from '../../core/sheet/index.ts';
 import { heading, INK, LEFT, newPage, rule, SOFT, WIDTH } from './page.ts';
 
 const MONEY_WIDTH = 110;

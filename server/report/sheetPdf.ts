@@ -1,8 +1,8 @@
 import type { Settings } from '../../contract/index.ts';
-import type { Job } from '../../core/job/index.ts';
+import { type Job, sheetOf } from '../../core/job/index.ts';
 import type { PicturePair } from './picturePairs.ts';
 import { BOTTLE, type Doc, heading, INK, LEFT, LINE, newPage, rule, SOFT, WIDTH } from './page.ts';
-import { type SheetRow, type SheetSection, sheetOf, speaker } from '../../core/sheet/index.ts';
+import { type SheetRow, type SheetSection, speaker } from '../../core/sheet/index.ts';
 
 const LABEL_WIDTH = 150;
 const GUTTER = 18;

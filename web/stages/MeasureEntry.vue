@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue';
-import { type Job, MEASURES, type MeasureKind, type When } from '../../core/job/index.ts';
+import { bandOf, type Job, measured, type MeasureKind, MEASURES, type When } from '../../core/job/index.ts';
 import { parseNumber } from '../../core/quantity/index.ts';
-import { bandOf, measured } from '../../core/sheet/index.ts';
 import { freshId, useJob } from '../stores/job.ts';
 import FieldBox from '../parts/FieldBox.vue';
 

@@ -94,7 +94,7 @@ export const measureKept = fact('measure-kept', {
   words: (data, job) => `${nameOf(job, data.itemId)}: ${lowerFirst(RESTORE_KINDS[data.kind])} ${data.text}`,
   about: ({ itemId }) => itemId,
   way: 'off',
-  sheet: 'Came off and went back',
+  sheet: { no: 'it is printed with its item, once that has come off' },
 });
 
 /** Keeps a measure. */

@@ -11,7 +11,7 @@ export const objectPlaced = fact('object-placed', {
   shape: objectPlacedShape,
   means: (job, data, stamp) => ({ objects: [...job.objects, { ...data, ...stamp, out: false }] }),
   words: (data) => `${data.what} in: ${data.where}`,
-  sheet: 'Left over or unusual',
+  sheet: { no: 'what is in holds the engine; once out it is as if it had not been' },
 });
 
 /** Counts something that was put in. */
@@ -34,7 +34,7 @@ export const objectTakenOut = fact('object-taken-out', {
     objects: job.objects.map((object) => (object.id === id ? { ...object, out: true } : object)),
   }),
   words: (data, job) => `${job.objects.find(({ id }) => id === data.id)?.what ?? 'Object'} out`,
-  sheet: 'Left over or unusual',
+  sheet: { no: 'what is in holds the engine; once out it is as if it had not been' },
 });
 
 /** Counts it as out. */

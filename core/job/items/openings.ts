@@ -22,7 +22,7 @@ export const openingPlugged = fact('opening-plugged', {
   words: (data, job) => `${openingIn(job, data.openingId)} plugged`,
   about: ({ openingId }, job) => closerOf(job, openingId)?.id ?? null,
   way: 'off',
-  sheet: 'Left over or unusual',
+  sheet: { no: 'what is open or plugged holds the engine; once closed it is as it was' },
 });
 
 /** Plugs an opening. */
@@ -64,7 +64,7 @@ export const openingUnplugged = fact('opening-unplugged', {
   words: (data, job) => `${nameOf(job, job.openings.find(({ id }) => id === data.openingId)?.plugId ?? '')} out`,
   about: ({ openingId }, job) => closerOf(job, openingId)?.id ?? null,
   way: 'back',
-  sheet: 'Left over or unusual',
+  sheet: { no: 'what is open or plugged holds the engine; once closed it is as it was' },
 });
 
 /** Takes the plug out. */
@@ -100,7 +100,7 @@ export const openingAdded = fact('opening-added', {
   },
   words: (data) => `${data.opening.name} noted as opening`,
   about: ({ itemId }) => itemId,
-  sheet: 'Left over or unusual',
+  sheet: { no: 'what is open or plugged holds the engine; once closed it is as it was' },
 });
 
 /** Says that an item leaves an opening. */

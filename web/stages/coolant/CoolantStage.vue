@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { coolantAccount, freezePoint, INHIBITORS } from '../../../core/coolant/index.ts';
-import { coolantLoss, jobCoolantQuestions, openedHoses, shareBefore } from '../../../core/job/index.ts';
+import { coolantLoss, jobCoolantQuestions, mixAfter, openedHoses, shareBefore } from '../../../core/job/index.ts';
 import { format, formatNumber } from '../../../core/quantity/index.ts';
-import { mixAfter } from '../../../core/sheet/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
 import SourceNote from '../../parts/SourceNote.vue';
 import { useJob } from '../../stores/job.ts';

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { OPTIONS, type OptionTerms } from '../../../core/choose/index.ts';
-import { estimateLines, estimateRange, type Job } from '../../../core/job/index.ts';
+import { estimateLines, estimateMessage, estimateRange, type Job } from '../../../core/job/index.ts';
 import { parseNumber } from '../../../core/quantity/index.ts';
-import { estimateMessage } from '../../../core/sheet/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { parseNumber, parseQuantity } from '../../../core/quantity/index.ts';
-import { costOf, sheetOf } from '../../../core/sheet/index.ts';
-import { jobMayStart, stageGaps, STAGES } from '../../../core/job/index.ts';
+import { costOf, jobMayStart, sheetOf, stageGaps, STAGES } from '../../../core/job/index.ts';
 import type { MeterUnit } from '../../../core/vehicle/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
 import TextField from '../../parts/TextField.vue';

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { type Job, MEASURES, type MeasureKind } from '../../../core/job/index.ts';
-import { bandOf, measured } from '../../../core/sheet/index.ts';
+import { bandOf, type Job, measured, type MeasureKind, MEASURES } from '../../../core/job/index.ts';
 import SourceNote from '../../parts/SourceNote.vue';
 
 /** Before and after on one line with the normal band shaded. */

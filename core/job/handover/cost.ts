@@ -1,4 +1,4 @@
-import type { Job } from '../job/index.ts';
+import type { Job } from '../job.ts';
 
 /** What the job costs, in minor units of the shop's currency. */
 export interface Cost {

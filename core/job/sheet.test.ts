@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import type { CommandBody, Job } from '../job/index.ts';
-import { play } from '../job/testing/play.ts';
-import { SAMPLES } from '../job/testing/samples.ts';
-import { pinRich } from '../job/testing/world.ts';
-import { bandOf, costOf, measured, mixAfter, sheetOf, speaker } from './index.ts';
+import { speaker } from '../sheet/index.ts';
+import { bandOf, type CommandBody, costOf, type Job, measured, mixAfter, sheetOf } from './index.ts';
+import { play } from './testing/play.ts';
+import { SAMPLES } from './testing/samples.ts';
+import { pinRich } from './testing/world.ts';
 
 const say = speaker(new Map([['tomas', 'Tomas Virk']]), 'cr', 'Europe/London');
 const off = (itemId: string): CommandBody => ({

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { CommandBody } from '../job/index.ts';
-import { play } from '../job/testing/play.ts';
-import { SAMPLES } from '../job/testing/samples.ts';
-import { estimateMessage, estimateSheet, sheetOf, speaker } from './index.ts';
+import { speaker } from '../../sheet/index.ts';
+import { type CommandBody, estimateMessage, estimateSheet, sheetOf } from '../index.ts';
+import { play } from '../testing/play.ts';
+import { SAMPLES } from '../testing/samples.ts';
 
 const say = speaker(new Map([['tomas', 'Tomas Virk']]), 'cr', 'UTC');
 const commands: CommandBody[] = [

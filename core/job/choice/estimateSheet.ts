@@ -1,6 +1,8 @@
-import { CHOICES, type Estimate, type Job } from '../job/index.ts';
-import { vehicleName } from '../vehicle/index.ts';
-import type { Speaker } from './types.ts';
+import type { Job } from '../job.ts';
+import { vehicleName } from '../../vehicle/index.ts';
+import type { Speaker } from '../../sheet/index.ts';
+import { CHOICES } from './choices.ts';
+import type { Estimate } from './state.ts';
 
 /** What the estimate says, ready for a page and for a message. */
 export interface EstimateSheet {

@@ -1,0 +1,36 @@
+import { HOUSE_QUESTIONS } from '../../house/index.ts';
+import { row, type SheetRow, type Speaker } from '../../sheet/index.ts';
+import type { Job } from '../job.ts';
+import { CHOICES } from './choices.ts';
+
+/** What was decided, believed and agreed, and where it departs from the house rules. */
+export const choiceRows = (job: Job, say: Speaker): SheetRow[] => [
+  ...(job.decision === null
+    ? []
+    : [row('Decided', CHOICES[job.decision.choice], `${job.decision.reason} (${say.person(job.decision.by)})`)]),
+  ...(job.belief === null
+    ? []
+    : [
+        row(
+          'Believed then',
+          job.belief.causes
+            .slice(0, 3)
+            .map(({ name, share }) => `${name} ${Math.round(share * 100)} %`)
+            .join(', '),
+          `knowledge ${job.belief.knowledge}; our judgement, not a proof`,
+        ),
+      ]),
+  ...job.departures.map(({ question, taken, reason }) => {
+    const asked = HOUSE_QUESTIONS.find(({ id }) => id === question);
+    return row('Departs from the house rule', asked?.schools.find(({ id }) => id === taken)?.name ?? taken, reason);
+  }),
+  ...job.estimates.map(({ lowMinor, highMinor, answer }) =>
+    row(
+      'Estimate',
+      `${say.money(lowMinor)} to ${say.money(highMinor)}`,
+      answer === null
+        ? 'not answered'
+        : `${answer.answer === 'up to' ? `approved up to ${say.money(answer.limitMinor ?? 0)}` : answer.answer} by ${answer.who}`,
+    ),
+  ),
+];

@@ -1,0 +1,54 @@
+import { coolantAccount, freezePoint } from '../../coolant/index.ts';
+import { format } from '../../quantity/index.ts';
+import { row, type SheetRow } from '../../sheet/index.ts';
+import type { Job } from '../job.ts';
+import { jobCoolantQuestions } from '../start/tallies.ts';
+import { coolantNow } from './account.ts';
+
+type Account = ReturnType<typeof coolantAccount>;
+
+/** Coolant out, back, topped up, mix and freeze point, and what was looked at; nothing where it was not touched. */
+export function coolantRows(job: Job): SheetRow[] {
+  const account = coolantAccount(job.coolant);
+  const tests = job.coolantTests.map(({ when, tool, celsius, share }) =>
+    row(`Read ${when}, ${tool}`, `${format({ value: celsius, unit: '°C' }, { decimals: 0 })}, ${percent(share)}`),
+  );
+  return [
+    ...(job.coolant.length === 0 ? [] : bookRows(account)),
+    ...tests,
+    ...mixRows(job),
+    ...job.levels.map(({ when, level }) => row(`Level, ${when}`, level)),
+    ...job.leakChecks.map(({ when, result, where }) => row(`Leaks, ${when}`, result, where)),
+    ...jobCoolantQuestions(job).map((question) => row('Open question', question)),
+  ];
+}
+
+const bookRows = ({ caught, returned, added, addedConcentration, discarded }: Account): SheetRow[] => [
+  row('Caught', `${caught.toFixed(2)} L`),
+  row('Returned', `${returned.toFixed(2)} L`),
+  row('Added', `${added.toFixed(2)} L`, addedConcentration === null ? '' : `${percent(addedConcentration)} antifreeze`),
+  ...(discarded > 0 ? [row('Discarded', `${discarded.toFixed(2)} L`)] : []),
+];
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** The mix after the work, from what was read before or the family's mix, and the book. */
+export function mixAfter(job: Job): { volume: number; concentration: number; freezesAt: number } | null {
+  const system = job.procedure?.coolant ?? null;
+  const now = coolantNow(job);
+  if (system === null || now === null || job.coolant.length === 0) return null;
+  return { ...now, freezesAt: freezePoint(system.glycol, now.concentration).celsius };
+}
+
+function mixRows(job: Job): SheetRow[] {
+  const after = mixAfter(job);
+  return after === null
+    ? []
+    : [
+        row(
+          'Mix now',
+          `${(after.concentration * 100).toFixed(0)} % antifreeze`,
+          `freezes at ${format({ value: after.freezesAt, unit: '°C' }, { decimals: 0 })}, worked out`,
+        ),
+      ];
+}

@@ -1,0 +1,45 @@
+import { format, formatMinutes } from '../../quantity/index.ts';
+import { row, type SheetRow, type Speaker } from '../../sheet/index.ts';
+import { lostTimeRows } from '../items/sheet.ts';
+import type { Job } from '../job.ts';
+import { costOf } from './cost.ts';
+
+/** Minutes hands-on and waiting, and what it cost once it is handed over. */
+export function moneyRows(job: Job, say: Speaker): SheetRow[] {
+  const time = [
+    row('Hands on', formatMinutes(job.time.handsOnS / 60), 'from the entries’ own times'),
+    row('Waiting', formatMinutes(job.time.waitingS / 60)),
+    ...lostTimeRows(job),
+  ];
+  if (job.handOver === null) return time;
+  const { labourMinutes, ratePerHourMinor } = job.handOver;
+  const cost = costOf(job, labourMinutes, ratePerHourMinor);
+  return [
+    ...time,
+    row(
+      'Labour',
+      say.money(cost.labourMinor),
+      `${formatMinutes(labourMinutes)} at ${say.money(ratePerHourMinor)} an hour`,
+    ),
+    row('Parts', say.money(cost.partsMinor)),
+    ...(cost.materialsMinor === 0 ? [] : [row('Cleaner and coolant', say.money(cost.materialsMinor))]),
+    row('Total', say.money(cost.totalMinor)),
+  ];
+}
+
+/** What to watch, when it is next due, what is to be looked at again, and why it was opened again. */
+export const watchRows = ({ handOver, rechecks, vehicle, notes, reopened }: Job): SheetRow[] => [
+  ...(handOver?.watch ? [row('Watch', handOver.watch)] : []),
+  ...(handOver?.nextDue ? [row('Next due', format(handOver.nextDue))] : []),
+  ...rechecks.map(({ what, days, use }) =>
+    row(
+      'Look again',
+      what,
+      [days === null ? '' : `in ${days} days`, use === null ? '' : `after ${use} ${vehicle.meterUnit}`]
+        .filter(Boolean)
+        .join(' or '),
+    ),
+  ),
+  ...notes.map(({ text }) => row('Note', text)),
+  ...reopened.map(({ reason }) => row('Opened again', reason)),
+];

@@ -1,0 +1,63 @@
+import { format } from '../../quantity/index.ts';
+import { row, type SheetRow } from '../../sheet/index.ts';
+import { REPAIRS } from '../../torque/index.ts';
+import { sourceWords } from '../../vehicle/index.ts';
+import type { JobItem } from '../items/state.ts';
+import type { Job } from '../job.ts';
+import { boltIds, boltVerdict } from './bolts.ts';
+import type { BoltResult } from './state.ts';
+
+type Group = JobItem & { readonly fasteners: NonNullable<JobItem['fasteners']> };
+
+/** Every fastener group with target, method, wrench and what each bolt reached. */
+export const torqueRows = (job: Job): SheetRow[] =>
+  job.items.filter((item): item is Group => item.fasteners?.spec != null && item.state !== 'on').map(groupRow);
+
+function groupRow(item: Group): SheetRow {
+  const { fasteners } = item;
+  const reached = boltIds(item).map((id) =>
+    boltWords(
+      item,
+      item.bolts.find(({ boltId }) => boltId === id),
+    ),
+  );
+  const wrenches = [...new Set(item.bolts.map(({ wrench }) => wrench).filter(Boolean))].join(', ');
+  const cold =
+    item.retorqued === null
+      ? ''
+      : `gone over cold, ${item.retorqued.moved ? item.retorqued.note || 'some moved' : 'none moved'}`;
+  return row(
+    `${item.name}, ${fasteners.thread} into ${fasteners.into}`,
+    reached.join(' · '),
+    [
+      `Target ${fasteners.spec?.text ?? ''}`,
+      wrenches || 'no wrench named',
+      `source: ${sourceWords({ source: fasteners.spec?.source ?? null })}`,
+      cold,
+    ]
+      .filter(Boolean)
+      .join('; '),
+  );
+}
+
+function boltWords(item: JobItem, result: BoltResult | undefined): string {
+  if (result === undefined || !result.final) return 'not recorded';
+  const verdict = boltVerdict(item, result);
+  const figure =
+    result.angleDeg !== null
+      ? `${result.angleDeg}°`
+      : result.torque === null
+        ? 'by feel'
+        : `${format(result.torque)}${result.adapter === '' ? '' : ` with ${result.adapter}`}`;
+  return verdict === 'in band' || verdict === 'by feel' ? figure : `${figure} (${verdict})`;
+}
+
+/** Threads of an item that stripped. */
+export const threadRows = ({ name, threads }: JobItem): SheetRow[] =>
+  threads.map(({ boltId, note, repaired }) =>
+    row(
+      `${name}, bolt ${boltId}`,
+      repaired === null ? 'thread stripped, NOT REPAIRED' : `thread stripped; ${REPAIRS[repaired.route].toLowerCase()}`,
+      repaired?.note || note,
+    ),
+  );
