@@ -137,7 +137,7 @@ export default tseslint.config(
       'vue/attributes-order': 'off',
     },
   },
-  { files: ['server/**/*.test.ts', 'server/testing/*.ts'], rules: { 'boundaries/dependencies': 'off' } },
+  { files: ['server/**/*.test.ts', 'server/testing/**/*.ts'], rules: { 'boundaries/dependencies': 'off' } },
   {
     files: ['server/**/*.ts'],
     ignores: ['**/*.test.ts'],

@@ -1,4 +1,4 @@
-import { Bench, type DemoClient } from './bench.ts';
+import { Player, type DemoClient } from './player.ts';
 import { finishedFarm, finishedVan } from './jobs/finished.ts';
 import { minibusInPieces, saloonWaitsForSeal } from './jobs/bigOnes.ts';
 import { busInRefit, farmWaitsForPart, fourOnBench, launchOiled, vanInDiagnose } from './jobs/open.ts';
@@ -13,14 +13,14 @@ const DAY = 24 * HOUR;
 export async function seedDemo(client: DemoClient, now: number): Promise<void> {
   await client.putShop(shop);
   for (const [id, vehicle] of Object.entries(vehicles)) await client.putVehicle(id, vehicle);
-  await finishedVan(new Bench(client, 'job-228', 'tomas', now - 62 * DAY - 5 * HOUR));
-  await finishedFarm(new Bench(client, 'job-229', 'isla', now - 41 * DAY - 6 * HOUR));
-  await busInRefit(new Bench(client, 'job-230', 'tomas', now - DAY - 4 * HOUR), now);
-  await farmWaitsForPart(new Bench(client, 'job-231', 'isla', now - 3 * HOUR), now);
-  await launchOiled(new Bench(client, 'job-232', 'tomas', now - 4 * HOUR - 30 * 60_000));
-  await vanInDiagnose(new Bench(client, 'job-233', 'wen', now - 65 * 60_000));
-  await saloonWaitsForSeal(new Bench(client, 'job-234', 'isla', now - 2 * HOUR - 10 * 60_000), now);
-  await minibusInPieces(new Bench(client, 'job-235', 'tomas', now - 6 * HOUR - 20 * 60_000), now);
-  await fourOnBench(new Bench(client, 'job-236', 'wen', now - 3 * HOUR - 20 * 60_000), now);
+  await finishedVan(new Player(client, 'job-228', 'tomas', now - 62 * DAY - 5 * HOUR));
+  await finishedFarm(new Player(client, 'job-229', 'isla', now - 41 * DAY - 6 * HOUR));
+  await busInRefit(new Player(client, 'job-230', 'tomas', now - DAY - 4 * HOUR), now);
+  await farmWaitsForPart(new Player(client, 'job-231', 'isla', now - 3 * HOUR), now);
+  await launchOiled(new Player(client, 'job-232', 'tomas', now - 4 * HOUR - 30 * 60_000));
+  await vanInDiagnose(new Player(client, 'job-233', 'wen', now - 65 * 60_000));
+  await saloonWaitsForSeal(new Player(client, 'job-234', 'isla', now - 2 * HOUR - 10 * 60_000), now);
+  await minibusInPieces(new Player(client, 'job-235', 'tomas', now - 6 * HOUR - 20 * 60_000), now);
+  await fourOnBench(new Player(client, 'job-236', 'wen', now - 3 * HOUR - 20 * 60_000), now);
   await client.putProcedure(cableNext, 3, 'measures to set again, two bolts stay in, battery back on');
 }

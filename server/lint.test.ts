@@ -13,10 +13,10 @@ describe('lint catches a breach of the rooms', () => {
   it.each([
     ['core/job/x.ts', "export { openStore } from '../../server/store/open.ts';"],
     ['core/job/x.ts', "import type { Command } from '../../contract/index.ts';\nexport type X = Command;"],
-    ['contract/x.ts', "export { openStore } from '../server/store/open.ts';"],
+    ['contract/x.ts', "export { openStore } from './store/open.ts';"],
     ['server/http/x.ts', "export { useJob } from '../../web/stores/job.ts';"],
     ['web/stores/x.ts', "export const x = () => import('../../server/store/open.ts');"],
-    ['demo/x.ts', "export { openStore } from '../server/store/open.ts';"],
+    ['demo/x.ts', "export { openStore } from './store/open.ts';"],
     ['server/http/x.ts', "export { seedDemo } from '../../demo/seed.ts';"],
     ['core/job/x.ts', "export { readFileSync } from 'node:fs';"],
     ['core/job/x.ts', "export { ref } from 'vue';"],

@@ -1,4 +1,4 @@
-import type { Bench } from '../bench.ts';
+import type { Player } from '../player.ts';
 import { item } from '../procedures/parts.ts';
 import {
   CABLE_BODY,
@@ -17,57 +17,57 @@ const HOUR = 60 * 60_000;
 const DAY = 24 * HOUR;
 
 /** Library bus: second day, refit under way, three of four flange bolts at torque. */
-export async function busInRefit(bench: Bench, now: number): Promise<void> {
-  await bench.do('open-job', {
+export async function busInRefit(player: Player, now: number): Promise<void> {
+  await player.do('open-job', {
     vehicleId: 'bus',
     reading: { value: 148_220, unit: 'km' },
     readingReason: '',
     complaint: 'Hunts at the quay, stalls when it comes to rest.',
   });
-  await bench.do('tell-complaint', { id: bench.id(), text: 'Hunts at the quay, stalls when it comes to rest.' });
-  await bench.do('answer-question', { id: bench.id(), sign: 'temperature', outcome: 'cold' });
-  await bench.do('read-code', {
-    id: bench.id(),
+  await player.do('tell-complaint', { id: player.id(), text: 'Hunts at the quay, stalls when it comes to rest.' });
+  await player.do('answer-question', { id: player.id(), sign: 'temperature', outcome: 'cold' });
+  await player.do('read-code', {
+    id: player.id(),
     code: 'P0505',
     status: 'stored',
     when: 'before',
     note: 'engine warm, 610 rpm',
   });
-  await bench.do('read-codes-out', { when: 'before' });
-  await bench.do('tell-history', { since: 'about a month', doneBefore: 'battery changed in spring' });
-  await bench.do('take-measurement', { id: bench.id(), kind: 'idle-rpm', when: 'before', value: 610 });
-  await bench.do('take-measurement', { id: bench.id(), kind: 'valve-duty', when: 'before', value: 58 });
-  await bench.do('take-measurement', { id: bench.id(), kind: 'closed-volts', when: 'before', value: 0.5 });
-  await checkDone(bench, 'leak-by-ear', 'none', 9);
-  await checkDone(bench, 'duct-off-look', 'ring', 8);
-  await checkDone(bench, 'valve-moves', 'clicks', 4);
-  await decide(bench, {
+  await player.do('read-codes-out', { when: 'before' });
+  await player.do('tell-history', { since: 'about a month', doneBefore: 'battery changed in spring' });
+  await player.do('take-measurement', { id: player.id(), kind: 'idle-rpm', when: 'before', value: 610 });
+  await player.do('take-measurement', { id: player.id(), kind: 'valve-duty', when: 'before', value: 58 });
+  await player.do('take-measurement', { id: player.id(), kind: 'closed-volts', when: 'before', value: 0.5 });
+  await checkDone(player, 'leak-by-ear', 'none', 9);
+  await checkDone(player, 'duct-off-look', 'ring', 8);
+  await checkDone(player, 'valve-moves', 'clicks', 4);
+  await decide(player, {
     choice: 'clean-bench',
     reason: 'deposit at the edge, valve stiff; body true, shaft without play',
   });
-  for (const stage of ['complaint', 'diagnose', 'decide'] as const) await bench.do('pass-stage', { stage }, 0.2);
-  await bench.do('pin-procedure', { procedureId: 'cable-rotary' });
-  await prepareAll(bench);
-  await stripAll(bench);
-  await bench.do('record-coolant', { id: bench.id(), kind: 'caught', amountText: '0.7 L', concentration: null });
-  await bench.do('pass-stage', { stage: 'strip' }, 0.2);
-  bench.at(now - 5 * HOUR);
-  await bench.do('test-coolant', {
-    id: bench.id(),
+  for (const stage of ['complaint', 'diagnose', 'decide'] as const) await player.do('pass-stage', { stage }, 0.2);
+  await player.do('pin-procedure', { procedureId: 'cable-rotary' });
+  await prepareAll(player);
+  await stripAll(player);
+  await player.do('record-coolant', { id: player.id(), kind: 'caught', amountText: '0.7 L', concentration: null });
+  await player.do('pass-stage', { stage: 'strip' }, 0.2);
+  player.at(now - 5 * HOUR);
+  await player.do('test-coolant', {
+    id: player.id(),
     when: 'before',
     tool: 'refractometer',
     scale: 'ethylene',
     typed: '−31 °C',
   });
-  await busWalk(bench);
-  await freedScrew(bench);
-  await inspectAndClean(bench, CABLE_BODY, 2);
-  await inspectAndClean(bench, ROTARY_VALVE, 3);
-  const soak = bench.id();
-  await bench.do('start-timer', { id: soak, label: 'Valve soaks', minutes: 25, kind: 'soak', unit: 'idle-valve' });
-  await bench.wait(25).do('end-timer', { id: soak, outcome: 'done' });
-  await bench.do('weigh-can', {
-    id: bench.id(),
+  await busWalk(player);
+  await freedScrew(player);
+  await inspectAndClean(player, CABLE_BODY, 2);
+  await inspectAndClean(player, ROTARY_VALVE, 3);
+  const soak = player.id();
+  await player.do('start-timer', { id: soak, label: 'Valve soaks', minutes: 25, kind: 'soak', unit: 'idle-valve' });
+  await player.wait(25).do('end-timer', { id: soak, outcome: 'done' });
+  await player.do('weigh-can', {
+    id: player.id(),
     substance: 'throttle-cleaner',
     surface: 'throttle body',
     beforeText: '301 g',
@@ -82,66 +82,66 @@ export async function busInRefit(bench: Bench, now: number): Promise<void> {
     ['Valve O-ring', 'NP-25-1131', 180],
     ['Idle screw O-ring', 'NP-25-1140', 120],
   ] as const) {
-    await bench.do('decide-seal', {
-      id: bench.id(),
+    await player.do('decide-seal', {
+      id: player.id(),
       name,
       decision: 'renewed',
       partNumber,
       why: '',
       ...(name === 'Body gasket' ? {} : { rubber: 'nbr' as const, lubricant: 'silicone-grease' as const }),
     });
-    await bench.do('use-part', { id: bench.id(), name, partNumber, quantity: 1, priceMinor });
+    await player.do('use-part', { id: player.id(), name, partNumber, quantity: 1, priceMinor });
   }
-  await bench.do('turn-screw', {
-    id: bench.id(),
+  await player.do('turn-screw', {
+    id: player.id(),
     unit: 'throttle-body',
     screw: 'idle',
     turnsText: '1.75',
     why: 'out for its ring',
   });
-  await bench.do('turn-screw', {
-    id: bench.id(),
+  await player.do('turn-screw', {
+    id: player.id(),
     unit: 'throttle-body',
     screw: 'idle',
     turnsText: '-1.75',
     why: 'back',
   });
-  await bench.do('sweep-sensor', {
-    id: bench.id(),
+  await player.do('sweep-sensor', {
+    id: player.id(),
     unit: 'throttle-body',
     when: 'after',
     typed: ['0.51', '1.44', '2.41', '3.36', '4.29'],
   });
-  for (const stage of ['inspect', 'clean', 'rebuild'] as const) await bench.do('pass-stage', { stage }, 0.2);
-  bench.at(now - 70 * 60_000);
-  await bench.do('acknowledge-caution', { caution: 'alloy' });
-  await refitUntil(bench, 'flange');
-  await tightenAll(bench, 'flange', '75 in·lb', 'small-click', 7);
+  for (const stage of ['inspect', 'clean', 'rebuild'] as const) await player.do('pass-stage', { stage }, 0.2);
+  player.at(now - 70 * 60_000);
+  await player.do('acknowledge-caution', { caution: 'alloy' });
+  await refitUntil(player, 'flange');
+  await tightenAll(player, 'flange', '75 in·lb', 'small-click', 7);
 }
 
 /** The walk over both units of the library bus. */
-async function busWalk(bench: Bench): Promise<void> {
+async function busWalk(player: Player): Promise<void> {
   const light = [1, 1, 0, 0, 1, 1, 1, 0, 0, 1, 1, 1];
-  await judge(bench, CABLE_BODY, 'deposit-front', { marks: [1] }, 2);
-  await judge(bench, CABLE_BODY, 'deposit-back', { marks: [3], note: 'oily, from the breather' });
-  await judge(bench, CABLE_BODY, 'light', { marks: light });
-  await judge(bench, CABLE_BODY, 'play', { typed: ['0.06'] }, 2);
-  await judge(bench, CABLE_BODY, 'plate-flat', { typed: ['0.02'] });
-  await judge(bench, CABLE_BODY, 'body-flat', { typed: ['0.05'] });
-  await judge(bench, CABLE_BODY, 'spring', { typed: ['0.3'] });
-  await judge(bench, CABLE_BODY, 'stop-screw', { outcome: 'sealed' });
-  await judge(bench, CABLE_BODY, 'gasket-height', { typed: ['1.3', '2.0'] });
-  await judge(bench, CABLE_BODY, 'ring', { which: 'idle screw', typed: ['88'] });
-  await judge(bench, ROTARY_VALVE, 'valve-free', { outcome: 'stiff', note: 'comes free with a push' }, 2);
-  await judge(bench, ROTARY_VALVE, 'coil', { which: 'open side', typed: ['12.1', '31'] });
-  await judge(bench, ROTARY_VALVE, 'coil', { which: 'close side', typed: ['11.8', '31'] });
-  await judge(bench, ROTARY_VALVE, 'ring', { which: 'valve', typed: ['85'] });
+  await judge(player, CABLE_BODY, 'deposit-front', { marks: [1] }, 2);
+  await judge(player, CABLE_BODY, 'deposit-back', { marks: [3], note: 'oily, from the breather' });
+  await judge(player, CABLE_BODY, 'light', { marks: light });
+  await judge(player, CABLE_BODY, 'play', { typed: ['0.06'] }, 2);
+  await judge(player, CABLE_BODY, 'plate-flat', { typed: ['0.02'] });
+  await judge(player, CABLE_BODY, 'body-flat', { typed: ['0.05'] });
+  await judge(player, CABLE_BODY, 'spring', { typed: ['0.3'] });
+  await judge(player, CABLE_BODY, 'stop-screw', { outcome: 'sealed' });
+  await judge(player, CABLE_BODY, 'gasket-height', { typed: ['1.3', '2.0'] });
+  await judge(player, CABLE_BODY, 'ring', { which: 'idle screw', typed: ['88'] });
+  await judge(player, ROTARY_VALVE, 'valve-free', { outcome: 'stiff', note: 'comes free with a push' }, 2);
+  await judge(player, ROTARY_VALVE, 'coil', { which: 'open side', typed: ['12.1', '31'] });
+  await judge(player, ROTARY_VALVE, 'coil', { which: 'close side', typed: ['11.8', '31'] });
+  await judge(player, ROTARY_VALVE, 'ring', { which: 'valve', typed: ['85'] });
 }
 
 /** One valve screw that did not come at once. */
-async function freedScrew(bench: Bench): Promise<void> {
-  const screwId = bench.id();
-  await bench.do('note-seized', {
+async function freedScrew(player: Player): Promise<void> {
+  const screwId = player.id();
+  await player.do('note-seized', {
     id: screwId,
     unit: 'idle-valve',
     where: 'Valve screw, lower',
@@ -152,68 +152,72 @@ async function freedScrew(bench: Bench): Promise<void> {
     partNumber: 'NP-05-0514',
   });
   const tried = (rung: 'right-bit' | 'heat', outcome: 'not yet' | 'out', note: string): Promise<void> =>
-    bench.do('try-rung', { screwId, rung, outcome, note, timerId: '' }, 4);
+    player.do('try-rung', { screwId, rung, outcome, note, timerId: '' }, 4);
   await tried('right-bit', 'not yet', 'bit begins to climb');
   await tried('heat', 'out', 'at 110 °C');
 }
 
 /** Post van 3: just in, being diagnosed by the apprentice. */
-export async function vanInDiagnose(bench: Bench): Promise<void> {
-  await bench.do('open-job', {
+export async function vanInDiagnose(player: Player): Promise<void> {
+  await player.do('open-job', {
     vehicleId: 'van3',
     reading: { value: 91_640, unit: 'km' },
     readingReason: '',
     complaint: 'Idles rough at the lights since the battery went flat.',
   });
-  await bench.do('tell-complaint', {
-    id: bench.id(),
+  await player.do('tell-complaint', {
+    id: player.id(),
     text: 'Rough at the lights and idles too low since the battery went flat last week.',
   });
-  await bench.do('answer-question', { id: bench.id(), sign: 'comes-and-goes', outcome: 'no' });
-  await bench.do('read-code', { id: bench.id(), code: 'P2119', status: 'stored', when: 'before', note: '' });
-  await bench.do('read-code', { id: bench.id(), code: 'P0171', status: 'pending', when: 'before', note: '' });
-  await bench.do('read-codes-out', { when: 'before' });
-  await bench.do('tell-history', { since: 'last week', doneBefore: 'battery flat, jump started' });
-  await bench.do('take-measurement', { id: bench.id(), kind: 'idle-rpm', when: 'before', value: 620 });
-  await bench.do('pass-stage', { stage: 'complaint' }, 0.2);
-  await bench.do('record-check', { id: bench.id(), check: 'air-mass', outcome: '', typed: ['2.1'], when: 'before' }, 6);
-  await checkDone(bench, 'leak-by-ear', 'none', 9);
+  await player.do('answer-question', { id: player.id(), sign: 'comes-and-goes', outcome: 'no' });
+  await player.do('read-code', { id: player.id(), code: 'P2119', status: 'stored', when: 'before', note: '' });
+  await player.do('read-code', { id: player.id(), code: 'P0171', status: 'pending', when: 'before', note: '' });
+  await player.do('read-codes-out', { when: 'before' });
+  await player.do('tell-history', { since: 'last week', doneBefore: 'battery flat, jump started' });
+  await player.do('take-measurement', { id: player.id(), kind: 'idle-rpm', when: 'before', value: 620 });
+  await player.do('pass-stage', { stage: 'complaint' }, 0.2);
+  await player.do(
+    'record-check',
+    { id: player.id(), check: 'air-mass', outcome: '', typed: ['2.1'], when: 'before' },
+    6,
+  );
+  await checkDone(player, 'leak-by-ear', 'none', 9);
 }
 
 /** Farm utility: waits for its gasket; must stay whole and driving. */
-export async function farmWaitsForPart(bench: Bench, now: number): Promise<void> {
-  await bench.do('open-job', {
+export async function farmWaitsForPart(player: Player, now: number): Promise<void> {
+  await player.do('open-job', {
     vehicleId: 'farm',
     reading: { value: 206_880, unit: 'km' },
     readingReason: '',
     complaint: 'Throttle snatches when pulling away.',
   });
-  await bench.do('tell-complaint', { id: bench.id(), text: 'Throttle snatches when pulling away.' });
-  await bench.do('read-codes-out', { when: 'before' });
-  await checkDone(bench, 'duct-off-look', 'ring', 8);
-  await checkDone(bench, 'shaft-play', 'none', 4);
-  await decide(bench, { choice: 'clean-bench', reason: 'crust behind the plate' });
-  for (const stage of ['complaint', 'diagnose', 'decide'] as const) await bench.do('pass-stage', { stage }, 0.2);
-  await bench.do('pin-procedure', { procedureId: 'cable-rotary' });
+  await player.do('tell-complaint', { id: player.id(), text: 'Throttle snatches when pulling away.' });
+  await player.do('read-codes-out', { when: 'before' });
+  await checkDone(player, 'duct-off-look', 'ring', 8);
+  await checkDone(player, 'shaft-play', 'none', 4);
+  await decide(player, { choice: 'clean-bench', reason: 'crust behind the plate' });
+  for (const stage of ['complaint', 'diagnose', 'decide'] as const) await player.do('pass-stage', { stage }, 0.2);
+  await player.do('pin-procedure', { procedureId: 'cable-rotary' });
   const expected = new Date(now + 5 * DAY).toISOString().slice(0, 10);
-  await bench.do('tick-need', { needId: 'n-gasket', state: 'ordered', expected });
+  await player.do('tick-need', { needId: 'n-gasket', state: 'ordered', expected });
   for (const needId of ['n-ring', 'n-screw-ring', 'n-cleaner', 'n-bit', 'n-wrench'])
-    await bench.do('tick-need', { needId, state: 'ready', expected: null }, 1);
+    await player.do('tick-need', { needId, state: 'ready', expected: null }, 1);
 }
 
 /** Harbour launch: no procedure, items typed at the engine, two screws under penetrating oil. */
-export async function launchOiled(bench: Bench): Promise<void> {
-  await bench.do('open-job', {
+export async function launchOiled(player: Player): Promise<void> {
+  await player.do('open-job', {
     vehicleId: 'launch',
     reading: { value: 612, unit: 'h' },
     readingReason: '',
     complaint: 'Trolls too fast and clicks with the key on.',
   });
-  await bench.do('tell-complaint', { id: bench.id(), text: 'Trolls too fast and clicks with the key on.' });
-  await checkDone(bench, 'valve-moves', 'clicks', 4);
-  await decide(bench, { choice: 'rebuild', reason: 'stepper stuck with salt; body still flat' });
+  await player.do('tell-complaint', { id: player.id(), text: 'Trolls too fast and clicks with the key on.' });
+  await checkDone(player, 'valve-moves', 'clicks', 4);
+  await decide(player, { choice: 'rebuild', reason: 'stepper stuck with salt; body still flat' });
   for (const stage of ['complaint', 'diagnose', 'decide', 'prepare'] as const)
-    await bench.do('pass-stage', { stage }, 0.2);
+    await player.do('pass-stage', { stage }, 0.2);
   const items = [
     item('cowl', 'Cowl', 'cover'),
     item('silencer', 'Intake silencer', 'duct'),
@@ -222,21 +226,21 @@ export async function launchOiled(bench: Bench): Promise<void> {
     item('stepper', 'Stepper valve', 'unit', { unit: 'idle-valve' }),
   ];
   for (const each of items) {
-    await bench.do('add-item', { item: each }, 1);
-    await bench.do(
+    await player.do('add-item', { item: each }, 1);
+    await player.do(
       'remove-item',
       { itemId: each.id, pocket: each.kind === 'unit' ? 'bench' : 'crate', label: '', countedOut: null },
       3,
     );
   }
-  await bench.do('pass-stage', { stage: 'strip' }, 0.2);
+  await player.do('pass-stage', { stage: 'strip' }, 0.2);
   const stepper = { unit: 'idle-valve', kind: 'idle-valve', form: 'stepper-valve' } as const;
-  await judge(bench, stepper, 'valve-deposit', { marks: [3], note: 'white crust' }, 2);
-  await judge(bench, stepper, 'valve-free', { outcome: 'stuck', note: 'salt' });
-  await bench.do('pass-stage', { stage: 'inspect' }, 0.2);
+  await judge(player, stepper, 'valve-deposit', { marks: [3], note: 'white crust' }, 2);
+  await judge(player, stepper, 'valve-free', { outcome: 'stuck', note: 'salt' });
+  await player.do('pass-stage', { stage: 'inspect' }, 0.2);
   for (const where of ['Stepper screw, upper', 'Stepper screw, lower']) {
-    const screwId = bench.id();
-    await bench.do('note-seized', {
+    const screwId = player.id();
+    await player.do('note-seized', {
       id: screwId,
       unit: 'idle-valve',
       where,
@@ -247,59 +251,59 @@ export async function launchOiled(bench: Bench): Promise<void> {
       partNumber: '',
     });
     const attempt = (rung: 'right-bit' | 'oil', outcome: 'not yet' | 'waiting', timerId = ''): Promise<void> =>
-      bench.do('try-rung', { screwId, rung, outcome, note: '', timerId }, 3);
+      player.do('try-rung', { screwId, rung, outcome, note: '', timerId }, 3);
     await attempt('right-bit', 'not yet');
-    await attempt('oil', 'waiting', bench.id());
+    await attempt('oil', 'waiting', player.id());
   }
 }
 
-/** Courier's four: the bank on the bench, two bodies soak while the other two are brushed; injectors lie apart. */
-export async function fourOnBench(bench: Bench, now: number): Promise<void> {
-  await bench.do('open-job', {
+/** Courier's four: the bank on the player, two bodies soak while the other two are brushed; injectors lie apart. */
+export async function fourOnBench(player: Player, now: number): Promise<void> {
+  await player.do('open-job', {
     vehicleId: 'four',
     reading: { value: 58_410, unit: 'km' },
     readingReason: '',
     complaint: 'Uneven at idle, stalls at the ferry ramp.',
   });
-  await bench.do('tell-complaint', { id: bench.id(), text: 'Uneven at idle and stalls when it comes to rest.' });
-  await bench.do('read-codes-out', { when: 'before' });
-  await checkDone(bench, 'duct-off-look', 'ring', 8);
-  await checkDone(bench, 'light-gap', 'blocked', 6);
-  await decide(bench, { choice: 'clean-bench', reason: 'no light round two of four plates' });
-  for (const stage of ['complaint', 'diagnose', 'decide'] as const) await bench.do('pass-stage', { stage }, 0.2);
-  await bench.do('pin-procedure', { procedureId: 'motorcycle-four' });
-  await prepareAll(bench);
-  await stripAll(bench);
-  await bench.do('pass-stage', { stage: 'strip' }, 0.2);
+  await player.do('tell-complaint', { id: player.id(), text: 'Uneven at idle and stalls when it comes to rest.' });
+  await player.do('read-codes-out', { when: 'before' });
+  await checkDone(player, 'duct-off-look', 'ring', 8);
+  await checkDone(player, 'light-gap', 'blocked', 6);
+  await decide(player, { choice: 'clean-bench', reason: 'no light round two of four plates' });
+  for (const stage of ['complaint', 'diagnose', 'decide'] as const) await player.do('pass-stage', { stage }, 0.2);
+  await player.do('pin-procedure', { procedureId: 'motorcycle-four' });
+  await prepareAll(player);
+  await stripAll(player);
+  await player.do('pass-stage', { stage: 'strip' }, 0.2);
   for (const cylinder of [1, 2, 3, 4])
-    await bench.do(
+    await player.do(
       'set-apart',
-      { id: bench.id(), unit: `four-tb-${cylinder}`, what: 'Injector', place: `cylinder ${cylinder}` },
+      { id: player.id(), unit: `four-tb-${cylinder}`, what: 'Injector', place: `cylinder ${cylinder}` },
       0.5,
     );
   const grades = [2, 3, 3, 2];
   const unitOf = (index: number) => ({ unit: `four-tb-${index + 1}`, kind: 'throttle-body', form: 'bank' }) as const;
   for (const [index, grade] of grades.entries()) {
-    await judge(bench, unitOf(index), 'deposit-edge', { marks: [grade] });
-    await judge(bench, unitOf(index), 'light', {
+    await judge(player, unitOf(index), 'deposit-edge', { marks: [grade] });
+    await judge(player, unitOf(index), 'light', {
       marks: Array.from({ length: 12 }, (_, sector) => (grade === 3 ? 0 : sector % 5 === 0 ? 0 : 1)),
     });
   }
-  await bench.do('pass-stage', { stage: 'inspect' }, 0.2);
-  bench.at(now - 9 * 60_000);
+  await player.do('pass-stage', { stage: 'inspect' }, 0.2);
+  player.at(now - 9 * 60_000);
   const pass = (index: number, kind: 'protect' | 'wet' | 'brush' | 'wipe'): Promise<void> =>
-    bench.do('do-pass', { id: bench.id(), unit: `four-tb-${index + 1}`, kind }, 0.3);
+    player.do('do-pass', { id: player.id(), unit: `four-tb-${index + 1}`, kind }, 0.3);
   const soak = (index: number, minutes: number): Promise<void> =>
-    bench.do(
+    player.do(
       'do-pass',
       {
-        id: bench.id(),
+        id: player.id(),
         unit: `four-tb-${index + 1}`,
         kind: 'soak',
         form: 'bank',
         substance: 'throttle-cleaner',
         how: 'soak',
-        soak: { timerId: bench.id(), label: `Throttle body, cylinder ${index + 1} soaks`, minutes },
+        soak: { timerId: player.id(), label: `Throttle body, cylinder ${index + 1} soaks`, minutes },
       },
       0.3,
     );
@@ -308,10 +312,10 @@ export async function fourOnBench(bench: Bench, now: number): Promise<void> {
   await soak(1, 15);
   await soak(2, 15);
   for (const kind of ['brush', 'wipe'] as const) for (const index of [0, 3]) await pass(index, kind);
-  await bench.do(
+  await player.do(
     'weigh-can',
     {
-      id: bench.id(),
+      id: player.id(),
       substance: 'throttle-cleaner',
       surface: 'throttle bodies',
       beforeText: '388 g',

@@ -1,44 +1,44 @@
 import { type CommandData, type Job, jobPlan, nextOff } from '../../core/job/index.ts';
 import { tighteningOrder } from '../../core/torque/index.ts';
-import type { Bench } from '../bench.ts';
+import type { Player } from '../player.ts';
 import { boreDrawing } from '../drawing.ts';
 
 /** Ticks everything the procedure needs. */
-export async function prepareAll(bench: Bench): Promise<void> {
-  for (const { id } of bench.job.procedure?.needs ?? [])
-    await bench.do('tick-need', { needId: id, state: 'ready', expected: null }, 1);
-  await bench.do('acknowledge-caution', { caution: 'battery' }, 1);
-  await bench.do('pass-stage', { stage: 'prepare' }, 1);
+export async function prepareAll(player: Player): Promise<void> {
+  for (const { id } of player.job.procedure?.needs ?? [])
+    await player.do('tick-need', { needId: id, state: 'ready', expected: null }, 1);
+  await player.do('acknowledge-caution', { caution: 'battery' }, 1);
+  await player.do('pass-stage', { stage: 'prepare' }, 1);
 }
 
 /** Takes everything off in the procedure's order and plugs each opening at once. */
-export async function stripAll(bench: Bench): Promise<void> {
+export async function stripAll(player: Player): Promise<void> {
   const pockets = ['A1', 'A2', 'A3', 'B1', 'B2', 'B3', 'C1', 'C2', 'C3'];
   let taken = 0;
-  for (let item = nextOff(bench.job); item !== null; item = nextOff(bench.job)) {
+  for (let item = nextOff(player.job); item !== null; item = nextOff(player.job)) {
     const pocket = item.kind === 'unit' ? 'bench' : (pockets[taken % pockets.length] ?? '');
     const label = item.id.startsWith('vac-')
       ? `tag ${item.id.slice(-1).toUpperCase()}`
       : item.alike === undefined
         ? ''
         : `cylinder ${item.id.slice(-1)}`;
-    await bench.do('remove-item', { itemId: item.id, pocket, label, countedOut: item.fasteners?.count ?? null });
+    await player.do('remove-item', { itemId: item.id, pocket, label, countedOut: item.fasteners?.count ?? null });
     taken += 1;
-    for (const opening of bench.job.openings.filter(({ state }) => state === 'open')) {
-      await bench.do('plug-opening', { openingId: opening.id, plugId: bench.id(), what: opening.plugWith }, 1);
+    for (const opening of player.job.openings.filter(({ state }) => state === 'open')) {
+      await player.do('plug-opening', { openingId: opening.id, plugId: player.id(), what: opening.plugWith }, 1);
     }
   }
 }
 
 /** Tightens a group over all its passes, crosswise. @param stopAfter leaves off after so many entries */
 export async function tightenAll(
-  bench: Bench,
+  player: Player,
   itemId: string,
   reached: string,
   wrenchId: string,
   stopAfter = Number.POSITIVE_INFINITY,
 ): Promise<void> {
-  const group = bench.job.items.find(({ id }) => id === itemId)?.fasteners;
+  const group = player.job.items.find(({ id }) => id === itemId)?.fasteners;
   if (!group) return;
   let made = 0;
   for (const [index] of group.fractions.entries()) {
@@ -46,7 +46,7 @@ export async function tightenAll(
       if (made >= stopAfter) return;
       made += 1;
       const final = index === group.fractions.length - 1;
-      await bench.do(
+      await player.do(
         'tighten-bolt',
         { itemId, boltId, pass: index + 1, method: 'wrench', torqueText: final ? reached : '4 Nm', wrenchId },
         1,
@@ -66,32 +66,32 @@ const REACHED: Readonly<Record<string, readonly [string, string]>> = {
 };
 
 /** Puts things back in the plan's order, until an item (not included) or to the end. */
-export async function refitUntil(bench: Bench, stopAt: string | null): Promise<void> {
+export async function refitUntil(player: Player, stopAt: string | null): Promise<void> {
   for (;;) {
-    const step = nextStep(bench.job);
+    const step = nextStep(player.job);
     if (step === null || step === stopAt) return;
-    const item = bench.job.items.find(({ id }) => id === step);
+    const item = player.job.items.find(({ id }) => id === step);
     if (item === undefined) return;
     if (item.origin === 'plug') {
-      const opening = bench.job.openings.find(({ plugId, state }) => plugId === item.id && state === 'plugged');
+      const opening = player.job.openings.find(({ plugId, state }) => plugId === item.id && state === 'plugged');
       if (opening === undefined) return;
-      await bench.do('unplug-opening', { openingId: opening.id }, 1);
+      await player.do('unplug-opening', { openingId: opening.id }, 1);
       continue;
     }
     const torque = REACHED[item.id];
     if (item.fasteners?.spec && torque && item.kind === 'fasteners') {
-      await tightenAll(bench, item.id, torque[0], torque[1]);
+      await tightenAll(player, item.id, torque[0], torque[1]);
       continue;
     }
     const renewed = item.singleUse;
-    await bench.do('put-back-item', {
+    await player.do('put-back-item', {
       itemId: item.id,
       renewed,
       fitted: renewed ? item.partNumber : '',
       countedBack: item.countedOut,
       confirmed: item.kind === 'connector',
     });
-    if (item.fasteners?.spec && torque) await tightenAll(bench, item.id, torque[0], torque[1]);
+    if (item.fasteners?.spec && torque) await tightenAll(player, item.id, torque[0], torque[1]);
   }
 }
 
@@ -102,41 +102,41 @@ function nextStep(job: Job): string | null {
 }
 
 /** Records a check of the knowledge by what was found. */
-export const checkDone = (bench: Bench, check: string, outcome: string, minutes: number): Promise<void> =>
-  bench.do('record-check', { id: bench.id(), check, outcome, typed: [], when: 'before' }, minutes);
+export const checkDone = (player: Player, check: string, outcome: string, minutes: number): Promise<void> =>
+  player.do('record-check', { id: player.id(), check, outcome, typed: [], when: 'before' }, minutes);
 
 /** Decides; no house rule stands in the way. */
-export const decide = (bench: Bench, what: Pick<CommandData['decide'], 'choice' | 'reason'>): Promise<void> =>
-  bench.do('decide', { ...what, departure: '', options: [] });
+export const decide = (player: Player, what: Pick<CommandData['decide'], 'choice' | 'reason'>): Promise<void> =>
+  player.do('decide', { ...what, departure: '', options: [] });
 
 /** A run from start to finish with readings that meet its conditions. */
-export async function runThrough(bench: Bench, recipeId: string, outcome: 'took' | 'did not take'): Promise<void> {
-  const runId = bench.id();
-  await bench.do('start-run', { id: runId, recipeId });
-  const send = (input: Parameters<typeof bench.do<'advance-run'>>[1]['input'], minutes: number) =>
-    bench.do('advance-run', { runId, input }, minutes);
+export async function runThrough(player: Player, recipeId: string, outcome: 'took' | 'did not take'): Promise<void> {
+  const runId = player.id();
+  await player.do('start-run', { id: runId, recipeId });
+  const send = (input: Parameters<typeof player.do<'advance-run'>>[1]['input'], minutes: number) =>
+    player.do('advance-run', { runId, input }, minutes);
   await send({ kind: 'reading', name: 'ect', value: 84 }, 1);
   await send({ kind: 'flag', name: 'loads-off', on: true }, 0.2);
   await send({ kind: 'flag', name: 'heater-hot', on: true }, 0.2);
   await send({ kind: 'reading', name: 'speed', value: 50 }, 0.2);
-  for (let left = 20; left > 0 && bench.job.runs.at(-1)?.run.status === 'running'; left -= 1)
+  for (let left = 20; left > 0 && player.job.runs.at(-1)?.run.status === 'running'; left -= 1)
     await send({ kind: 'confirm' }, 6);
-  await bench.do('close-run', { runId, outcome, why: outcome === 'took' ? '' : 'idle stayed high' }, 1);
+  await player.do('close-run', { runId, outcome, why: outcome === 'took' ? '' : 'idle stayed high' }, 1);
 }
 
 type Point = CommandData['judge-point'];
 /** Judges one stop of the walk. */
 export const judge = (
-  bench: Bench,
+  player: Player,
   unit: Pick<Point, 'unit' | 'kind' | 'form'>,
   point: string,
   found: Partial<Pick<Point, 'marks' | 'outcome' | 'typed' | 'which' | 'note' | 'when'>>,
   minutes = 1,
 ): Promise<void> =>
-  bench.do(
+  player.do(
     'judge-point',
     {
-      id: bench.id(),
+      id: player.id(),
       ...unit,
       point,
       when: 'before',
@@ -157,21 +157,21 @@ export const ELECTRONIC_BODY = { unit: 'throttle-body', kind: 'throttle-body', f
 
 /** Inspect and clean, the same for every unit of the demo. */
 export async function inspectAndClean(
-  bench: Bench,
+  player: Player,
   unit: typeof CABLE_BODY | typeof ROTARY_VALVE | typeof ELECTRONIC_BODY,
   grade: number,
 ): Promise<void> {
   const point = unit.unit === 'throttle-body' ? 'deposit-edge' : 'valve-deposit';
-  await judge(bench, unit, point, { marks: [grade], note: 'dark ring where it closes' }, 2);
-  await bench.picture(boreDrawing(grade / 4, unit.unit), unit.unit, 'before', 'as it came off');
+  await judge(player, unit, point, { marks: [grade], note: 'dark ring where it closes' }, 2);
+  await player.picture(boreDrawing(grade / 4, unit.unit), unit.unit, 'before', 'as it came off');
   const round =
     unit.form === 'electronic'
       ? (['protect', 'wipe', 'brush', 'wipe'] as const)
       : (['protect', 'wet', 'soak', 'brush', 'wipe'] as const);
-  for (const kind of round) await bench.do('do-pass', { id: bench.id(), unit: unit.unit, kind }, 4);
-  await judge(bench, unit, point, { marks: [0], when: 'after', note: 'clean to the edge' }, 2);
+  for (const kind of round) await player.do('do-pass', { id: player.id(), unit: unit.unit, kind }, 4);
+  await judge(player, unit, point, { marks: [0], when: 'after', note: 'clean to the edge' }, 2);
   if (unit.unit === 'throttle-body')
-    await judge(bench, unit, 'light', { marks: Array.from({ length: 12 }, () => 1), when: 'after' });
-  await bench.do('do-pass', { id: bench.id(), unit: unit.unit, kind: 'dry' }, 4);
-  await bench.picture(boreDrawing(0.02, unit.unit), unit.unit, 'after', 'cleaned and dry');
+    await judge(player, unit, 'light', { marks: Array.from({ length: 12 }, () => 1), when: 'after' });
+  await player.do('do-pass', { id: player.id(), unit: unit.unit, kind: 'dry' }, 4);
+  await player.picture(boreDrawing(0.02, unit.unit), unit.unit, 'after', 'cleaned and dry');
 }

@@ -4,18 +4,18 @@ import { type Stage, STAGES } from '../../core/job/index.ts';
 /** One chunk per stage, loaded when it is opened. */
 const stageViews: Readonly<Record<Stage, () => Promise<unknown>>> = {
   complaint: () => import('../stages/complaint/ComplaintStage.vue'),
-  diagnose: () => import('../stages/diagnose/DiagnoseStage.vue'),
-  decide: () => import('../stages/decide/DecideStage.vue'),
-  prepare: () => import('../stages/prepare/PrepareStage.vue'),
-  strip: () => import('../stages/there-and-back/StripStage.vue'),
-  inspect: () => import('../stages/inspect/InspectStage.vue'),
-  clean: () => import('../stages/clean/CleanStage.vue'),
+  diagnose: () => import('../stages/diagnosis/DiagnoseStage.vue'),
+  decide: () => import('../stages/choice/DecideStage.vue'),
+  prepare: () => import('../stages/needs/PrepareStage.vue'),
+  strip: () => import('../stages/items/StripStage.vue'),
+  inspect: () => import('../stages/inspection/InspectStage.vue'),
+  clean: () => import('../stages/cleaning/CleanStage.vue'),
   rebuild: () => import('../stages/rebuild/RebuildStage.vue'),
-  refit: () => import('../stages/there-and-back/RefitStage.vue'),
+  refit: () => import('../stages/items/RefitStage.vue'),
   coolant: () => import('../stages/coolant/CoolantStage.vue'),
-  relearn: () => import('../stages/relearn/RelearnStage.vue'),
-  prove: () => import('../stages/prove/ProveStage.vue'),
-  'hand-over': () => import('../stages/hand-over/HandOverStage.vue'),
+  relearn: () => import('../stages/runs/RelearnStage.vue'),
+  prove: () => import('../stages/proof/ProveStage.vue'),
+  'hand-over': () => import('../stages/handover/HandOverStage.vue'),
 };
 
 export const router = createRouter({
@@ -99,7 +99,7 @@ export const router = createRouter({
     {
       path: '/tools/torque',
       name: 'torque-bench',
-      component: () => import('../tools/TorqueBench.vue'),
+      component: () => import('../tools/TorqueTool.vue'),
       meta: { title: 'Torque bench' },
     },
     {
@@ -117,7 +117,7 @@ export const router = createRouter({
     {
       path: '/tools/coolant',
       name: 'coolant-bench',
-      component: () => import('../tools/CoolantBench.vue'),
+      component: () => import('../tools/CoolantTool.vue'),
       meta: { title: 'Coolant bench' },
     },
     { path: '/tools', name: 'tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
@@ -172,13 +172,13 @@ export const router = createRouter({
         {
           path: 'replace',
           name: 'replace',
-          component: () => import('../stages/replace/ReplaceView.vue'),
+          component: () => import('../stages/rebuild/ReplaceView.vue'),
           meta: { stage: 'rebuild', title: 'Old against new' },
         },
         {
           path: 'tray',
           name: 'tray',
-          component: () => import('../stages/tray/TrayView.vue'),
+          component: () => import('../stages/items/tray/TrayView.vue'),
           meta: { stage: 'strip', title: 'Lay-out tray' },
         },
       ],
@@ -192,13 +192,13 @@ export const router = createRouter({
     {
       path: '/jobs/:id/hands/clean',
       name: 'hands-clean',
-      component: () => import('../stages/clean/CleanHands.vue'),
+      component: () => import('../stages/cleaning/CleanHands.vue'),
       meta: { bare: true, title: 'Hands busy' },
     },
     {
       path: '/jobs/:id/tags',
       name: 'tags',
-      component: () => import('../stages/tray/TagsView.vue'),
+      component: () => import('../stages/items/tray/TagsView.vue'),
       meta: { bare: true, title: 'Tags' },
     },
     { path: '/:path(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue'), meta: { title: 'Nowhere' } },

@@ -7,7 +7,7 @@ import { useJob } from '../stores/job.ts';
 import { useLiveJob } from '../stores/liveJob.ts';
 import IdentityLine from './IdentityLine.vue';
 import RouteLine from './RouteLine.vue';
-import TallyStrip from './TallyStrip.vue';
+import TallyStrip from './start/TallyStrip.vue';
 
 const route = useRoute();
 const router = useRouter();

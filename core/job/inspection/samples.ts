@@ -1,9 +1,17 @@
+import { stageGaps } from '../handover/progress.ts';
 import type { SamplesOf } from '../testing/sample.ts';
 import { open } from '../testing/world.ts';
 import type { INSPECTION } from './subject.ts';
 
 /** One good command of every kind of this subject; see `SAMPLES`. */
 export const INSPECTION_SAMPLES: SamplesOf<typeof INSPECTION> = {
+  'drop-unit': {
+    after: [open],
+    data: { id: 'd', unit: 'throttle-body', heightText: '80 cm', note: 'onto concrete' },
+    events: ['unit-dropped'],
+    shows: (job) => [job.drops.map(({ unit, height }) => [unit, height]), stageGaps(job, 'inspect').at(-1)],
+    as: [[['throttle-body', { value: 80, unit: 'cm' }]], 'Throttle body was dropped and not looked at since'],
+  },
   'record-finding': {
     after: [open],
     data: { id: 'f', unit: 'throttle-body', point: 'deposit-edge', when: 'before', grade: 3, text: '' },

@@ -1,5 +1,6 @@
 import type { TypeOf } from '../../shape/index.ts';
 import type { Recorded } from '../fact.ts';
+import type { UnitDropped } from './dropping.ts';
 import type { findingRecordedShape } from './findings.ts';
 import type { pointJudgedShape } from './judging.ts';
 
@@ -15,7 +16,8 @@ export type Finding = Recorded<typeof findingRecordedShape> & {
 /** What was seen of the units. */
 export interface InspectionState {
   readonly findings: readonly Finding[];
+  readonly drops: readonly UnitDropped[];
 }
 
 /** Before anything was looked at. */
-export const FRESH_INSPECTION: InspectionState = { findings: [] };
+export const FRESH_INSPECTION: InspectionState = { findings: [], drops: [] };

@@ -63,6 +63,10 @@ export function jobUnits(job: Job, family: EngineFamily | null): readonly JobUni
   });
 }
 
+/** The name of a unit as the job's screens say it, or its id where the job has none such. */
+export const unitName = (job: Job, unit: string): string =>
+  jobUnits(job, null).find(({ id }) => id === unit)?.name ?? unit;
+
 /** The worst deposit grade of a unit, or null when none was given. */
 export function worstGrade(job: Job, unit: string, when: 'before' | 'after'): number | null {
   const grades = job.findings.flatMap((finding) =>

@@ -6,7 +6,7 @@ import { CONDITIONS, isSpec, PROOF_STRESS, specFromText, STRENGTHS } from '../..
 import FieldBox from '../../parts/FieldBox.vue';
 import { keysOf } from '../../parts/keysOf.ts';
 import TextField from '../../parts/TextField.vue';
-import { jointFigures } from '../../stages/there-and-back/jointFigures.ts';
+import { jointFigures } from '../../stages/torque/jointFigures.ts';
 import FlangePlacer from './FlangePlacer.vue';
 
 /** Fasteners of an item: how many, of what, how tight and where they sit. What cannot be read stays typed, with why. */

@@ -6,8 +6,8 @@ import ChoiceRow from '../../parts/ChoiceRow.vue';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
-import AdapterPanel from '../AdapterPanel.vue';
-import CodesList from '../CodesList.vue';
+import AdapterPanel from './AdapterPanel.vue';
+import CodesList from './CodesList.vue';
 import { useForm } from '../useForm.ts';
 
 /** Codes by typing, by pasting a printout, or read from the vehicle. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import TextField from '../../parts/TextField.vue';
-import { shareWords, useDiagnosis } from '../diagnose/useDiagnosis.ts';
-import KnowledgeMissing from '../diagnose/KnowledgeMissing.vue';
+import { shareWords, useDiagnosis } from '../diagnosis/useDiagnosis.ts';
+import KnowledgeMissing from '../diagnosis/KnowledgeMissing.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
 import CodesEntry from './CodesEntry.vue';

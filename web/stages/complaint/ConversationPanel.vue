@@ -3,7 +3,7 @@ import { computed, nextTick, ref } from 'vue';
 import { understand } from '../../../core/diagnose/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
-import { useDiagnosis } from '../diagnose/useDiagnosis.ts';
+import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { useForm } from '../useForm.ts';
 
 /** People say what it does; the program says what it understood, and asks the one question that tells most. */

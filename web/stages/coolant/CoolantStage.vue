@@ -6,7 +6,7 @@ import { format, formatNumber } from '../../../core/quantity/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
 import SourceNote from '../../parts/SourceNote.vue';
 import { useJob } from '../../stores/job.ts';
-import RunPanel from '../RunPanel.vue';
+import RunPanel from '../runs/RunPanel.vue';
 import StageFrame from '../StageFrame.vue';
 import BookBlock from './BookBlock.vue';
 import CircuitDrawing from './CircuitDrawing.vue';

@@ -18,9 +18,9 @@ import { readPreference } from '../../shell/preferences.ts';
 import { nowIso } from '../../stores/clock.ts';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
-import { actionFor, gaping, standsAt, UNTYPED } from '../there-and-back/actions.ts';
-import type { Way } from '../there-and-back/layout.ts';
-import { torqueStep } from '../there-and-back/torqueStep.ts';
+import { actionFor, gaping, standsAt, UNTYPED } from '../items/actions.ts';
+import type { Way } from '../items/layout.ts';
+import { torqueStep } from '../torque/torqueStep.ts';
 import { useHandsBusy } from './useHandsBusy.ts';
 
 /** One step fills the screen. Space, Enter, Page Down or a foot pedal is Done. */

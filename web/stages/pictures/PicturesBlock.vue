@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Job, PictureRef, When } from '../../../core/job/index.ts';
-import PictureAdd from '../PictureAdd.vue';
+import PictureAdd from './PictureAdd.vue';
 import CompareSlider from './CompareSlider.vue';
 import PictureMarker from './PictureMarker.vue';
 

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { JobUnit, Job } from '../../../core/job/index.ts';
 import { pointsFor } from '../../../core/inspect/index.ts';
-import PointPanel from '../inspect/PointPanel.vue';
+import PointPanel from '../inspection/PointPanel.vue';
 
 /** Once it is together: does it leak, does it return? */
 const props = defineProps<{ job: Job; unit: JobUnit }>();

@@ -1,0 +1,5 @@
+import { gap } from '../gap.ts';
+import type { Job } from '../job.ts';
+
+/** What is still to be decided. */
+export const choiceGaps = (job: Job): string[] => gap(job.decision === null, 'nothing decided');

@@ -1,0 +1,9 @@
+import { gap } from '../gap.ts';
+import type { Job } from '../job.ts';
+
+/** Whether a relearn took. */
+export const relearnGaps = (job: Job): string[] =>
+  gap(
+    !job.runs.some(({ run, closed }) => run.recipe.purpose === 'relearn' && closed?.outcome === 'took'),
+    'no relearn took',
+  );

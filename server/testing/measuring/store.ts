@@ -1,0 +1,36 @@
+import { join } from 'node:path';
+import { cableProcedure } from '../../../demo/procedures/cable.ts';
+import { shop } from '../../../demo/shop.ts';
+import { vehicles } from '../../../demo/vehicles.ts';
+import { createServices, type Services } from '../../services.ts';
+import { openStore } from '../../store/open.ts';
+
+/** A store of its own with the demo shop and one vehicle. */
+export function fresh(folder: string, name: string): { services: Services; db: ReturnType<typeof openStore> } {
+  const db = openStore(join(folder, name));
+  const services = createServices(db, join(folder, `${name}-pictures`), () => new Date().toISOString(), 'UTC');
+  const who = { by: 'isla', at: new Date().toISOString() };
+  services.lists.putShop(shop as Parameters<Services['lists']['putShop']>[0], who);
+  for (const each of shop.procedures) services.procedures.adopt(each, who);
+  services.vehicles.put('bus', vehicles.bus!, 0, who);
+  return { services, db };
+}
+
+/** A command as a browser would send it. */
+export const command = (id: string, type: string, data: unknown) =>
+  ({ id, at: new Date().toISOString(), by: 'tomas', seen: 0, type, data }) as never;
+
+/** A job on the library bus with its procedure chosen. */
+export function openedJob(services: Services, jobId: string, reading: number): void {
+  services.jobs.take(
+    jobId,
+    command(`${jobId}-open`, 'open-job', {
+      vehicleId: 'bus',
+      reading: { value: reading, unit: 'km' },
+      readingReason: '',
+      complaint: 'x',
+    }),
+    '',
+  );
+  services.jobs.take(jobId, command(`${jobId}-pin`, 'pin-procedure', { procedureId: cableProcedure.id }), '');
+}

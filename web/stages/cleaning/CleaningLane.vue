@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import {
+  LUBRICANTS,
+  PASS_KINDS,
+  passName,
+  type PassKind,
+  SUBSTANCES,
+  type Substance,
+} from '../../../core/clean/index.ts';
+import { cleaningPoint, GRADES, pointOf } from '../../../core/inspect/index.ts';
+import {
+  type JobUnit,
+  type Job,
+  looksClean,
+  nextUnitPass,
+  passesOf,
+  runningTimers,
+  seenSince,
+  secondsLeft,
+  unitMethod,
+  wantsGrade,
+} from '../../../core/job/index.ts';
+import { formatClock } from '../../../core/quantity/index.ts';
+import FieldBox from '../../parts/FieldBox.vue';
+import { useJob } from '../../stores/job.ts';
+import { useShop } from '../../stores/shop.ts';
+import GradeScale from '../inspection/GradeScale.vue';
+import { useForm } from '../useForm.ts';
+import { lookAt, passOver } from './passes.ts';
+
+/** One unit's cleaning: what comes next, what soaks, and the look that decides whether another round is due. */
+const props = defineProps<{ job: Job; unit: JobUnit; now: string }>();
+const store = useJob();
+const shop = useShop();
+const form = useForm();
+const otherwise = ref(false);
+const own = ref<Substance | ''>('');
+
+const method = computed(() => unitMethod(props.job, props.unit, shop.rules));
+const done = computed(() => passesOf(props.job, props.unit.id));
+const next = computed(() => nextUnitPass(props.job, props.unit, method.value));
+const grade = computed(() => wantsGrade(props.job, props.unit, method.value));
+const seen = computed(() => seenSince(props.job, props.unit));
+const planned = computed(() => method.value.passes.find(({ kind }) => kind === next.value) ?? null);
+const substance = computed(() => (own.value === '' ? (planned.value?.substance ?? null) : own.value));
+const soaking = computed(() =>
+  runningTimers(props.job)
+    .filter(({ unit, kind }) => unit === props.unit.id && kind === 'soak')
+    .map((timer) => ({ ...timer, left: secondsLeft(timer, props.now) })),
+);
+/** Clean to the eye, but nobody has held it against the lamp yet. */
+const wantsLight = computed(
+  () =>
+    next.value === 'dry' &&
+    seen.value.lightEven === null &&
+    (pointOf('light')?.forms.includes(props.unit.form) ?? false),
+);
+const gradePoint = computed(() => cleaningPoint(props.unit.form));
+
+function pass(kind: PassKind): void {
+  const chosen = kind === next.value ? substance.value : null;
+  if (form.send('do-pass', passOver(props.unit, method.value, kind, chosen))) own.value = '';
+}
+const look = (value: number): void => void form.send('judge-point', lookAt(props.unit, value));
+const state = computed(() => {
+  if (next.value === null) return 'clean and dry';
+  if (grade.value) return 'look at it';
+  if (seen.value.grade !== null)
+    return `now ${GRADES[seen.value.grade]}${looksClean(props.job, props.unit) ? ', good enough' : ': another round'}`;
+  return done.value.length === 0 ? 'not begun' : `round ${rounds.value}`;
+});
+const rounds = computed(() => {
+  const [first] = method.value.rounds.round;
+  return Math.max(1, done.value.filter((kind) => kind === first).length);
+});
+const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBRICANTS.includes(each));
+</script>
+
+<template>
+  <section class="border-t border-line py-5" :aria-label="unit.name">
+    <div class="flex flex-wrap items-baseline gap-x-4">
+      <h3 class="text-lg">{{ unit.name }}</h3>
+      <p class="text-soft">{{ state }}</p>
+      <p v-for="timer in soaking" :key="timer.id" class="ml-auto flex items-baseline gap-3 text-brass">
+        <span class="figure text-2xl">{{ timer.left > 0 ? formatClock(timer.left) : 'time is up' }}</span>
+        <button
+          v-if="job.status === 'open'"
+          type="button"
+          class="quiet text-sm text-ink"
+          @click="store.send('end-timer', { id: timer.id, outcome: timer.left > 0 ? 'stopped' : 'done' })"
+        >
+          {{ timer.left > 0 ? 'Stop' : 'Taken out' }}<span class="sr-only">: {{ timer.label }}</span>
+        </button>
+      </p>
+    </div>
+    <p class="mt-1 max-w-prose text-[0.9375rem] text-soft">{{ method.words }} {{ method.rule }}</p>
+    <ol v-if="done.length > 0" class="mt-3 flex flex-wrap items-center" :aria-label="`Passes of ${unit.name}`">
+      <li v-for="(kind, index) in done" :key="index" class="flex items-center text-sm text-moss">
+        <span v-if="index > 0" aria-hidden="true" class="w-3 border-t-2 border-moss" />
+        <span class="rounded-full border-2 border-moss px-2.5 py-0.5"
+          >{{ passName(kind) }}<span class="sr-only"> done</span></span
+        >
+      </li>
+    </ol>
+    <div v-if="grade" class="mt-3">
+      <p class="mb-2 font-semibold">What does it look like now? The card decides whether another round is due.</p>
+      <GradeScale
+        class="max-w-2xl"
+        :label="pointOf(gradePoint)?.name ?? ''"
+        :grade="seen.grade"
+        :disabled="job.status === 'closed'"
+        @pick="look"
+      />
+    </div>
+    <template v-else-if="next">
+      <div class="mt-3 flex flex-wrap items-center gap-3">
+        <button type="button" class="primary" :disabled="job.status === 'closed'" @click="pass(next)">
+          {{ passName(next)
+          }}<span v-if="substance && planned?.how" class="font-normal">{{ SUBSTANCES[substance] }}</span
+          ><span v-if="planned?.minutes && next !== 'dry'" class="font-normal">{{ planned.minutes }} min</span>
+        </button>
+        <button v-if="job.status === 'open'" type="button" class="faint self-center!" @click="otherwise = !otherwise">
+          {{ otherwise ? 'As proposed' : 'Otherwise' }}
+        </button>
+        <RouterLink
+          v-if="wantsLight"
+          class="link"
+          :to="{ path: `/jobs/${job.id}/inspect`, query: { unit: unit.id, at: 'light', when: 'after' } }"
+          >Look at the light first</RouterLink
+        >
+      </div>
+      <p v-if="planned" class="mt-1 text-[0.9375rem] text-soft">
+        {{ next === 'protect' ? `Cover ${planned.why}.` : `${planned.why}.` }}
+      </p>
+      <fieldset v-if="otherwise" class="mt-3 flex flex-wrap items-end gap-3" :disabled="job.status === 'closed'">
+        <legend class="sr-only">Another way for {{ unit.name }}</legend>
+        <FieldBox v-if="planned?.how" v-slot="{ id }" label="With" class="w-72">
+          <select :id="id" v-model="own" class="input">
+            <option value="">as proposed</option>
+            <option v-for="each in cleaners" :key="each" :value="each">{{ SUBSTANCES[each] }}</option>
+          </select>
+        </FieldBox>
+        <button
+          v-for="(_, kind) in PASS_KINDS"
+          v-show="kind !== next"
+          :key="kind"
+          type="button"
+          class="quiet text-sm"
+          @click="pass(kind)"
+        >
+          {{ passName(kind) }}
+        </button>
+      </fieldset>
+    </template>
+    <p v-if="form.wrong.value" class="mt-2 max-w-prose border-l-[3px] border-alarm pl-3" role="alert">
+      <span class="font-semibold text-alarm">{{ form.wrong.value.message }}</span> {{ form.wrong.value.wouldHelp }}
+      <RouterLink v-if="form.wrong.value.message.startsWith('Never')" class="link" to="/tools/advice"
+        >Advice</RouterLink
+      >
+    </p>
+  </section>
+</template>

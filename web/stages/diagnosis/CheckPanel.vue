@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { ACCESS, bandFor, interpret, type Proposal, type Sign } from '../../../core/diagnose/index.ts';
+import type { When } from '../../../core/job/index.ts';
+import { figuresOf } from '../../../core/vehicle/index.ts';
+import CautionStack from '../../parts/CautionStack.vue';
+import TextField from '../../parts/TextField.vue';
+import { freshId, useJob } from '../../stores/job.ts';
+import PictureAdd from '../pictures/PictureAdd.vue';
+import { useForm } from '../useForm.ts';
+import { shareWords } from './useDiagnosis.ts';
+
+/** One check: how it is done, what is normal here, what each answer would do, and where the answer goes. */
+const props = defineProps<{
+  sign: Sign;
+  proposal: Proposal | null;
+  when: When;
+  name: (cause: string) => string;
+  leaders?: readonly string[];
+}>();
+const emit = defineEmits<{ done: [] }>();
+const store = useJob();
+const form = useForm();
+const first = ref('');
+const second = ref('');
+const skipping = ref(false);
+const why = ref('');
+
+watch(
+  () => props.sign.id,
+  () => {
+    first.value = second.value = why.value = '';
+    skipping.value = false;
+    form.clear();
+  },
+);
+
+const method = computed(() => props.sign.method);
+const entry = computed(() => method.value?.entry ?? { kind: 'choice' as const });
+const figures = computed(() => (store.job === null ? {} : figuresOf(store.job.vehicle, store.family)));
+const band = computed(() => (entry.value.kind === 'number' ? bandFor(entry.value, figures.value) : null));
+const typed = computed(() => (entry.value.kind === 'pair' ? [first.value, second.value] : [first.value]));
+const filled = computed(() => typed.value.every((text) => text.trim() !== ''));
+/** Why this one: an answer of it that moves the two in front apart by half, or what it tests. */
+const separates = computed(() => {
+  const [a, b] = props.leaders ?? [];
+  if (props.proposal === null || a === undefined || b === undefined) return '';
+  const ratios = props.proposal.previews
+    .filter(({ chance }) => chance > 0.05)
+    .map(
+      ({ causes }) =>
+        (causes.find(({ id }) => id === a)?.share ?? 0) / Math.max(1e-6, causes.find(({ id }) => id === b)?.share ?? 0),
+    );
+  return Math.max(...ratios) > 2 * Math.min(...ratios)
+    ? `tells ${props.name(a)} from ${props.name(b)}`
+    : 'tells most for its time';
+});
+const judged = computed(() =>
+  entry.value.kind === 'choice' || !filled.value ? null : interpret(props.sign, typed.value, figures.value),
+);
+const previewOf = (outcome: string) =>
+  props.proposal?.previews
+    .find((preview) => preview.outcome === outcome)
+    ?.causes.slice(0, 2)
+    .map(({ id, share }) => `${props.name(id)} ${shareWords(share)}`) ?? [];
+
+const outcomeName = computed(() => {
+  const { value } = judged;
+  return value?.ok ? (props.sign.outcomes.find(({ id }) => id === value.outcome)?.name ?? '') : '';
+});
+const judgedPreview = computed(() => (judged.value?.ok ? previewOf(judged.value.outcome) : []));
+
+function record(outcome: string, values: readonly string[]): void {
+  if (form.send('record-check', { id: freshId(), check: props.sign.id, outcome, typed: [...values], when: props.when }))
+    emit('done');
+}
+function passOver(): void {
+  if (form.send('pass-over-check', { id: freshId(), check: props.sign.id, why: why.value })) emit('done');
+}
+</script>
+
+<template>
+  <div v-if="method" class="grid gap-3">
+    <div>
+      <h3 class="text-xl">{{ sign.name }}</h3>
+      <p class="mt-1 text-sm text-soft">
+        <span v-if="separates" class="font-semibold text-ink">{{ separates }} · </span
+        >{{ proposal ? Math.round(proposal.minutes) : method.minutes }} min · {{ method.key
+        }}<template v-if="proposal && proposal.reach.length > 0">
+          · first {{ proposal.reach.map((access) => ACCESS[access].name).join(', ') }}</template
+        ><template v-if="method.tools.length > 0"> · {{ method.tools.join(', ') }}</template>
+      </p>
+    </div>
+    <ol class="list-decimal pl-6 text-[0.9375rem] leading-snug">
+      <li v-for="step in method.steps" :key="step" class="py-0.5">{{ step }}</li>
+    </ol>
+    <CautionStack :ids="method.cautions" />
+    <p class="text-[0.9375rem]">
+      <span class="font-semibold">Normal:</span>
+      <template v-if="band && entry.kind === 'number'">
+        {{ band.low }} to {{ band.high }} {{ entry.unit
+        }}<span :class="band.source === null ? 'font-semibold text-brass' : 'text-soft'"
+          >, {{ band.source ?? 'shop figure, verify' }}</span
+        ></template
+      ><template v-else> {{ method.normal }}</template>
+    </p>
+
+    <form v-if="entry.kind !== 'choice'" class="grid gap-2" @submit.prevent="record('', typed)">
+      <div class="grid gap-2" :class="entry.kind === 'pair' ? 'grid-cols-2' : ''">
+        <TextField
+          v-model="first"
+          :label="entry.kind === 'pair' ? `${entry.names[0]}, ${entry.unit}` : `Reading, ${entry.unit}`"
+          inputmode="decimal"
+          :error="form.error('typed.0') ?? (judged && !judged.ok && judged.field === 0 ? judged.message : null)"
+        />
+        <TextField
+          v-if="entry.kind === 'pair'"
+          v-model="second"
+          :label="`${entry.names[1]}, ${entry.unit}`"
+          inputmode="decimal"
+          :error="form.error('typed.1') ?? (judged && !judged.ok && judged.field === 1 ? judged.message : null)"
+        />
+      </div>
+      <p v-if="judged?.ok" class="text-[0.9375rem]" role="status">
+        <span class="font-bold">{{ outcomeName }}</span><span
+          v-for="each in judgedPreview"
+          :key="each"
+          class="block text-sm text-soft"
+          >{{ each }}</span
+        >
+      </p>
+      <button type="submit" class="primary" :disabled="!filled">Record the reading</button>
+    </form>
+    <div v-else class="grid gap-2">
+      <button
+        v-for="outcome in sign.outcomes"
+        :key="outcome.id"
+        type="button"
+        class="flex min-h-14 items-center justify-between gap-3 rounded border-[1.5px] border-bottle px-3 py-2 text-left hover:bg-band"
+        @click="record(outcome.id, [])"
+      >
+        <span class="font-bold text-bottle">{{ outcome.name }}</span>
+        <span class="shrink-0 text-right text-[0.8125rem] leading-tight text-soft"
+          ><span v-for="each in previewOf(outcome.id)" :key="each" class="block">{{ each }}</span></span
+        >
+      </button>
+    </div>
+    <p v-if="form.general('typed.0', 'typed.1')" class="text-sm font-semibold text-alarm" role="alert">
+      {{ form.general('typed.0', 'typed.1') }}
+    </p>
+    <div class="flex flex-wrap items-center gap-2">
+      <button v-if="!skipping" type="button" class="quiet text-sm" @click="skipping = true">Could not do it</button>
+      <PictureAdd :subject="sign.name" :when="when" :caption="sign.name" />
+    </div>
+    <form v-if="skipping" class="grid gap-2" @submit.prevent="passOver">
+      <TextField v-model="why" label="Why not" placeholder="no smoke machine today" />
+      <button type="submit" class="quiet justify-self-start">Leave it out</button>
+    </form>
+  </div>
+</template>

@@ -1,0 +1,285 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { type Job, type JobItem, jobLocks, lengthsOf } from '../../../core/job/index.ts';
+import { constraintWords, namedBy } from '../../../core/procedure/index.ts';
+import CautionStack from '../../parts/CautionStack.vue';
+import TextField from '../../parts/TextField.vue';
+import { useKeys } from '../../shell/keys.ts';
+import { readPreference } from '../../shell/preferences.ts';
+import { useMinute } from '../../stores/clock.ts';
+import { freshId, useJob } from '../../stores/job.ts';
+import { useShop } from '../../stores/shop.ts';
+import { useForm } from '../useForm.ts';
+import { actionFor, anotherName, freePocket, gaping, passEntry, type Typed } from './actions.ts';
+import ConstraintForm from './ConstraintForm.vue';
+import CureForm from './CureForm.vue';
+import FlagForm from './FlagForm.vue';
+import ItemPictures from './ItemPictures.vue';
+import type { Way } from './layout.ts';
+import LockList from './LockList.vue';
+import MeasureRows from './MeasureRows.vue';
+import OpeningForm from './OpeningForm.vue';
+import TorquePanel from '../torque/TorquePanel.vue';
+import { type AdapterOn, torqueStep } from '../torque/torqueStep.ts';
+import UnitRows from './UnitRows.vue';
+
+const props = defineProps<{ job: Job; item: JobItem; way: Way }>();
+const emit = defineEmits<{ acted: [] }>();
+const store = useJob();
+const shop = useShop();
+const form = useForm();
+const now = useMinute();
+
+const pocket = ref('');
+const label = ref('');
+const torqueText = ref('');
+const byFeel = ref(false);
+const renew = ref(false);
+const adapter = ref<AdapterOn | null>(null);
+const stayIn = ref<number | null>(null);
+const wrench = ref(readPreference('wrench') ?? '');
+const leaving = ref<string | null>(null);
+watch(
+  [() => props.item.id, () => props.item.pocket, () => props.item.label],
+  () => {
+    pocket.value = props.item.pocket;
+    label.value = props.item.label;
+    leaving.value = null;
+    renew.value = false;
+    stayIn.value = null;
+    form.clear();
+  },
+  { immediate: true },
+);
+
+const step = computed(() =>
+  props.way === 'refit' ? torqueStep(props.item, shop.wrenches, wrench.value, adapter.value) : null,
+);
+// Each bolt starts from its own proposal; a figure typed for the last one must not be recorded for the next by mistake.
+watch(
+  () => `${props.item.id} ${step.value?.boltId} ${step.value?.pass}`,
+  () => (torqueText.value = ''),
+);
+
+const typed = computed((): Typed => ({
+  pocket: pocket.value,
+  label: label.value,
+  torqueText: torqueText.value,
+  byFeel: byFeel.value,
+  renew: renew.value,
+  adapter: adapter.value,
+  stayIn: stayIn.value,
+}));
+const action = computed(() => actionFor(props.way, props.job, props.item, store.send, typed.value, step.value));
+/** What waits has no button: beside it stands why, and what would let it. */
+const locked = computed(
+  () => props.way === 'refit' && props.item.state === 'off' && jobLocks(props.job, props.item.id, now.value).length > 0,
+);
+function act(): void {
+  if (action.value === null || props.job.status === 'closed') return;
+  form.wrong.value = action.value.run();
+  if (form.wrong.value === null) emit('acted');
+}
+/** One figure for every bolt that this pass still wants. */
+function actPass(): void {
+  if (step.value === null) return;
+  if (form.send('tighten-pass', { itemId: props.item.id, ...passEntry(step.value, typed.value) })) emit('acted');
+}
+/** Rows of clamps: the next of the same kind, off at once. */
+function another(): void {
+  const { id: _, ...same } = props.item;
+  const id = freshId();
+  const name = anotherName(
+    props.item.name,
+    props.job.items.map((each) => each.name),
+  );
+  const { kind, tool, note, fasteners, singleUse, partNumber, cautions } = same;
+  const made = form.send('add-item', {
+    item: { id, name, kind, tool, note, opens: [], fasteners, singleUse, partNumber, unit: null, cautions },
+  });
+  if (made)
+    form.send('remove-item', {
+      itemId: id,
+      pocket: props.item.pocket || freePocket(props.job),
+      label: '',
+      countedOut: fasteners?.count ?? null,
+    });
+}
+useKeys([
+  { keys: ' ', does: 'Do what the button says', run: act },
+  {
+    keys: 'l',
+    does: 'And another like it',
+    run: () => (props.way === 'strip' && canRepeat.value ? another() : undefined),
+  },
+]);
+/** A second tap on the tag does what the button says, but never records a torque unread. */
+defineExpose({
+  act,
+  actPlainly: () => (step.value === null ? act() : undefined),
+  label: computed(() => (locked.value ? '' : (action.value?.label ?? ''))),
+  setting: computed(() =>
+    step.value === null || action.value?.kind !== 'bolt' ? '' : torqueText.value || step.value.entry,
+  ),
+  wrong: computed(() => form.wrong.value?.message ?? ''),
+});
+const canRepeat = computed(
+  () => props.item.state === 'off' && ['clamp', 'hose', 'connector', 'fasteners', 'other'].includes(props.item.kind),
+);
+
+const remarkChanged = computed(
+  () => props.item.state !== 'on' && (pocket.value !== props.item.pocket || label.value !== props.item.label),
+);
+function keepPlace(): void {
+  form.send('remark-item', {
+    itemId: props.item.id,
+    pocket: pocket.value,
+    label: label.value,
+    remark: props.item.remark,
+  });
+}
+function leaveOff(): void {
+  if (leaving.value !== null && form.send('leave-off-item', { itemId: props.item.id, reason: leaving.value }))
+    leaving.value = null;
+}
+
+const opening = computed(() => props.job.openings.find(({ id }) => props.item.opens.includes(id)));
+const gapes = computed(() => props.way === 'strip' && gaping(props.job) !== undefined);
+const name = (id: string): string => props.job.items.find((each) => each.id === id)?.name ?? id;
+const rules = computed(() =>
+  props.job.constraints.flatMap((constraint) =>
+    namedBy(constraint).includes(props.item.id)
+      ? [{ id: constraint.id, text: `${constraintWords(constraint, name)}: ${constraint.reason}.` }]
+      : [],
+  ),
+);
+const lengths = computed(() => {
+  const each = lengthsOf(props.item);
+  return each.length < 2 ? [] : each;
+});
+const staysIn = computed(() => stayIn.value ?? props.item.fasteners?.staysIn ?? 0);
+const subtitle = computed(() => {
+  const group = props.item.fasteners;
+  return [group ? `${group.count} × ${group.thread} into ${group.into}` : '', props.item.tool]
+    .filter(Boolean)
+    .join(' · ');
+});
+</script>
+
+<template>
+  <div class="flex flex-1 flex-col gap-4">
+    <div>
+      <h2 class="text-xl">{{ item.name }}</h2>
+      <p v-if="subtitle" class="mt-0.5 text-[0.9375rem] text-soft">{{ subtitle }}</p>
+      <p v-if="item.note && step === null" class="mt-2">{{ item.note }}</p>
+    </div>
+    <CautionStack :ids="item.cautions" />
+
+    <div
+      v-if="action && job.status === 'open' && !locked"
+      class="order-last mt-auto grid gap-2 lg:sticky lg:-bottom-5 lg:bg-card lg:pb-5 lg:pt-2"
+    >
+      <p
+        v-if="form.general('torqueText', 'pocket', 'label', 'reason', 'stayIn')"
+        class="font-semibold text-alarm"
+        role="alert"
+      >
+        {{ form.general('torqueText', 'pocket', 'label', 'reason', 'stayIn') }}
+      </p>
+      <button type="button" class="primary" data-testid="act" @click="act">
+        {{ action.label }} <kbd class="key" aria-hidden="true">Space</kbd>
+      </button>
+    </div>
+
+    <p v-if="gapes" class="border-l-[3px] border-oxide py-1 pl-3">An opening gapes. Plug it before you go on.</p>
+    <LockList v-if="way === 'refit' && item.state === 'off'" :job="job" :item="item" />
+    <p v-if="item.stayingIn > 0 && item.state === 'off'" class="border-l-[3px] border-oxide py-1 pl-3">
+      {{ item.stayingIn }} still in, to hold the weight.
+    </p>
+    <ul
+      v-if="lengths.length > 0 && !(way === 'refit' && step === null && item.state !== 'off')"
+      class="text-[0.9375rem]"
+    >
+      <li v-for="each in lengths" :key="each.lengthMm">
+        <span class="font-bold">{{ each.count }} × {{ each.lengthMm }} mm</span>
+        <span v-if="each.count <= 2" class="text-soft"> {{ each.places.join(', ') }}</span>
+      </li>
+    </ul>
+    <label
+      v-if="way === 'strip' && item.state === 'on' && (item.fasteners?.count ?? 0) > 2 && item.kind === 'fasteners'"
+      class="flex min-h-10 items-center gap-3 text-[0.9375rem]"
+      ><input
+        type="checkbox"
+        class="size-6 accent-bottle"
+        :checked="staysIn > 0"
+        @change="stayIn = ($event.target as HTMLInputElement).checked ? item.fasteners?.staysIn || 2 : 0"
+      />
+      {{ item.fasteners?.staysIn || 2 }} stay in to hold it</label
+    >
+    <TorquePanel
+      v-if="way === 'refit' && item.fasteners?.spec && item.state !== 'on'"
+      v-model:text="torqueText"
+      v-model:by-feel="byFeel"
+      v-model:wrench="wrench"
+      v-model:adapter="adapter"
+      :item="item"
+      :step="step"
+      :error="form.error('torqueText')"
+      :closed="job.status === 'closed'"
+      @pass="actPass"
+    />
+    <UnitRows v-if="way === 'refit'" v-model:renew="renew" :job="job" :item="item" />
+    <MeasureRows v-if="item.origin !== 'plug' && job.status === 'open'" :job="job" :item="item" :way="way" />
+    <p v-if="item.singleUse" class="text-[0.9375rem]">
+      <span class="font-semibold text-brass">Single use.</span> New one: <span class="code">{{ item.partNumber }}</span>
+    </p>
+    <p v-if="opening" class="text-[0.9375rem]">
+      Leaves <span class="font-semibold">{{ opening.name.toLowerCase() }}</span>:
+      <span :class="opening.state === 'open' ? 'font-bold text-oxide' : ''">{{ opening.state }}</span><span
+        v-if="opening.state === 'whole'"
+        >, plug with {{ opening.plugWith.toLowerCase() }}</span
+      >.
+    </p>
+    <form
+      v-if="item.origin !== 'plug' && !(way === 'refit' && item.fasteners?.spec)"
+      class="grid grid-cols-2 gap-3"
+      @submit.prevent="remarkChanged ? keepPlace() : act()"
+    >
+      <TextField v-model="pocket" label="Tray pocket" :error="form.error('pocket')" placeholder="A1, bench" />
+      <TextField v-model="label" label="Tag or mark" :error="form.error('label')" placeholder="left, upper" />
+      <button v-if="remarkChanged" type="submit" class="quiet col-span-2">Keep place and mark</button>
+    </form>
+    <details v-if="rules.length > 0" class="text-[0.9375rem]">
+      <summary class="font-semibold">Order: {{ rules.length }} {{ rules.length === 1 ? 'reason' : 'reasons' }}</summary>
+      <ul class="rows mt-1">
+        <li v-for="rule in rules" :key="rule.id" class="py-1.5">{{ rule.text }}</li>
+      </ul>
+    </details>
+    <button
+      v-if="way === 'strip' && canRepeat && job.status === 'open'"
+      type="button"
+      class="quiet self-start text-sm"
+      @click="another"
+    >
+      And another like it <kbd class="key" aria-hidden="true">L</kbd>
+    </button>
+    <ItemPictures v-if="item.origin !== 'plug'" :job="job" :item="item" :way="way" />
+    <FlagForm v-if="item.flag" :item="item" :closed="job.status === 'closed'" />
+    <details v-if="item.origin !== 'plug' && job.status === 'open'" class="border-t border-line pt-2">
+      <summary class="min-h-8 text-sm font-semibold text-soft">More about it</summary>
+      <div class="flex flex-col gap-1">
+        <FlagForm v-if="!item.flag" :item="item" :closed="false" />
+        <OpeningForm v-if="way === 'strip' && item.opens.length === 0" :item="item" />
+        <CureForm v-if="way === 'refit'" :item="item" />
+        <ConstraintForm :job="job" :item="item" />
+        <form v-if="leaving !== null" class="grid gap-2" @submit.prevent="leaveOff">
+          <TextField v-model="leaving" label="Why does it stay off?" :error="form.error('reason')" />
+          <button type="submit" class="quiet">Leave it off on purpose</button>
+        </form>
+        <button v-else-if="way === 'refit' && item.state === 'off'" type="button" class="faint" @click="leaving = ''">
+          Leave it off on purpose
+        </button>
+      </div>
+    </details>
+  </div>
+</template>

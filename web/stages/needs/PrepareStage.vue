@@ -1,0 +1,266 @@
+<script setup lang="ts">
+import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
+import type { ProcedureLine } from '../../../contract/index.ts';
+import { needState } from '../../../core/job/index.ts';
+import type { Readiness } from '../../../core/prepare/index.ts';
+import { dayWithYear } from '../../parts/dayWithYear.ts';
+import TextField from '../../parts/TextField.vue';
+import { api } from '../../stores/api.ts';
+import { freshId, useJob } from '../../stores/job.ts';
+import { useShop } from '../../stores/shop.ts';
+import StageFrame from '../StageFrame.vue';
+import NewerVersion from '../items/NewerVersion.vue';
+import { useForm } from '../useForm.ts';
+import { adviceWords } from './adviceWords.ts';
+import OutlookRows from './OutlookRows.vue';
+import { usePrepare } from './usePrepare.ts';
+
+/** What is needed against what is there, what to order today, and whether to start or wait. */
+const store = useJob();
+const shop = useShop();
+const form = useForm();
+const job = computed(() => store.job);
+const { list, orders, missing, outlook, advice, tools, opened, bays } = usePrepare(job);
+const procedures = shallowRef<readonly ProcedureLine[]>([]);
+const changing = ref(false);
+const dates = reactive<Record<string, string>>({});
+const dateFor = ref('');
+const adding = ref(false);
+const ownName = ref('');
+const ownNumber = ref('');
+
+onMounted(async () => {
+  procedures.value = (await api.get<{ rows: ProcedureLine[] }>('/procedures').catch(() => ({ rows: [] }))).rows;
+});
+/** Those of this engine family first. */
+const choices = computed(() => {
+  const own = job.value?.vehicle.familyId ?? '';
+  return [...procedures.value].sort((a, b) => Number(b.familyId === own) - Number(a.familyId === own));
+});
+async function pin(id: string): Promise<void> {
+  await store.needProcedure(id).catch(() => null);
+  if (form.send('pin-procedure', { procedureId: id })) changing.value = false;
+}
+const isReady = (needId: string): boolean => job.value !== null && needState(job.value, needId)?.state === 'ready';
+const isOrdered = (needId: string): boolean => job.value !== null && needState(job.value, needId)?.state === 'ordered';
+function tick(needId: string): void {
+  form.send('tick-need', { needId, state: isReady(needId) ? 'missing' : 'ready', expected: null });
+}
+function askDay(needId: string): void {
+  dateFor.value = dateFor.value === needId ? '' : needId;
+  dates[needId] ??= orders.value.find(({ need }) => need.id === needId)?.expected ?? '';
+  form.clear();
+}
+function order(needId: string): void {
+  if (form.send('tick-need', { needId, state: 'ordered', expected: dates[needId] || null })) dateFor.value = '';
+}
+function addOwn(): void {
+  const need = {
+    id: freshId(),
+    kind: 'part' as const,
+    name: ownName.value,
+    partNumber: ownNumber.value.trim(),
+    note: '',
+    caution: null,
+  };
+  if (!form.send('add-need', { need })) return;
+  ownName.value = '';
+  ownNumber.value = '';
+  adding.value = false;
+}
+const groups = [
+  { kind: 'part', name: 'Parts, gaskets, seals' },
+  { kind: 'consumable', name: 'Cleaners' },
+  { kind: 'tool', name: 'Tools' },
+  { kind: 'do-first', name: 'First' },
+] as const;
+const rowsOf = (kind: Readiness['need']['kind']): Readiness[] => list.value.filter(({ need }) => need.kind === kind);
+const TONES: Readonly<Record<Readiness['status'], string>> = {
+  ready: 'text-soft',
+  'on order': 'font-semibold text-brass',
+  'in stock': 'text-moss',
+  'spoken for': 'font-semibold text-brass',
+  'not in stock': 'font-semibold text-oxide',
+  'on the wall': 'text-moss',
+  overdue: 'font-semibold text-brass',
+  'not looked at': 'text-soft',
+};
+const words = ({ status, need, words: said }: Readiness): string =>
+  status === 'on order'
+    ? `on order, expected ${shop.say.day((job.value && needState(job.value, need.id)?.expected) || '')}`
+    : status === 'overdue'
+      ? said.replace(/\d{4}-\d\d-\d\d/, dayWithYear)
+      : said;
+const cautions = computed(() =>
+  [...new Set(list.value.flatMap(({ need }) => (need.caution === null ? [] : [need.caution])))].filter(
+    (id) => id !== 'battery',
+  ),
+);
+const ready = computed(() => list.value.filter(({ status }) => status === 'ready').length);
+const started = computed(() => job.value?.items.some(({ state }) => state !== 'on') ?? false);
+const said = computed(() => (advice.value === null ? null : adviceWords(advice.value, shop.say.day)));
+</script>
+
+<template>
+  <StageFrame
+    v-if="job"
+    stage="prepare"
+    title="Prepare"
+    :cautions="cautions"
+    :lead="
+      job.procedure
+        ? `${job.procedure.name}, version ${job.procedure.version}`
+        : 'Choose how it will be done. The procedure lists what is needed and what comes off.'
+    "
+  >
+    <NewerVersion :job="job" />
+    <!-- Where the why lies below the list, its first sentence stands above it. -->
+    <p
+      v-if="said && !started && !changing"
+      class="mt-3 text-xl font-bold lg:hidden"
+      :class="said.tone === 'good' ? 'text-moss' : 'text-brass'"
+    >
+      {{ said.headline }}
+    </p>
+    <button
+      v-if="job.procedure && !changing && !started && job.status === 'open'"
+      type="button"
+      class="link text-sm"
+      @click="changing = true"
+    >
+      Choose another procedure
+    </button>
+    <ul v-if="!job.procedure || changing" class="rows mt-4 border-y border-line">
+      <li v-for="each in choices" :key="each.id" class="flex items-center justify-between gap-4 py-3">
+        <div>
+          <p class="font-semibold">{{ each.name }}</p>
+          <p class="text-sm text-soft">
+            {{ each.family }}, version {{ each.version }}, {{ each.items }} items<span
+              v-if="each.familyId !== null && each.familyId === job.vehicle.familyId"
+              class="font-semibold text-moss"
+              >; for this engine</span
+            >
+          </p>
+        </div>
+        <button type="button" class="quiet" @click="pin(each.id)">Work by this</button>
+      </li>
+      <li v-if="procedures.length === 0" class="py-3 text-soft">
+        No procedure is in the library yet. You can go on and type what comes off.
+      </li>
+    </ul>
+    <p v-if="form.general('expected', 'name')" class="mt-2 font-semibold text-alarm" role="alert">
+      {{ form.general('expected', 'name') }}
+    </p>
+
+    <template v-if="job.procedure && !changing">
+      <section v-if="orders.length > 0" class="mt-5 border-l-[3px] border-oxide pl-4">
+        <h3 class="text-lg">Order now</h3>
+        <ul class="rows mt-1 border-y border-line">
+          <li v-for="line in orders" :key="line.need.id" class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2">
+            <p class="min-w-48 flex-1">
+              <span class="font-semibold">{{ line.need.name }}</span>
+              <span class="code text-sm text-soft">{{ line.need.partNumber }}</span><span
+                class="block text-sm text-soft"
+                >{{ line.why
+                }}{{
+                  line.expected
+                    ? `; ordered today it is here about ${shop.say.day(line.expected)}`
+                    : '; how long it takes is not known'
+                }}</span
+              >
+            </p>
+            <button type="button" class="quiet" :disabled="job.status === 'closed'" @click="askDay(line.need.id)">
+              It is ordered
+            </button>
+          </li>
+        </ul>
+      </section>
+      <section v-for="group in groups" :key="group.kind" class="mt-6">
+        <h3 class="text-sm font-bold">{{ group.name }}</h3>
+        <ul class="rows mt-1 border-y border-line">
+          <li
+            v-for="row in rowsOf(group.kind)"
+            :key="row.need.id"
+            class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2"
+          >
+            <div class="min-w-48 flex-1">
+              <p class="font-semibold" :class="row.status === 'ready' ? 'text-soft' : ''">
+                {{ row.need.name }}
+                <span v-if="row.need.partNumber" class="code text-sm font-normal text-soft">{{
+                  row.need.partNumber
+                }}</span>
+              </p>
+              <p class="text-sm">
+                <span :class="TONES[row.status]">{{ words(row) }}</span><span v-if="row.need.note" class="text-soft"
+                  >{{ words(row) ? '; ' : '' }}{{ row.need.note }}</span
+                ><span v-if="row.need.atEnd" class="text-soft"
+                  >{{ words(row) || row.need.note ? '; ' : '' }}undone at the end:
+                  {{ row.need.atEnd.words.toLowerCase() }}</span
+                >
+              </p>
+            </div>
+            <fieldset class="flex gap-2" :disabled="job.status === 'closed'">
+              <legend class="sr-only">{{ row.need.name }}</legend>
+              <button type="button" class="quiet" :aria-pressed="isReady(row.need.id)" @click="tick(row.need.id)">
+                {{ row.need.kind === 'do-first' ? 'Done' : 'Here' }}
+              </button>
+              <button
+                v-if="row.need.kind === 'part' || row.need.kind === 'consumable'"
+                type="button"
+                class="quiet"
+                :aria-pressed="isOrdered(row.need.id)"
+                @click="askDay(row.need.id)"
+              >
+                On order
+              </button>
+            </fieldset>
+            <form
+              v-if="dateFor === row.need.id"
+              class="flex w-full items-end justify-end gap-2"
+              @submit.prevent="order(row.need.id)"
+            >
+              <label class="text-sm font-semibold"
+                >Expected on
+                <input
+                  v-model="dates[row.need.id]"
+                  type="date"
+                  class="input mt-1"
+                  :aria-invalid="Boolean(form.error('expected'))"
+              /></label>
+              <button type="submit" class="quiet">Ordered</button>
+              <p v-if="form.error('expected')" class="text-sm font-semibold text-alarm" role="alert">
+                {{ form.error('expected') }}
+              </p>
+            </form>
+          </li>
+        </ul>
+      </section>
+      <form v-if="adding" class="mt-4 flex flex-wrap items-end gap-3" @submit.prevent="addOwn">
+        <TextField v-model="ownName" class="min-w-52 flex-1" label="What else is needed?" :error="form.error('name')" />
+        <TextField v-model="ownNumber" class="w-44" label="Part number, if known" />
+        <button type="submit" class="quiet">Put it on the list</button>
+      </form>
+      <button v-else-if="job.status === 'open'" type="button" class="quiet mt-4 text-sm" @click="adding = true">
+        Something else is needed
+      </button>
+    </template>
+
+    <template #why>
+      <OutlookRows
+        v-if="job.procedure && said && outlook"
+        :said="said"
+        :outlook="outlook"
+        :started="started"
+        :missing="missing"
+        :ready="ready"
+        :total="list.length"
+        :opened="opened"
+        :bays="bays"
+        :tools="tools"
+      />
+      <p v-else-if="!job.procedure" class="text-soft">
+        Without a procedure the order back is the mirror of what you take off, bent by the reasons you give.
+      </p>
+    </template>
+  </StageFrame>
+</template>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { MEASURES, type MeasureKind, type ProofKind, PROOFS } from '../../../core/job/index.ts';
+import TextField from '../../parts/TextField.vue';
+import { freshId, useJob } from '../../stores/job.ts';
+import BeforeAfter from './BeforeAfter.vue';
+import CodesList from '../complaint/CodesList.vue';
+import MeasureEntry from './MeasureEntry.vue';
+import StageFrame from '../StageFrame.vue';
+import { useUnits } from '../units/useUnits.ts';
+import { useForm } from '../useForm.ts';
+import BandLine from './BandLine.vue';
+
+const store = useJob();
+const { units } = useUnits();
+const form = useForm();
+const codeForm = useForm();
+const job = computed(() => store.job);
+const code = ref('');
+const badFor = ref<ProofKind | null>(null);
+const note = ref('');
+const kinds = (Object.keys(MEASURES) as MeasureKind[]).filter((kind) => kind !== 'settle-time');
+const proved = (check: ProofKind) => job.value?.proofs.find((proof) => proof.check === check);
+function record(check: ProofKind, result: 'good' | 'bad'): void {
+  if (form.send('record-proof', { check, result, note: result === 'bad' ? note.value : '' })) {
+    badFor.value = null;
+    note.value = '';
+  }
+}
+function addCode(): void {
+  if (codeForm.send('read-code', { id: freshId(), code: code.value, status: 'stored', when: 'after', note: '' }))
+    code.value = '';
+}
+</script>
+
+<template>
+  <StageFrame
+    v-if="job"
+    stage="prove"
+    title="Prove"
+    :cautions="['road']"
+    lead="The same figures as before the work, on the same lines."
+  >
+    <div class="mt-4 grid gap-5">
+      <BandLine v-for="kind in kinds" :key="kind" :job="job" :kind="kind" />
+    </div>
+    <h3 class="mb-2 mt-7 text-sm font-bold">Measured after the work</h3>
+    <MeasureEntry :job="job" when="after" />
+
+    <h3 class="mb-1 mt-7 text-sm font-bold">Codes read after</h3>
+    <CodesList :job="job" when="after" />
+    <form v-if="job.status === 'open'" class="mt-2 flex max-w-xl items-start gap-2" @submit.prevent="addCode">
+      <TextField
+        v-model="code"
+        label="A code that came back"
+        placeholder="P0505"
+        class="w-48"
+        :error="codeForm.error('code') ?? codeForm.general('code')"
+      />
+      <button type="submit" class="quiet mt-6">Add</button>
+      <button
+        v-if="job.codesRead.after === null"
+        type="button"
+        class="quiet mt-6"
+        @click="codeForm.send('read-codes-out', { when: 'after' })"
+      >
+        {{ job.codes.some(({ when }) => when === 'after') ? 'That is all' : 'Read: none stored' }}
+      </button>
+    </form>
+
+    <h3 class="mb-1 mt-7 text-sm font-bold">Looked at and driven</h3>
+    <ul class="rows border-y border-line">
+      <li v-for="(name, check) in PROOFS" :key="check" class="flex flex-wrap items-center gap-3 py-2">
+        <span class="flex-1 font-semibold"
+          >{{ name
+          }}<span v-if="proved(check)?.note" class="block text-sm font-normal text-oxide">{{
+            proved(check)?.note
+          }}</span></span
+        >
+        <fieldset class="flex gap-2" :disabled="job.status === 'closed'">
+          <legend class="sr-only">{{ name }}</legend>
+          <button
+            type="button"
+            class="quiet"
+            :aria-pressed="proved(check)?.result === 'good'"
+            @click="record(check, 'good')"
+          >
+            Good
+          </button>
+          <button
+            type="button"
+            class="quiet"
+            :aria-pressed="proved(check)?.result === 'bad'"
+            @click="badFor = badFor === check ? null : check"
+          >
+            Not good
+          </button>
+        </fieldset>
+        <form v-if="badFor === check" class="flex w-full items-start gap-2" @submit.prevent="record(check, 'bad')">
+          <TextField v-model="note" class="flex-1" label="What was wrong?" :error="form.error('note')" />
+          <button type="submit" class="quiet mt-6">Record</button>
+        </form>
+      </li>
+    </ul>
+    <p v-if="form.general('note')" class="mt-2 font-semibold text-alarm" role="alert">{{ form.general('note') }}</p>
+    <section v-for="unit in units" :key="unit.id" class="mt-6">
+      <BeforeAfter :job="job" :subject="unit.id" :what="unit.name" />
+    </section>
+    <template #why>
+      <p>
+        In band, no code back, quick to settle, no leak: then it is proved. One of them missing is a comeback in
+        waiting.
+      </p>
+    </template>
+  </StageFrame>
+</template>

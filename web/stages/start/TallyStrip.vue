@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { allNeeds, type Job, jobMayStart, jobTally, runningTimers, secondsLeft } from '../../../core/job/index.ts';
+import { formatClock } from '../../../core/quantity/index.ts';
+import SheetDialog from '../../parts/SheetDialog.vue';
+import { useKeys } from '../../shell/keys.ts';
+import { useNow } from '../../stores/clock.ts';
+import { useJob } from '../../stores/job.ts';
+import { useOutbox } from '../../stores/outbox.ts';
+import { useShop } from '../../stores/shop.ts';
+import HoldsDialog from './HoldsDialog.vue';
+import TallyFigure from './TallyFigure.vue';
+
+const props = defineProps<{ job: Job }>();
+const store = useJob();
+const outbox = useOutbox();
+const shop = useShop();
+const now = useNow();
+
+const tally = computed(() => jobTally(props.job));
+const start = computed(() => jobMayStart(props.job));
+const timers = computed(() =>
+  runningTimers(props.job)
+    .map((timer) => ({ ...timer, left: secondsLeft(timer, now.value) }))
+    .sort((a, b) => a.left - b.left),
+);
+const ordered = computed(() => props.job.needs.filter(({ state }) => state === 'ordered'));
+const needName = (id: string): string => allNeeds(props.job).find((need) => need.id === id)?.name ?? id;
+const openings = computed(() => props.job.openings.filter(({ state }) => state === 'open' || state === 'plugged'));
+
+type List = { title: string; lines: { text: string; to?: string }[] };
+const shown = ref<List | null>(null);
+const holding = ref(false);
+const item = (id: string, text: string) => ({ text, to: `/jobs/${props.job.id}/refit?item=${id}` });
+
+const lists = {
+  off: (): List => ({ title: 'Items off', lines: tally.value.itemsOff.map(({ id, name }) => item(id, name)) }),
+  openings: (): List => ({
+    title: 'Openings',
+    lines: openings.value.map(({ name, state }) => ({ text: `${name}: ${state}` })),
+  }),
+  torque: (): List => ({
+    title: 'Not yet at torque',
+    lines: props.job.items
+      .filter(({ fasteners, state }) => fasteners?.spec && state !== 'on')
+      .map(({ id, name, bolts, fasteners }) =>
+        item(id, `${name}: ${bolts.filter(({ final }) => final).length} of ${fasteners?.count ?? 0} recorded`),
+      ),
+  }),
+  timers: (): List => ({
+    title: 'Timers',
+    lines: timers.value.map(({ label, left }) => ({
+      text: `${label}: ${left > 0 ? formatClock(left) : 'time is up'}`,
+    })),
+  }),
+  parts: (): List => ({
+    title: 'Waiting for parts',
+    lines: ordered.value.map(({ needId, expected }) => ({
+      text: `${needName(needId)}, expected ${expected === null ? 'some day' : shop.say.day(expected)}`,
+    })),
+  }),
+  findings: (): List => ({
+    title: 'Findings',
+    lines: [
+      ...props.job.told.map(({ text }) => ({ text: `“${text}”` })),
+      ...props.job.signs.filter(({ source }) => source === 'asked').map(({ words }) => ({ text: words })),
+      ...props.job.checks.map(({ name, result }) => ({ text: `${name}: ${result}` })),
+    ],
+  }),
+  codes: (): List => ({
+    title: 'Codes read before',
+    lines: props.job.codes
+      .filter(({ when }) => when === 'before')
+      .map(({ code, status }) => ({ text: `${code}, ${status}`, to: `/jobs/${props.job.id}/complaint` })),
+  }),
+};
+
+/** Before anything is off the count that matters is what was found. */
+const early = computed(() => props.job.items.every(({ state }) => state === 'on') && props.job.status === 'open');
+const found = computed(
+  () => props.job.signs.length + props.job.symptoms.length + props.job.checks.length + props.job.measurements.length,
+);
+
+const undo = computed(() => props.job.undo);
+function takeBack(): void {
+  if (undo.value !== null) store.send('undo', { expected: undo.value.commandId });
+}
+useKeys([
+  { keys: 'u', does: 'Undo the last action', run: takeBack },
+  { keys: 't', does: 'Timers of this job', run: () => (shown.value = lists.timers()) },
+]);
+const lastTime = computed(() =>
+  props.job.last === null ? '' : (shop.say.time(props.job.last.at).split(', ').at(-1) ?? ''),
+);
+</script>
+
+<template>
+  <section
+    aria-label="Tally of this vehicle"
+    class="no-print flex flex-wrap items-center gap-x-7 gap-y-2 border-t border-line bg-band px-4 py-2 md:px-7"
+  >
+    <TallyFigure
+      :value="String(tally.itemsOff.length)"
+      label="items off"
+      :tone="tally.itemsOff.length > 0 ? 'oxide' : 'ink'"
+      @open="shown = lists.off()"
+    />
+    <template v-if="early">
+      <TallyFigure :value="String(found)" label="findings" tone="ink" @open="shown = lists.findings()" />
+      <TallyFigure
+        :value="String(job.codes.filter(({ when }) => when === 'before').length)"
+        label="codes"
+        tone="ink"
+        @open="shown = lists.codes()"
+      />
+    </template>
+    <TallyFigure
+      v-if="job.openings.length > 0"
+      :value="`${tally.openingsOpen.length} / ${tally.openingsPlugged.length}`"
+      label="openings open / plugged"
+      :tone="tally.openingsOpen.length > 0 ? 'alarm' : 'ink'"
+      @open="shown = lists.openings()"
+    />
+    <TallyFigure
+      v-if="tally.boltsToTorque > 0"
+      :value="`${tally.boltsAtTorque} of ${tally.boltsToTorque}`"
+      label="at torque"
+      tone="ink"
+      @open="shown = lists.torque()"
+    />
+    <TallyFigure
+      v-if="timers[0]"
+      :value="timers[0].left > 0 ? formatClock(timers[0].left) : 'time is up'"
+      :label="timers[0].label.toLowerCase()"
+      tone="brass"
+      @open="shown = lists.timers()"
+    />
+    <TallyFigure
+      v-if="ordered.length > 0"
+      :value="String(ordered.length)"
+      label="waiting for parts"
+      tone="brass"
+      @open="shown = lists.parts()"
+    />
+    <TallyFigure
+      v-if="tally.objectsIn.length > 0"
+      :value="String(tally.objectsIn.length)"
+      label="rags and ties in"
+      tone="oxide"
+      @open="holding = true"
+    />
+    <TallyFigure
+      v-if="tally.searching.length > 0"
+      :value="String(tally.searching.length)"
+      label="dropped, not found"
+      tone="alarm"
+      @open="holding = true"
+    />
+    <button
+      v-if="!start.may"
+      type="button"
+      class="min-h-9 rounded border-2 border-alarm bg-card px-3 text-[0.9375rem] font-bold text-alarm"
+      @click="holding = true"
+    >
+      Engine held
+    </button>
+    <button
+      v-else-if="start.passed.length > 0"
+      type="button"
+      class="min-h-9 rounded border-2 border-brass bg-card px-3 text-[0.9375rem] font-bold text-brass"
+      @click="holding = true"
+    >
+      May start, by a lead’s word
+    </button>
+    <span
+      v-else-if="job.items.some(({ state }) => state !== 'on')"
+      class="rounded border-2 border-moss px-3 py-1 text-[0.9375rem] font-bold text-moss"
+      >Engine may start</span
+    >
+    <div class="ml-auto text-right text-sm leading-tight" aria-live="polite">
+      <p v-if="outbox.outOfReach || outbox.count > 3" class="font-bold text-brass" data-testid="waiting">
+        {{ outbox.count }} waiting to be saved
+      </p>
+      <p v-if="outbox.trouble" class="max-w-xs text-alarm">{{ outbox.trouble }}</p>
+      <p v-if="job.last">{{ job.last.words }}, {{ lastTime }}</p>
+      <button
+        v-if="undo && job.status === 'open'"
+        type="button"
+        class="min-h-7 font-semibold underline underline-offset-2"
+        :title="`Undo: ${undo.label}`"
+        @click="takeBack"
+      >
+        Undo <kbd class="key ml-1" aria-hidden="true">U</kbd>
+      </button>
+    </div>
+    <HoldsDialog v-if="holding" :job="job" @close="holding = false" />
+    <SheetDialog v-if="shown" :title="shown.title" @close="shown = null">
+      <ul class="rows">
+        <li v-for="line in shown.lines" :key="line.text" class="py-2">
+          <RouterLink v-if="line.to" class="link" :to="line.to" @click="shown = null">{{ line.text }}</RouterLink>
+          <span v-else>{{ line.text }}</span>
+        </li>
+      </ul>
+      <p v-if="shown.lines.length === 0" class="text-soft">None.</p>
+    </SheetDialog>
+  </section>
+</template>
