@@ -72,6 +72,10 @@ export {
   nextBack,
   peopleAtIt,
 } from './items/plans.ts';
+export { freePocket, hangsLoose, placeFor, pocketId, pocketsOf, tagFor, UNIT_PLACE } from './items/places.ts';
+export { standsAt, workQueue } from './items/queue.ts';
+export { commandOf, gaping, holding, passEntry, tapOn, UNTYPED } from './items/tap.ts';
+export type { Tap, Typed, Way } from './items/tap.ts';
 export { closerOf, isBack, itemOf, leftColumn, nextOff, nextOffFor } from './items/query.ts';
 export type {
   BrokenOrder,
@@ -88,6 +92,8 @@ export type {
 } from './items/state.ts';
 export type { Job } from './job.ts';
 export { allNeeds, endSteps, needState, partHere, partName } from './needs/needs.ts';
+export { jobOutlook, missingParts, SOAK_MINUTES, UNIT_WORK_MINUTES } from './needs/outlook.ts';
+export type { ItemHistory, Missing, Outlook } from './needs/outlook.ts';
 export type { EndStepDone, NeedState, PartUsed } from './needs/state.ts';
 export { caution, CAUTION_CLOSE, CAUTIONS } from './notes/cautions.ts';
 export type { Caution } from './notes/cautions.ts';
@@ -133,6 +139,8 @@ export {
   strippedThreads,
   wantsPass,
 } from './torque/bolts.ts';
+export { adapterWords, boltTorqueText, torqueStep } from './torque/step.ts';
+export type { AdapterOn, TorqueStep } from './torque/step.ts';
 export type { BoltResult, Retorque, ThreadDamage } from './torque/state.ts';
 export type { Trail, UndoEntry } from './trail.ts';
 export { eventWords } from './words.ts';

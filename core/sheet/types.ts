@@ -30,6 +30,8 @@ export interface Speaker {
   readonly time: (iso: string) => string;
   /** The day of an ISO time → “Thursday 14 May”. */
   readonly date: (iso: string) => string;
+  /** The day of the week of an ISO time → “Thursday”. */
+  readonly weekday: (iso: string) => string;
   /** The hour and minute of an ISO time → “14:20”. */
   readonly clock: (iso: string) => string;
   /** ISO day → “Monday 18 May”. */

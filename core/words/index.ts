@@ -1,1 +1,2 @@
 export { lowerFirst, upperFirst } from './case.ts';
+export { anotherName, lastOfName, nameParts, singular } from './name.ts';

@@ -30,8 +30,8 @@ const hours = computed(() =>
   })),
 );
 const nowAt = computed(() => placeOf(Date.parse(now.value), day.value) * 100);
-const clock = computed(() => shop.say.time(now.value).split(', ').at(-1) ?? '');
-const weekday = computed(() => shop.say.time(now.value).split(' ')[0]?.replace(',', '') ?? '');
+const clock = computed(() => shop.say.clock(now.value));
+const weekday = computed(() => shop.say.weekday(now.value));
 const jobs = computed(() => [...store.jobs.values()]);
 const lines = computed(() =>
   (store.bay?.lines ?? []).map((line) => ({

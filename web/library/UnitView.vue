@@ -155,7 +155,7 @@ function live(): void {
     <h2 class="mb-1 mt-8 text-lg">Its life</h2>
     <ol v-if="file.life.length > 0" class="rows max-w-3xl border-y border-line">
       <li v-for="(entry, index) in file.life" :key="index" class="grid gap-x-5 py-2 sm:grid-cols-[12rem_7rem_1fr]">
-        <span class="text-soft">{{ shop.say.time(entry.at).split(', ')[0] }}</span><span class="font-semibold">{{
+        <span class="text-soft">{{ shop.say.date(entry.at) }}</span><span class="font-semibold">{{
           LIFE_KINDS[entry.kind]
         }}</span>
         <span>{{

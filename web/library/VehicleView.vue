@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { VehicleFile } from '../../contract/index.ts';
 import { STAGE_NAMES } from '../../core/job/index.ts';
-import { format } from '../../core/quantity/index.ts';
+import { format, formatNumber } from '../../core/quantity/index.ts';
 import {
   checkVin,
   engineLine,
@@ -95,9 +95,7 @@ const matchOf = (unit: FittedUnit) => {
             }}</span>
             <span>{{ job.decision || 'not decided yet' }}</span>
             <span class="text-sm" :class="job.status === 'open' ? 'font-bold text-oxide' : 'text-soft'">{{
-              job.status === 'open'
-                ? STAGE_NAMES[job.stage]
-                : `handed over, ${shop.say.time(job.lastAt).split(', ')[0]}`
+              job.status === 'open' ? STAGE_NAMES[job.stage] : `handed over, ${shop.say.date(job.lastAt)}`
             }}</span>
           </RouterLink>
         </li>
@@ -137,7 +135,7 @@ const matchOf = (unit: FittedUnit) => {
       aria-label="Figures of this engine"
     >
       <p v-if="vehicle.lastReading">
-        <span class="figure text-[2rem]">{{ format(vehicle.lastReading).split(' ')[0] }}</span>
+        <span class="figure text-[2rem]">{{ formatNumber(vehicle.lastReading) }}</span>
         <span class="font-semibold text-soft">{{ vehicle.lastReading.unit }} last seen</span>
       </p>
       <dl class="rows mt-3 border-y border-line text-[0.9375rem]">

@@ -15,11 +15,11 @@ const shop = useShop();
 const lines = shallowRef<readonly AuditLine[] | null>(null);
 const failed = ref('');
 const more = ref(false);
-let reading = false;
+const reading = ref(false);
 
 async function read(): Promise<void> {
-  if (reading) return;
-  reading = true;
+  if (reading.value) return;
+  reading.value = true;
   try {
     const page = await auditOf(props.path, lines.value?.at(-1)?.id);
     lines.value = [...(lines.value ?? []), ...page];
@@ -27,7 +27,7 @@ async function read(): Promise<void> {
   } catch (error) {
     failed.value = error instanceof Error ? error.message : String(error);
   } finally {
-    reading = false;
+    reading.value = false;
   }
 }
 function opened(event: Event): void {
@@ -49,7 +49,7 @@ const words = (kind: string): string => kind.replaceAll('-', ' ');
   <details class="mt-8 max-w-4xl" @toggle="opened">
     <summary class="min-h-9 cursor-pointer font-semibold">Who changed this</summary>
     <p v-if="failed" class="text-alarm" role="alert">{{ failed }}</p>
-    <p v-else-if="lines === null" class="text-soft" aria-busy="true">Reading the changes</p>
+    <p v-else-if="lines === null" class="text-soft" :aria-busy="reading || undefined">Reading the changes</p>
     <p v-else-if="lines.length === 0" class="text-soft">Nobody since it came.</p>
     <ol v-else class="rows border-y border-line">
       <li v-for="line in changes" :key="line.id" class="grid gap-x-5 py-2 sm:grid-cols-[14rem_9rem_1fr]">

@@ -28,7 +28,7 @@ import { keysOf } from '../parts/keysOf.ts';
 import TextField from '../parts/TextField.vue';
 import FlangePlacer from '../library/editor/FlangePlacer.vue';
 import AdapterForm from '../stages/torque/AdapterForm.vue';
-import type { AdapterOn } from '../stages/torque/torqueStep.ts';
+import type { AdapterOn } from '../../core/job/index.ts';
 import { useShop } from '../stores/shop.ts';
 import WrenchRows from './WrenchRows.vue';
 

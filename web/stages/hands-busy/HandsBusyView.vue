@@ -3,88 +3,74 @@ import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import {
   caution,
-  freeToGoBack,
-  type Job,
   type JobItem,
   jobLocks,
-  jobPlan,
   lockWords,
   nextStage,
   STAGE_NAMES,
+  tapOn,
+  torqueStep,
+  UNIT_PLACE,
+  UNTYPED,
+  type Way,
+  workQueue,
 } from '../../../core/job/index.ts';
-import { lowerFirst } from '../../../core/words/index.ts';
+import { lowerFirst, nameParts, singular } from '../../../core/words/index.ts';
 import { RESTORE_KINDS } from '../../../core/procedure/index.ts';
 import { readPreference } from '../../shell/preferences.ts';
 import { nowIso } from '../../stores/clock.ts';
-import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
-import { actionFor, gaping, standsAt, UNTYPED } from '../items/actions.ts';
-import type { Way } from '../items/layout.ts';
-import { torqueStep } from '../torque/torqueStep.ts';
+import { sendTap } from '../items/sendTap.ts';
+import { tapWords } from '../items/tapWords.ts';
 import { useHandsBusy } from './useHandsBusy.ts';
 
 /** One step fills the screen. Space, Enter, Page Down or a foot pedal is Done. */
 const route = useRoute();
-const store = useJob();
 const shop = useShop();
 const way = computed(() => route.params.way as Way);
 const hands = useHandsBusy({
   sheet: () => way.value,
   current: () => item.value?.id ?? null,
   left: () => queue.value.length,
-  act: () => action.value?.run() ?? null,
+  act: () => (job.value === null || tap.value === null ? null : sendTap(tap.value, job.value, UNTYPED)),
 });
 const { job, said, done: doIt, notYet, undo, leave } = hands;
 
 const queue = computed((): JobItem[] => {
   const { value } = job;
-  if (value === null) return [];
-  const at = nowIso();
-  const first = standsAt(value, way.value, shop.personId, at);
-  const plan = jobPlan(value);
-  const off = new Map(value.items.flatMap((each) => (each.state === 'off' ? [[each.id, each] as const] : [])));
-  // What can be done comes first, then what is locked, so that its locks can be read.
-  const rest =
-    way.value === 'strip'
-      ? stillToStrip(value)
-      : [...freeToGoBack(value, at), ...(plan.ok ? plan.steps.flatMap(({ itemId }) => off.get(itemId) ?? []) : [])];
-  const all = [...new Set(first === null ? rest : [first, ...rest])];
-  return hands.putOffLast(all, ({ id }) => id);
+  return value === null ? [] : hands.putOffLast(workQueue(value, way.value, shop.personId, nowIso()), ({ id }) => id);
 });
-/** What is on, what still holds a weight, and, when nothing else is left, the item whose opening gapes. */
-function stillToStrip(value: Job): JobItem[] {
-  const left = value.items.filter(({ state, stayingIn }) => state === 'on' || (state === 'off' && stayingIn > 0));
-  const last = value.items.filter(({ stripOrder }) => stripOrder !== null).at(-1);
-  return left.length === 0 && last !== undefined && gaping(value) !== undefined ? [last] : left;
-}
 const item = computed(() => queue.value[0] ?? null);
 const step = computed(() =>
   item.value !== null && way.value === 'refit'
     ? torqueStep(item.value, shop.wrenches, readPreference('wrench') ?? '')
     : null,
 );
-const action = computed(() => {
+const tap = computed(() => {
   const { value } = job;
-  return value === null || item.value === null
-    ? null
-    : actionFor(way.value, value, item.value, store.send, UNTYPED, step.value);
+  return value === null || item.value === null ? null : tapOn(way.value, value, item.value, UNTYPED, step.value);
 });
-const torqueNow = computed(() => step.value !== null && action.value?.kind === 'bolt');
+const torqueNow = computed(() => (tap.value?.kind === 'bolt' ? tap.value.step : null));
 /** Where hands go when nothing is left here. */
 const onward = computed(() => nextStage(way.value) ?? way.value);
 /** What comes before the item itself: an opening to plug, or fasteners that still hold the weight. */
 const before = computed(() => {
-  const { kind, label = '' } = action.value ?? {};
-  if (kind !== 'plug' && kind !== 'rest') return null;
-  const [what = label, plugWith = ''] = label.split(': ');
-  return { what, plugWith, done: kind === 'plug' ? 'Plugged' : 'All out' };
+  const { value } = tap;
+  if (value?.kind === 'plug')
+    return {
+      what: `Plug ${lowerFirst(value.opening.name)}`,
+      plugWith: lowerFirst(value.opening.plugWith),
+      done: 'Plugged',
+    };
+  return value?.kind === 'rest' ? { what: tapWords(value), plugWith: '', done: 'All out' } : null;
 });
 const title = computed(() => {
   if (item.value === null) return '';
   if (before.value !== null) return before.value.what;
-  if (torqueNow.value && step.value)
-    return `${item.value.name.split(',')[0]?.replace(/s$/, '')} ${step.value.number}${step.value.label ? `, ${step.value.label.split(',')[0]}` : ''}`;
-  return item.value.name;
+  const bolt = torqueNow.value;
+  if (bolt === null) return item.value.name;
+  const where = nameParts(bolt.label).what;
+  return `${singular(nameParts(item.value.name).what)} ${bolt.number}${where === '' ? '' : `, ${where}`}`;
 });
 const heading = computed(() => {
   if (before.value !== null) return 'First';
@@ -108,17 +94,18 @@ const measuring = computed(() => {
 const detail = computed(() => {
   if (item.value === null) return [];
   if (before.value !== null) return [before.value.plugWith && `With: ${before.value.plugWith}.`].filter(Boolean);
-  if (torqueNow.value && step.value)
+  const bolt = torqueNow.value;
+  if (bolt !== null)
     return [
-      `Bolt ${step.value.number} of ${step.value.of}. Pass ${step.value.pass} of ${step.value.passes}, ${step.value.passWords}.`,
-      step.value.label.split(', ').slice(1).join(', '),
+      `Bolt ${bolt.number} of ${bolt.of}. Pass ${bolt.pass} of ${bolt.passes}, ${bolt.passWords}.`,
+      nameParts(bolt.label).apart,
     ].filter(Boolean);
   return [
     measuring.value,
     item.value.note,
     item.value.pocket === ''
       ? ''
-      : `From ${item.value.pocket === 'bench' ? 'the bench' : `pocket ${item.value.pocket}`}.`,
+      : `From ${item.value.pocket === UNIT_PLACE ? 'the bench' : `pocket ${item.value.pocket}`}.`,
     item.value.tool,
   ].filter(Boolean);
 });
@@ -191,20 +178,20 @@ const dots = computed(() => {
           {{ words }}
         </p>
       </div>
-      <div v-if="torqueNow && step?.angleDeg != null" class="lg:min-w-90 lg:text-right">
-        <p class="figure text-[4.5rem] sm:text-[9rem]">{{ step.angleDeg }}°</p>
-        <p class="text-xl text-soft sm:text-[1.75rem]">further, after {{ step.spec.text }}</p>
+      <div v-if="torqueNow?.angleDeg != null" class="lg:min-w-90 lg:text-right">
+        <p class="figure text-[4.5rem] sm:text-[9rem]">{{ torqueNow.angleDeg }}°</p>
+        <p class="text-xl text-soft sm:text-[1.75rem]">further, after {{ torqueNow.spec.text }}</p>
       </div>
       <div
-        v-else-if="torqueNow && step?.chosen"
+        v-else-if="torqueNow?.chosen"
         class="max-sm:order-first max-sm:flex max-sm:flex-wrap max-sm:items-baseline max-sm:gap-x-3 lg:min-w-90 lg:text-right"
       >
-        <p class="figure text-[4.5rem] sm:text-[9rem]">{{ step.chosen.setting.setting }}</p>
-        <p class="text-xl text-soft sm:mt-2 sm:text-[1.75rem]">{{ step.chosen.setting.unit }} on this wrench</p>
+        <p class="figure text-[4.5rem] sm:text-[9rem]">{{ torqueNow.chosen.setting.setting }}</p>
+        <p class="text-xl text-soft sm:mt-2 sm:text-[1.75rem]">{{ torqueNow.chosen.setting.unit }} on this wrench</p>
         <p class="w-full border-line text-xl sm:mt-4 sm:border-t sm:pt-4 sm:text-[1.625rem]">
-          {{ step.spec.text }} · {{ step.chosen.wrench.name.toLowerCase() }}
-          <span class="font-bold" :class="step.chosen.setting.verdict === 'suits' ? 'text-moss' : 'text-alarm'">{{
-            step.chosen.setting.verdict
+          {{ torqueNow.spec.text }} · {{ torqueNow.chosen.wrench.name.toLowerCase() }}
+          <span class="font-bold" :class="torqueNow.chosen.setting.verdict === 'suits' ? 'text-moss' : 'text-alarm'">{{
+            torqueNow.chosen.setting.verdict
           }}</span>
         </p>
       </div>
@@ -265,7 +252,7 @@ const dots = computed(() => {
           v-else
           type="button"
           class="min-h-24 rounded bg-bottle text-[2.25rem] font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-[2.75rem]"
-          :disabled="action === null"
+          :disabled="tap === null"
           @click="doIt"
         >
           {{ before?.done ?? 'Done' }}

@@ -3,13 +3,12 @@ import { computed, ref } from 'vue';
 import { type FastenerGroup, type ItemKind, plainItem } from '../../../core/procedure/index.ts';
 import { parseNumber } from '../../../core/quantity/index.ts';
 import { isSpec, specFromText, type TorqueSpec } from '../../../core/torque/index.ts';
-import type { Job } from '../../../core/job/index.ts';
+import { freePocket, hangsLoose, type Job, placeFor, tagFor } from '../../../core/job/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
-import { freePocket, placeFor, tagFor } from './actions.ts';
 
 const props = defineProps<{ job: Job }>();
 const emit = defineEmits<{ close: []; added: [id: string] }>();
@@ -66,9 +65,6 @@ const unread = (text: string): TorqueSpec => ({
   angleDeg: null,
   source: null,
 });
-/** What stays hanging on the vehicle goes into no pocket. */
-const HANGS: ReadonlySet<ItemKind> = new Set<ItemKind>(['connector', 'hose', 'coolant-hose', 'cable']);
-
 function takeKnown(itemId: string): void {
   const item = props.job.items.find(({ id }) => id === itemId);
   if (item === undefined) return;
@@ -88,7 +84,7 @@ function add(): void {
     item: plainItem(id, name.value, kind.value ?? 'other', { fasteners }),
   });
   const countedOut = fasteners?.count ?? null;
-  const pocket = HANGS.has(kind.value ?? 'other') ? '' : freePocket(props.job);
+  const pocket = hangsLoose({ kind: kind.value ?? 'other' }) ? '' : freePocket(props.job);
   if (made && form.send('remove-item', { itemId: id, pocket, label: '', countedOut })) emit('added', id);
 }
 </script>

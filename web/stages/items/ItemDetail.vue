@@ -1,31 +1,43 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { type Job, type JobItem, jobLocks, lengthsOf } from '../../../core/job/index.ts';
+import {
+  type AdapterOn,
+  freePocket,
+  gaping,
+  type Job,
+  type JobItem,
+  jobLocks,
+  lengthsOf,
+  passEntry,
+  tapOn,
+  torqueStep,
+  type Typed,
+  type Way,
+} from '../../../core/job/index.ts';
 import { constraintWords, namedBy } from '../../../core/procedure/index.ts';
+import { anotherName } from '../../../core/words/index.ts';
 import CautionStack from '../../parts/CautionStack.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeys } from '../../shell/keys.ts';
 import { readPreference } from '../../shell/preferences.ts';
 import { useMinute } from '../../stores/clock.ts';
-import { freshId, useJob } from '../../stores/job.ts';
+import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useForm } from '../useForm.ts';
-import { actionFor, anotherName, freePocket, gaping, passEntry, type Typed } from './actions.ts';
 import ConstraintForm from './ConstraintForm.vue';
 import CureForm from './CureForm.vue';
 import FlagForm from './FlagForm.vue';
 import ItemPictures from './ItemPictures.vue';
-import type { Way } from './layout.ts';
 import LockList from './LockList.vue';
 import MeasureRows from './MeasureRows.vue';
 import OpeningForm from './OpeningForm.vue';
+import { sendTap } from './sendTap.ts';
+import { tapWords } from './tapWords.ts';
 import TorquePanel from '../torque/TorquePanel.vue';
-import { type AdapterOn, torqueStep } from '../torque/torqueStep.ts';
 import UnitRows from './UnitRows.vue';
 
 const props = defineProps<{ job: Job; item: JobItem; way: Way }>();
 const emit = defineEmits<{ acted: [] }>();
-const store = useJob();
 const shop = useShop();
 const form = useForm();
 const now = useMinute();
@@ -70,14 +82,15 @@ const typed = computed((): Typed => ({
   adapter: adapter.value,
   stayIn: stayIn.value,
 }));
-const action = computed(() => actionFor(props.way, props.job, props.item, store.send, typed.value, step.value));
+const tap = computed(() => tapOn(props.way, props.job, props.item, typed.value, step.value));
+const says = computed(() => (tap.value === null ? '' : tapWords(tap.value)));
 /** What waits has no button: beside it stands why, and what would let it. */
 const locked = computed(
   () => props.way === 'refit' && props.item.state === 'off' && jobLocks(props.job, props.item.id, now.value).length > 0,
 );
 function act(): void {
-  if (action.value === null || props.job.status === 'closed') return;
-  form.wrong.value = action.value.run();
+  if (tap.value === null || props.job.status === 'closed') return;
+  form.wrong.value = sendTap(tap.value, props.job, typed.value);
   if (form.wrong.value === null) emit('acted');
 }
 /** One figure for every bolt that this pass still wants. */
@@ -117,9 +130,9 @@ useKeys([
 defineExpose({
   act,
   actPlainly: () => (step.value === null ? act() : undefined),
-  label: computed(() => (locked.value ? '' : (action.value?.label ?? ''))),
+  label: computed(() => (locked.value ? '' : says.value)),
   setting: computed(() =>
-    step.value === null || action.value?.kind !== 'bolt' ? '' : torqueText.value || step.value.entry,
+    step.value === null || tap.value?.kind !== 'bolt' ? '' : torqueText.value || step.value.entry,
   ),
   wrong: computed(() => form.wrong.value?.message ?? ''),
 });
@@ -176,7 +189,7 @@ const subtitle = computed(() => {
     <CautionStack :ids="item.cautions" />
 
     <div
-      v-if="action && job.status === 'open' && !locked"
+      v-if="tap && job.status === 'open' && !locked"
       class="order-last mt-auto grid gap-2 lg:sticky lg:-bottom-5 lg:bg-card lg:pb-5 lg:pt-2"
     >
       <p
@@ -187,7 +200,7 @@ const subtitle = computed(() => {
         {{ form.general('torqueText', 'pocket', 'label', 'reason', 'stayIn') }}
       </p>
       <button type="button" class="primary" data-testid="act" @click="act">
-        {{ action.label }} <kbd class="key" aria-hidden="true">Space</kbd>
+        {{ says }} <kbd class="key" aria-hidden="true">Space</kbd>
       </button>
     </div>
 

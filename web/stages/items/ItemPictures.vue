@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Job, JobItem } from '../../../core/job/index.ts';
+import type { Job, JobItem, Way } from '../../../core/job/index.ts';
 import PictureAdd from '../pictures/PictureAdd.vue';
-import type { Way } from './layout.ts';
 
 /** How it sat before, seen when it goes back. */
 const props = defineProps<{ job: Job; item: JobItem; way: Way }>();

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import type { Job, JobItem } from '../../../core/job/index.ts';
+import type { Job, JobItem, Way } from '../../../core/job/index.ts';
 import { RESTORE_KINDS, type RestoreKind } from '../../../core/procedure/index.ts';
 import { keysOf } from '../../parts/keysOf.ts';
 import TextField from '../../parts/TextField.vue';
 import { useForm } from '../useForm.ts';
-import type { Way } from './layout.ts';
 
 /** Lock-nut positions, marks and counts: taken before it comes off, set again when it is back. */
 const props = defineProps<{ job: Job; item: JobItem; way: Way }>();

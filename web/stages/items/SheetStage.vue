@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { allNeeds } from '../../../core/job/index.ts';
+import { allNeeds, standsAt, type Way } from '../../../core/job/index.ts';
 import { useKeys } from '../../shell/keys.ts';
 import { afterPaint } from '../../stores/afterPaint.ts';
 import { useMinute } from '../../stores/clock.ts';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import StageFrame from '../StageFrame.vue';
-import { standsAt } from './actions.ts';
 import AddItem from './AddItem.vue';
 import ItemDetail from './ItemDetail.vue';
-import { layOut, type Way } from './layout.ts';
+import { layOut } from './layout.ts';
 import ObjectsBlock from './ObjectsBlock.vue';
 import EndSteps from './EndSteps.vue';
 import NewerVersion from './NewerVersion.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
-import type { Job, JobItem } from '../../../core/job/index.ts';
+import type { Job, JobItem, Way } from '../../../core/job/index.ts';
 import { useShop } from '../../stores/shop.ts';
-import { bendLabels, isFar, layOut, looseEnd, middleOf, type Twine, twinePath, type Way } from './layout.ts';
+import { bendLabels, isFar, layOut, looseEnd, middleOf, type Twine, twinePath } from './layout.ts';
 import TagColumn from './TagColumn.vue';
 import { backName, backNote, offNote } from './tagNotes.ts';
 import { useRowWindow } from './useRowWindow.ts';
@@ -67,10 +67,9 @@ function ordinal(number: number): string {
 }
 const labels = computed(() => bendLabels(sheet.value.twines, props.selected, 3));
 
-const clock = (iso: string): string => shop.say.time(iso).split(', ').at(-1) ?? '';
 const nameOf = ({ name }: JobItem): string => name;
 const onTheWayOff = (item: JobItem): string => offNote(props.job, item);
-const onTheWayBack = (item: JobItem): string => backNote(item, props.way, clock);
+const onTheWayBack = (item: JobItem): string => backNote(item, props.way, shop.say.clock);
 const isBack = (item: JobItem): boolean => item.back !== null;
 </script>
 

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { itemOf, type Job, nextBack, nextOffFor, peopleAtIt } from '../../../core/job/index.ts';
+import { itemOf, type Job, nextBack, nextOffFor, peopleAtIt, type Way } from '../../../core/job/index.ts';
 import { useMinute } from '../../stores/clock.ts';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
-import type { Way } from './layout.ts';
 
 /** Two at one vehicle: who has what in hand, and a step for this person that nothing ties to theirs. */
 const props = defineProps<{ job: Job; way: Way }>();

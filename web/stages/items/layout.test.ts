@@ -9,9 +9,7 @@ import {
   type RecordedEvent,
 } from '../../../core/job/index.ts';
 import { plainItem, type Procedure, type ProcedureItem } from '../../../core/procedure/index.ts';
-import { actionFor, standsAt, type Typed, UNTYPED } from './actions.ts';
 import { bendLabels, layOut, middleOf, TAG_GAP, twinePath } from './layout.ts';
-import { torqueStep } from '../torque/torqueStep.ts';
 import { windowOf } from './useRowWindow.ts';
 
 const item = (id: string, more: Partial<ProcedureItem> = {}): ProcedureItem => plainItem(id, id, 'other', more);
@@ -111,7 +109,6 @@ function bench(...ids: string[]) {
     },
   };
 }
-const typed: Typed = UNTYPED;
 
 describe('the sheet', () => {
   it('faces each twin in the same row while the order mirrors', () => {
@@ -144,55 +141,5 @@ describe('the sheet', () => {
     expect(windowOf(-4300, 430, 43, 150)).toEqual({ first: 94, last: 116 });
     expect(windowOf(-99_999, 430, 43, 10)).toEqual({ first: 10, last: 10 });
     expect(windowOf(50, 430, 43, 3)).toEqual({ first: 0, last: 3 });
-  });
-});
-
-describe('the one action', () => {
-  it('plugs what gapes before anything else comes off', () => {
-    const at = bench('body');
-    const next = standsAt(at.job, 'strip')!;
-    const action = actionFor('strip', at.job, next, at.send, typed, null);
-    expect(action?.label).toBe('Plug inlet: cap');
-    expect(action?.run()).toBeNull();
-    expect(at.job.openings[0]?.state).toBe('plugged');
-    expect(actionFor('strip', at.job, standsAt(at.job, 'strip')!, at.send, typed, null)?.label).toBe('Take off');
-  });
-  it('takes the plug out, records each bolt with the wrench’s own setting, and asks for a lock', () => {
-    const at = bench('plug', 'bolts', 'body');
-    at.send('plug-opening', { openingId: 'inlet', plugId: 'cap', what: 'Cap' });
-    const labels: string[] = [];
-    for (let taps = 0; taps < 12; taps += 1) {
-      const stands = standsAt(at.job, 'refit');
-      if (stands === null) break;
-      const step = torqueStep(stands, [wrench], '');
-      const action = actionFor('refit', at.job, stands, at.send, typed, step);
-      labels.push(action?.label ?? 'none');
-      expect(action?.run()).toBeNull();
-    }
-    expect(labels).toEqual([
-      'Back, lock felt',
-      'Take it out',
-      'Put back',
-      'Record bolt 1, pass 1',
-      'Record bolt 2, pass 1',
-      'Record bolt 1',
-      'Record bolt 2',
-    ]);
-    expect(at.job.items.find(({ id }) => id === 'bolts')?.bolts.map(({ torque }) => torque)).toEqual([
-      { value: 8, unit: 'N·m' },
-      { value: 8, unit: 'N·m' },
-    ]);
-  });
-  it('proposes the staged figure on the scale for the first pass', () => {
-    const at = bench('bolts');
-    expect(torqueStep(at.job.items[4]!, [wrench], '')).toMatchObject({
-      number: 1,
-      of: 2,
-      pass: 1,
-      passes: 2,
-      entry: '4 N·m',
-      label: 'left',
-    });
-    expect(torqueStep(at.job.items[0]!, [wrench], '')).toBeNull();
   });
 });

@@ -1,8 +1,5 @@
-import { foreseenPlan, type Job, type JobItem, jobPlan, leftColumn } from '../../../core/job/index.ts';
+import { foreseenPlan, type Job, type JobItem, jobPlan, leftColumn, type Way } from '../../../core/job/index.ts';
 import type { CycleLink, RefitStep } from '../../../core/refit/index.ts';
-
-/** The direction of work on the sheet. */
-export type Way = 'strip' | 'refit';
 
 /** A tag in one of the columns. */
 export interface Row {

@@ -7,8 +7,7 @@ import { open, pinRich } from '../../../core/job/testing/world.ts';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import HoldsDialog from '../start/HoldsDialog.vue';
-import { layOutTray, pocketId } from './tray/trayLayout.ts';
-import { anotherName, freePocket, holding } from './actions.ts';
+import { layOutTray } from './tray/trayLayout.ts';
 import EndSteps from './EndSteps.vue';
 import FlagForm from './FlagForm.vue';
 import { jointFigures } from '../torque/jointFigures.ts';
@@ -18,7 +17,6 @@ import MeasureRows from './MeasureRows.vue';
 import ObjectsBlock from './ObjectsBlock.vue';
 import RetorqueRow from '../torque/RetorqueRow.vue';
 import ThreadBlock from '../torque/ThreadBlock.vue';
-import { boltTorqueText, torqueStep } from '../torque/torqueStep.ts';
 import TwoPeople from './TwoPeople.vue';
 
 const global = { stubs: { RouterLink: RouterLinkStub, teleport: true } };
@@ -70,33 +68,7 @@ beforeEach(() => {
 });
 afterEach(() => vi.restoreAllMocks());
 
-describe('names, pockets and what holds the weight', () => {
-  it('numbers another like it', () => {
-    expect(anotherName('Hose clamp', ['Hose clamp'])).toBe('Hose clamp 2');
-    expect(anotherName('Hose clamp 2', ['Hose clamp', 'hose clamp 2', 'Hose clamp 3'])).toBe('Hose clamp 4');
-  });
-  it('takes the first pocket with nothing in it', () => {
-    const { job } = bench(off('dashpot', { pocket: 'A1' }), off('arm', { pocket: 'A3' }));
-    expect(freePocket(job())).toBe('A2');
-    // All taken: what came off together lies together, else where the fewest lie.
-    const items = job().items.map((item) =>
-      item.pocket === 'A1'
-        ? { ...item, section: 'Left bank' }
-        : item.pocket === 'A3'
-          ? { ...item, pocket: 'A2' }
-          : item,
-    );
-    const full = { ...job(), items, tray: { rows: 1, columns: 2, names: {} } };
-    expect(freePocket(full, 'Left bank')).toBe('A1');
-    const uneven = { ...full, items: [...items, { ...items[2]!, id: 'more', pocket: 'A1', section: 'x' }] };
-    expect(freePocket(uneven)).toBe('A2');
-    expect(freePocket({ ...full, tray: { rows: 0, columns: 0, names: {} } })).toBe('');
-  });
-  it('finds the group that still holds a unit', () => {
-    const { job } = bench(off('screws', { countedOut: 4, stayIn: 2 }));
-    expect(holding(job(), itemOf(job(), 'unit')!)?.id).toBe('screws');
-    expect(holding(job(), itemOf(job(), 'arm')!)).toBeUndefined();
-  });
+describe('the tray', () => {
   it('lays out the tray: pockets, elsewhere, and what nobody placed; what hangs is not missed', () => {
     const { job } = bench(
       { type: 'name-pocket', data: { pocket: 'B2', name: 'small' } },
@@ -111,7 +83,6 @@ describe('names, pockets and what holds the weight', () => {
     ]);
     expect(tray.elsewhere).toMatchObject([{ id: 'bench', items: [{ id: 'unit' }] }]);
     expect(tray.nowhere.map(({ id }) => id)).toEqual(['arm']);
-    expect(pocketId(2, 4)).toBe('C5');
   });
 });
 
@@ -126,27 +97,6 @@ describe('far strings', () => {
 
 describe('the torque step', () => {
   const item = () => itemOf(bench(off('screws')).job(), 'screws')!;
-  it('sets the wrench lower with an adapter straight on, and records what the bolt got', () => {
-    const adapter = { lengthMm: 50, leverMm: 250, angleDeg: 0 };
-    const step = torqueStep(item(), [wrench], '', adapter);
-    // 5 N·m × 250 / 300 = 4.17, on a scale of halves 4; the bolt then gets 4 × 300 / 250.
-    expect(step?.entry).toBe('4 N·m');
-    expect(boltTorqueText('4 N·m', adapter)).toBe('4.8 N·m');
-    expect(boltTorqueText('4 N·m', null)).toBe('4 N·m');
-    expect(boltTorqueText('tight', adapter)).toBe('tight');
-  });
-  it('asks for the angle once the torque passes are through', () => {
-    const { job } = bench(off('screws'), {
-      type: 'tighten-pass',
-      data: { itemId: 'screws', pass: 1, method: 'wrench', torqueText: '5 Nm', wrenchId: 'w' },
-    });
-    expect(torqueStep(itemOf(job(), 'screws')!, [wrench], '')).toMatchObject({
-      pass: 2,
-      passes: 2,
-      angleDeg: 45,
-      entry: '45°',
-    });
-  });
   it('works out pull, proof and margin, and warns where the thread has little to spare', () => {
     const group = { ...item().fasteners!, grade: '8.8', hole: { material: 'pa66-gf30', engagementMm: 8 } } as const;
     const figures = jointFigures(group);

@@ -1,5 +1,4 @@
-import { boltIds, isAtTorque, type Job, type JobItem } from '../../../core/job/index.ts';
-import type { Way } from './layout.ts';
+import { boltIds, isAtTorque, type Job, type JobItem, type Way } from '../../../core/job/index.ts';
 
 /** A few words on the tag of what came off: how its opening stands, else its label or where it lies. */
 export function offNote(job: Job, item: JobItem): string {

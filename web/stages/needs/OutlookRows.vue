@@ -4,7 +4,7 @@ import type { ToolUse } from '../../../core/refit/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
 import { lowerFirst } from '../../../core/words/index.ts';
 import { type AdviceWords, sayRange } from './adviceWords.ts';
-import type { Outlook } from './usePrepare.ts';
+import type { Outlook } from '../../../core/job/index.ts';
 
 /** Start or wait, and the minutes that this is worked out with. */
 defineProps<{
@@ -45,7 +45,7 @@ defineProps<{
         >{{ formatMinutes(outlook.off.likely) }}
         <span class="font-normal text-soft">{{ sayRange(outlook.off.low, outlook.off.high) }}</span></FigureRow
       >
-      <FigureRow label="Bench, one soak">{{ formatMinutes(outlook.bench) }}</FigureRow>
+      <FigureRow label="Units, one soak">{{ formatMinutes(outlook.units) }}</FigureRow>
       <FigureRow label="Back"
         >{{ formatMinutes(outlook.back.likely) }}
         <span class="font-normal text-soft">{{ sayRange(outlook.back.low, outlook.back.high) }}</span></FigureRow
@@ -54,7 +54,7 @@ defineProps<{
         >{{ outlook.held }} {{ outlook.held === 1 ? 'item' : 'items' }}</FigureRow
       >
       <FigureRow label="In a bay for about">{{
-        formatMinutes(outlook.off.likely + outlook.bench + outlook.back.likely + outlook.back.waiting)
+        formatMinutes(outlook.off.likely + outlook.units + outlook.back.likely + outlook.back.waiting)
       }}</FigureRow>
       <FigureRow label="In pieces now">{{ opened }} in {{ bays }} {{ bays === 1 ? 'bay' : 'bays' }}</FigureRow>
     </dl>

@@ -1,8 +1,7 @@
 import { computed, type ComputedRef, onMounted, ref, shallowRef } from 'vue';
 import type { ItemTimes } from '../../../contract/index.ts';
-import { allNeeds, type Job } from '../../../core/job/index.ts';
+import { allNeeds, type Job, jobOutlook, type Missing, missingParts, type Outlook } from '../../../core/job/index.ts';
 import {
-  heldByParts,
   type Moment,
   orderNow,
   type OrderLine,
@@ -11,17 +10,11 @@ import {
   type StartAdvice,
   startOrWait,
 } from '../../../core/prepare/index.ts';
-import { expectedMinutes } from '../../../core/procedure/index.ts';
-import { estimate, type TimedStep, type TimeEstimate, toolList, type ToolUse } from '../../../core/refit/index.ts';
+import { toolList, type ToolUse } from '../../../core/refit/index.ts';
 import { api } from '../../stores/api.ts';
 import { useMinute } from '../../stores/clock.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useStock } from '../../stores/stock.ts';
-
-/** Bench work a unit, when nobody has timed it: our own estimate. */
-export const BENCH_MINUTES = 40;
-/** One soak runs by itself. */
-export const SOAK_MINUTES = 25;
 
 /** A moment of this device's wall clock. */
 export function momentOf(iso: string): Moment {
@@ -31,15 +24,6 @@ export function momentOf(iso: string): Moment {
     day: `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`,
     minute: at.getHours() * 60 + at.getMinutes(),
   };
-}
-
-/** How long a job still takes: off, bench, back before and after the missing parts. */
-export interface Outlook {
-  readonly off: TimeEstimate;
-  readonly back: TimeEstimate;
-  readonly bench: number;
-  /** Items that cannot go back before the parts are here. */
-  readonly held: number;
 }
 
 /** What is needed against what is there, what to order, and whether to start. */
@@ -81,51 +65,18 @@ export function usePrepare(job: ComputedRef<Job | null>) {
     });
   });
   const orders = computed((): OrderLine[] => orderNow(list.value, moment.value.day));
-  const missing = computed(() =>
-    list.value.flatMap(({ need, status }) => {
-      if (need.kind !== 'part') return [];
-      const expected = job.value?.needs.find(({ needId }) => needId === need.id)?.expected ?? null;
-      if (status === 'on order') return [{ need, name: need.name, expected }];
-      return status === 'not in stock' || status === 'spoken for' ? [{ need, name: need.name, expected: null }] : [];
-    }),
+  const missing = computed((): readonly Missing[] => (job.value === null ? [] : missingParts(job.value, list.value)));
+  const outlook = computed((): Outlook | null =>
+    job.value === null ? null : jobOutlook(job.value, times.value, missing.value),
   );
-
-  const outlook = computed((): Outlook | null => {
-    const { value } = job;
-    if (value === null || value.items.length === 0) return null;
-    const parts = new Set(missing.value.flatMap(({ need }) => [need.id, need.partNumber]));
-    const held = heldByParts(value.constraints, (part) => parts.has(part));
-    const steps = (way: 'off' | 'back'): TimedStep[] =>
-      value.items
-        .filter(
-          ({ state, origin }) =>
-            origin !== 'plug' && (way === 'off' ? state === 'on' : state === 'on' || state === 'off'),
-        )
-        .map((item) => ({ id: item.id, expected: expectedMinutes(item, way) }));
-    const history = (way: 'off' | 'back'): Map<string, readonly number[]> =>
-      new Map(Object.entries(times.value).map(([id, taken]) => [id, taken[way]]));
-    const units = value.items.filter(
-      ({ kind, state }) => kind === 'unit' && state !== 'refitted' && state !== 'renewed',
-    );
-    return {
-      off: estimate(steps('off'), history('off')),
-      back: estimate(steps('back'), history('back'), [SOAK_MINUTES]),
-      bench: units.length * BENCH_MINUTES,
-      held: value.items.filter(({ id, state }) => held.has(id) && state !== 'refitted' && state !== 'renewed').length,
-    };
-  });
-  const heldShare = computed(() => {
-    const total = job.value?.items.filter(({ origin }) => origin !== 'plug').length ?? 0;
-    return total === 0 ? 0 : (outlook.value?.held ?? 0) / total;
-  });
   const advice = computed((): StartAdvice | null => {
     const { value } = outlook;
     if (value === null) return null;
-    const after = value.back.likely * heldShare.value;
+    const after = value.back.likely * value.heldShare;
     return startOrWait({
       now: moment.value,
       calendar: shop.calendar,
-      minutesBefore: value.off.likely + value.bench + value.back.likely - after,
+      minutesBefore: value.off.likely + value.units + value.back.likely - after,
       minutesAfter: missing.value.length === 0 ? 0 : after,
       waiting: value.back.waiting,
       missing: missing.value,

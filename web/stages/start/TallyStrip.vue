@@ -89,9 +89,7 @@ useKeys([
   { keys: 'u', does: 'Undo the last action', run: takeBack },
   { keys: 't', does: 'Timers of this job', run: () => (shown.value = lists.timers()) },
 ]);
-const lastTime = computed(() =>
-  props.job.last === null ? '' : (shop.say.time(props.job.last.at).split(', ').at(-1) ?? ''),
-);
+const lastTime = computed(() => (props.job.last === null ? '' : shop.say.clock(props.job.last.at)));
 </script>
 
 <template>

@@ -2,7 +2,7 @@
 import { ref, watch } from 'vue';
 import { parseNumber } from '../../../core/quantity/index.ts';
 import TextField from '../../parts/TextField.vue';
-import type { AdapterOn } from './torqueStep.ts';
+import type { AdapterOn } from '../../../core/job/index.ts';
 
 /** A crow-foot or extension changes what the wrench must be set to; square to the wrench it changes nothing. */
 const adapter = defineModel<AdapterOn | null>({ required: true });

@@ -13,7 +13,7 @@ import FlangeDrawing from './FlangeDrawing.vue';
 import { jointFigures } from './jointFigures.ts';
 import RetorqueRow from './RetorqueRow.vue';
 import ThreadBlock from './ThreadBlock.vue';
-import type { AdapterOn, TorqueStep } from './torqueStep.ts';
+import type { AdapterOn, TorqueStep } from '../../../core/job/index.ts';
 
 /** Which bolt, how tight, on which wrench at which setting, and what was reached. */
 const props = defineProps<{ item: JobItem; step: TorqueStep | null; error: string | null; closed: boolean }>();

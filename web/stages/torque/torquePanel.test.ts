@@ -1,12 +1,11 @@
 import { mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { type CommandBody, itemOf } from '../../../core/job/index.ts';
+import { type AdapterOn, type CommandBody, itemOf, torqueStep } from '../../../core/job/index.ts';
 import { off, open, pin, pinRich } from '../../../core/job/testing/samples.ts';
 import type { Wrench } from '../../../core/torque/index.ts';
 import { useShop } from '../../stores/shop.ts';
 import { freshShop, press, read, serve, showJob, stubs } from '../../testing.ts';
 import TorquePanel from './TorquePanel.vue';
-import { type AdapterOn, torqueStep } from './torqueStep.ts';
 
 const wrench = (id: string, low: number, high: number, unit: 'N·m' | 'in·lb' = 'N·m'): Wrench => ({
   id,

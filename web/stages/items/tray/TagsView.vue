@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { leftColumn } from '../../../../core/job/index.ts';
+import { leftColumn, tagFor } from '../../../../core/job/index.ts';
 import { useJob } from '../../../stores/job.ts';
 
 /** Tags to print and cut: number, name, place and mark of everything that comes off. */
@@ -21,8 +21,7 @@ const tags = computed(() =>
         .map((item, index) => ({ item, number: index + 1 }))
         .filter(({ item }) => item.origin !== 'plug'),
 );
-const marks = (item: (typeof tags.value)[number]['item']): string =>
-  item.label || (item.alike === undefined ? '' : (item.name.split(', ').slice(1).at(-1) ?? ''));
+const marks = tagFor;
 const print = (): void => window.print();
 </script>
 

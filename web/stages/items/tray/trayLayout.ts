@@ -1,4 +1,4 @@
-import type { Job, JobItem } from '../../../../core/job/index.ts';
+import { hangsLoose, type Job, type JobItem, pocketsOf } from '../../../../core/job/index.ts';
 
 /** A pocket of the tray with what lies in it. */
 export interface Pocket {
@@ -16,9 +16,6 @@ export interface TrayLayout {
   readonly nowhere: readonly JobItem[];
 }
 
-/** Rows are lettered, columns numbered: “B3”. */
-export const pocketId = (row: number, column: number): string => `${String.fromCharCode(65 + row)}${column + 1}`;
-
 /** Lays out what is off. Plugs are not in the tray but in their openings. */
 export function layOutTray(job: Job): TrayLayout {
   const off = job.items.filter(({ state, origin }) => state === 'off' && origin !== 'plug');
@@ -34,18 +31,12 @@ export function layOutTray(job: Job): TrayLayout {
     byPocket.delete(id);
     return found;
   };
-  const rows = Array.from({ length: job.tray.rows }, (_, row) =>
-    Array.from({ length: job.tray.columns }, (__, column): Pocket => {
-      const id = pocketId(row, column);
-      return { id, name: job.tray.names[id] ?? '', items: take(id) };
-    }),
+  const rows = pocketsOf(job).map((row) =>
+    row.map((id): Pocket => ({ id, name: job.tray.names[id] ?? '', items: take(id) })),
   );
   return {
     rows,
     elsewhere: [...byPocket.values()].map((items): Pocket => ({ id: items[0]?.pocket ?? '', name: '', items })),
-    nowhere: off.filter(({ pocket, kind }) => pocket === '' && !HANGS.has(kind)),
+    nowhere: off.filter(({ pocket, kind }) => pocket === '' && !hangsLoose({ kind })),
   };
 }
-
-/** What stays hanging on the vehicle when it is off. */
-const HANGS: ReadonlySet<JobItem['kind']> = new Set<JobItem['kind']>(['connector', 'hose', 'coolant-hose', 'cable']);

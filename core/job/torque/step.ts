@@ -1,4 +1,3 @@
-import { boltOrder, groupPasses, type JobItem, nextBolt } from '../../../core/job/index.ts';
 import {
   passes,
   type RankedWrench,
@@ -6,7 +5,9 @@ import {
   type TorqueSpec,
   withAdapter,
   type Wrench,
-} from '../../../core/torque/index.ts';
+} from '../../torque/index.ts';
+import type { JobItem } from '../items/state.ts';
+import { boltOrder, groupPasses, nextBolt } from './bolts.ts';
 
 /** What to do with a torque wrench right now. */
 export interface TorqueStep {
@@ -38,6 +39,17 @@ export interface AdapterOn {
 export const adapterWords = ({ lengthMm, leverMm, angleDeg }: AdapterOn): string =>
   `${lengthMm} mm adapter at ${angleDeg}° on a ${leverMm} mm lever`;
 
+/** The share of a bolt's torque that the wrench shows with an adapter on; 1 without one. */
+const shownShare = (adapter: AdapterOn | null): number =>
+  adapter === null
+    ? 1
+    : withAdapter({
+        target: 1,
+        leverLength: adapter.leverMm,
+        adapterLength: adapter.lengthMm,
+        angle: adapter.angleDeg,
+      });
+
 const scaled = (spec: TorqueSpec, share: number): TorqueSpec => ({
   ...spec,
   targetNm: spec.targetNm * share,
@@ -58,16 +70,7 @@ export function torqueStep(
   const byAngle = next.pass > group.fractions.length;
   const spec = scaled(group.spec, byAngle ? 1 : (group.fractions[next.pass - 1] ?? 1));
   // With an adapter the wrench is set lower or higher by the same share over the whole band.
-  const share =
-    adapter === null
-      ? 1
-      : withAdapter({
-          target: 1,
-          leverLength: adapter.leverMm,
-          adapterLength: adapter.lengthMm,
-          angle: adapter.angleDeg,
-        });
-  const ranked = rankWrenches(scaled(spec, share), wrenches);
+  const ranked = rankWrenches(scaled(spec, shownShare(adapter)), wrenches);
   const chosen = ranked.find(({ wrench }) => wrench.id === preferred) ?? ranked[0] ?? null;
   const order = boltOrder(item);
   return {
@@ -98,12 +101,6 @@ export function boltTorqueText(text: string, adapter: AdapterOn | null): string 
   if (adapter === null) return text;
   const figure = /^\s*(\d+(?:[.,]\d+)?)\s*(\S.*)$/.exec(text);
   if (figure === null) return text;
-  const share = withAdapter({
-    target: 1,
-    leverLength: adapter.leverMm,
-    adapterLength: adapter.lengthMm,
-    angle: adapter.angleDeg,
-  });
-  const value = Number((figure[1] ?? '').replace(',', '.')) / share;
+  const value = Number((figure[1] ?? '').replace(',', '.')) / shownShare(adapter);
   return `${Number(value.toPrecision(3))} ${figure[2] ?? ''}`;
 }
