@@ -86,6 +86,10 @@ export default tseslint.config(
           selector: "NewExpression[callee.name='Date'][arguments.length=0]",
           message: 'Time comes in with the command.',
         },
+        {
+          selector: "CallExpression[callee.property.name='split'][arguments.0.value=/^[,:] $/]",
+          message: 'Logic reads data, never words: give it the data.',
+        },
       ],
     },
   },
@@ -116,6 +120,10 @@ export default tseslint.config(
           selector:
             "CallExpression[callee.name='watch'] > ArrowFunctionExpression.arguments:first-child[body.type=/^(ArrayExpression|ObjectExpression|TSAsExpression)$/]",
           message: 'Watch several sources as [() => a, () => b]: a getter of an array fires though nothing changed.',
+        },
+        {
+          selector: "CallExpression[callee.property.name='split'][arguments.0.value=/^[,:] $/]",
+          message: 'Logic reads data, never words: give it the data.',
         },
       ],
     },
