@@ -16,7 +16,7 @@ const { build } = await import(pathToFileURL(bin('esbuild/lib/main.js')).href);
 // Bundled beside node_modules, so that packages resolve.
 const out = join(root, 'dist', 'bench', 'bench.js');
 await build({
-  entryPoints: [join(root, 'server/testing/measuring/bench.ts')],
+  entryPoints: [join(root, 'server/testing/measuring/everything.ts')],
   outfile: out,
   bundle: true,
   platform: 'node',

@@ -5,15 +5,16 @@ import express, { type Express } from 'express';
 import type { Logger } from 'pino';
 import { adapterRoutes } from './http/adapter.ts';
 import { airRoutes } from './http/air.ts';
+import { bayRoutes } from './http/bay.ts';
 import { answerErrors, HttpError } from './http/errors.ts';
 import { onlyFromHere, strictHeaders } from './http/guard.ts';
 import { followUpRoutes } from './http/followUps.ts';
 import { houseRoutes } from './http/house.ts';
 import { jobRoutes } from './http/jobs.ts';
 import { knowledgeRoutes } from './http/knowledge.ts';
-import { listRoutes } from './http/lists.ts';
 import { pictureRoutes } from './http/pictures.ts';
 import { procedureRoutes } from './http/procedures.ts';
+import { shopRoutes } from './http/shop.ts';
 import { stockRoutes } from './http/stock.ts';
 import { transferRoutes } from './http/transfer.ts';
 import { familyRoutes, unitRoutes } from './http/units.ts';
@@ -39,7 +40,8 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   app.use('/api', stockRoutes(services));
   app.use('/api', airRoutes(services));
   app.use('/api', followUpRoutes(services));
-  app.use('/api', listRoutes(services));
+  app.use('/api', bayRoutes(services));
+  app.use('/api', shopRoutes(services));
   app.use('/api', () => {
     throw new HttpError('not-found', 'There is nothing at that address.');
   });

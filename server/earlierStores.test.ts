@@ -75,14 +75,14 @@ describe.each(readdirSync(STORES))('a store that version %s wrote', (version) =>
   it.each(Object.keys(said))('says of %s what it said', (jobId) => {
     expect(services.jobs.verify(jobId)).toBeNull();
     const job = services.jobs.job(jobId)!;
-    const settings = services.lists.settings();
+    const settings = services.settings.shop();
     const says = {
       entries: job.version,
       stage: currentStage(job),
       tally: jobTally(job),
       mayStart: jobMayStart(job),
       coolant: jobCoolantQuestions(job),
-      sheet: sheetOf(job, speaker(services.people(), settings.currency, 'Europe/London')),
+      sheet: sheetOf(job, speaker(services.people.names(), settings.currency, 'Europe/London')),
     };
     const meant = (MEANT[version] ?? []).reduce((facts, { now }) => now(facts), said[jobId]!);
     expect(JSON.parse(JSON.stringify(says))).toEqual(meant);

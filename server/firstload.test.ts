@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { build } from 'vite';
-import { firstLoadBytes } from './testing/measuring/bench.ts';
+import { firstLoadBytes } from './testing/measuring/everything.ts';
 
 const web = join(process.cwd(), 'dist', 'web');
 

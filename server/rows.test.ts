@@ -119,7 +119,7 @@ describe('one request', () => {
       .send({ ...file, rules: { hoses: 'clamp' } })
       .expect(200);
     expect(shopRow()).toEqual({ n: 1 });
-    expect(server.services.people().get('nora')).toBe('Nora Lund');
+    expect(server.services.people.names().get('nora')).toBe('Nora Lund');
   });
   it('that fails leaves nobody told and nothing kept in memory', async () => {
     const told: string[] = [];

@@ -1,6 +1,5 @@
 import type { Database } from 'better-sqlite3';
 import type { ShopResult } from '../core/choose/index.ts';
-import type { Estimate, Job } from '../core/job/index.ts';
 import type { ThrottleKind } from '../core/vehicle/index.ts';
 import { AdapterHub } from './adapter/hub.ts';
 import { Air } from './store/air.ts';
@@ -11,9 +10,12 @@ import { Families } from './store/families.ts';
 import { House } from './store/house.ts';
 import { Jobs } from './store/jobs.ts';
 import { KnowledgeStore } from './store/knowledge.ts';
-import { Lists } from './store/lists.ts';
-import { pairsForPrint } from './report/picturePairs.ts';
+import { JobLines } from './store/jobLines.ts';
+import { People } from './store/people.ts';
 import { Pictures } from './store/pictures.ts';
+import { type Printing, printing } from './report/printing.ts';
+import { Settings } from './store/settings.ts';
+import { Tools } from './store/tools.ts';
 import { Procedures } from './store/procedures.ts';
 import { shopResults } from './store/results.ts';
 import { Stock } from './store/stock.ts';
@@ -24,7 +26,10 @@ import { Vehicles } from './store/vehicles.ts';
 export interface Services {
   readonly jobs: Jobs;
   readonly vehicles: Vehicles;
-  readonly lists: Lists;
+  readonly jobLines: JobLines;
+  readonly people: People;
+  readonly settings: Settings;
+  readonly tools: Tools;
   readonly procedures: Procedures;
   readonly knowledge: KnowledgeStore;
   readonly families: Families;
@@ -41,10 +46,7 @@ export interface Services {
   readonly pictures: Pictures;
   /** ISO time. */
   readonly now: () => string;
-  /** Person id → name. */
-  readonly people: () => ReadonlyMap<string, string>;
-  readonly sheet: (job: Job) => Promise<Buffer>;
-  readonly estimate: (job: Job, estimate: Estimate) => Promise<Buffer>;
+  readonly printing: Printing;
 }
 
 /** Builds the services over an open store. @param pictureFolder where picture files live */
@@ -59,19 +61,33 @@ export function createServices(
   const audit = new Audit(db);
   const units = new Units(db, audit);
   const vehicles = new Vehicles(db, units, audit);
-  const lists = new Lists(db, audit);
+  const people = new People(db);
+  const settings = new Settings(db, audit);
+  const tools = new Tools(db);
   const pictures = new Pictures(db, pictureFolder);
   const knowledge = new KnowledgeStore(db);
   knowledge.ship(now());
   const families = new Families(db, audit);
   const house = new House(db, audit);
   const procedures = new Procedures(db, audit);
-  const jobs = new Jobs(db, oneGo, { vehicles, lists, procedures, knowledge, families, house, units });
+  const jobs = new Jobs(db, oneGo, {
+    vehicles,
+    people,
+    settings,
+    tools,
+    procedures,
+    knowledge,
+    families,
+    house,
+    units,
+  });
   jobs.remakeProjections();
-  const people = (): ReadonlyMap<string, string> => lists.names();
   return {
     vehicles,
-    lists,
+    jobLines: new JobLines(db),
+    people,
+    settings,
+    tools,
     procedures,
     jobs,
     knowledge,
@@ -87,15 +103,6 @@ export function createServices(
     results: (throttle) => shopResults(db, throttle),
     pictures,
     now,
-    people,
-    estimate: async (job, estimate) => {
-      const { printEstimate } = await import('./report/estimatePdf.ts');
-      return printEstimate(job, estimate, people(), lists.settings(), timeZone);
-    },
-    sheet: async (job) => {
-      // The PDF library takes half a second to load; only those who print pay for it.
-      const { printSheet } = await import('./report/sheetPdf.ts');
-      return printSheet(job, people(), lists.settings(), timeZone, await pairsForPrint(job, pictures));
-    },
+    printing: printing(people, settings, pictures, timeZone),
   };
 }

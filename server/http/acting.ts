@@ -15,13 +15,13 @@ export interface Answer {
   readonly body: unknown;
 }
 
-type Acting = Pick<Services, 'people' | 'lists' | 'now'>;
+type Acting = Pick<Services, 'people' | 'now'>;
 
 /** The person who sent a request, by `by` in its body or query. @throws HttpError 400 for one who is not in the list */
-export function actorOf({ people, lists, now }: Acting, request: Request): Actor {
+export function actorOf({ people, now }: Acting, request: Request): Actor {
   const sent: unknown = (request.body as { by?: unknown } | undefined)?.by ?? request.query.by;
   const by = typeof sent === 'string' ? sent : '';
-  const role = people().has(by) ? lists.roleOf(by) : null;
+  const role = people.roleOf(by);
   if (role === null)
     throw new HttpError('bad-value', 'That person is not in the list.', { fields: { by: 'Pick who you are.' } });
   return { by, at: now(), role };

@@ -14,7 +14,7 @@ const resultQuery = z.strictObject({ throttle: z.enum(['cable', 'electronic', 'd
 
 /** House rules, the shop's figures, and what the shop has seen of each option. */
 export function houseRoutes(services: Services): Router {
-  const { house, lists, results } = services;
+  const { house, settings, results } = services;
   const router = Router();
   router.put(
     '/house-rules/:question',
@@ -33,7 +33,7 @@ export function houseRoutes(services: Services): Router {
     change(services, (request, actor) => {
       const { settings: given } = parse(settingsBody, request.body);
       mustLead(actor, 'The shop’s figures');
-      house.setSettings(
+      settings.set(
         {
           'shop-name': given.shopName,
           currency: given.currency,
@@ -43,7 +43,7 @@ export function houseRoutes(services: Services): Router {
         },
         actor,
       );
-      return { body: lists.settings() };
+      return { body: settings.shop() };
     }),
   );
   router.get('/results', (request, response) => {

@@ -11,9 +11,9 @@ const CLOCK_SLACK_MS = 10 * 60_000;
 /** A quiet connection is kept open by a word now and then. */
 const HEARTBEAT_MS = 20_000;
 
-/** Jobs: lists, logs and the one way to change them. */
+/** Jobs: lines, logs and the one way to change them. */
 export function jobRoutes(services: Services): Router {
-  const { jobs, lists, now } = services;
+  const { jobs, jobLines, now } = services;
   const router = Router();
 
   const checkTime = (sent: Command): void => {
@@ -26,7 +26,7 @@ export function jobRoutes(services: Services): Router {
 
   router.get('/', (request, response) => {
     const query = parse(jobQuery, request.query);
-    const rows = lists.jobs({ ...query, limit: query.limit + 1 });
+    const rows = jobLines.list({ ...query, limit: query.limit + 1 });
     const page = rows.slice(0, query.limit);
     response.json({ rows: page, next: rows.length > query.limit ? String(page.at(-1)?.number) : null });
   });

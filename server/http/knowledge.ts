@@ -10,7 +10,7 @@ const version = z.union([z.literal('newest'), z.coerce.number().int().min(1)]);
 
 /** What is known of causes and checks: read by version, changed by a lead. */
 export function knowledgeRoutes(services: Services): Router {
-  const { knowledge, lists } = services;
+  const { knowledge, settings } = services;
   const router = Router();
 
   router.get('/:version', (request, response) => {
@@ -28,7 +28,7 @@ export function knowledgeRoutes(services: Services): Router {
       knowledge: found,
       versions: knowledge.versions(),
       newest: knowledge.newest().version,
-      score: knowledge.score(found, lists.settings().ratePerHourMinor / 60),
+      score: knowledge.score(found, settings.shop().ratePerHourMinor / 60),
     });
   });
 

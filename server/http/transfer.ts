@@ -8,7 +8,7 @@ import { parse } from './parse.ts';
 
 /** A job as a file out and in, and as a printed sheet. */
 export function transferRoutes(services: Services): Router {
-  const { jobs, vehicles, pictures, oneGo, sheet, estimate } = services;
+  const { jobs, vehicles, pictures, oneGo, printing } = services;
   const router = Router();
 
   router.get('/jobs/:id/file', (request, response) => {
@@ -20,7 +20,7 @@ export function transferRoutes(services: Services): Router {
   router.get('/jobs/:id/sheet.pdf', async (request, response) => {
     const job = jobs.job(parse(id, request.params.id));
     if (job === null) throw new HttpError('no-such-job', 'There is no such job.');
-    const pdf = await sheet(job);
+    const pdf = await printing.sheet(job);
     response.type('application/pdf').set('content-disposition', `inline; filename="job-${job.number}.pdf"`).send(pdf);
   });
 
@@ -29,7 +29,7 @@ export function transferRoutes(services: Services): Router {
     if (job === null) throw new HttpError('no-such-job', 'There is no such job.');
     const latest = job.estimates.at(-1);
     if (latest === undefined) throw new HttpError('no-estimate', 'No estimate was made on this job yet.');
-    const pdf = await estimate(job, latest);
+    const pdf = await printing.estimate(job, latest);
     response
       .type('application/pdf')
       .set('content-disposition', `inline; filename="estimate-${job.number}.pdf"`)

@@ -10,7 +10,7 @@ const body = z.strictObject({ by: id, basedOn: z.number().int().min(0).default(0
 
 /** Vehicles: search, file, create, change. */
 export function vehicleRoutes(services: Services): Router {
-  const { vehicles, units, families, lists, audit } = services;
+  const { vehicles, units, families, jobLines, audit } = services;
   const router = Router();
 
   router.get('/', (request, response) => {
@@ -25,7 +25,7 @@ export function vehicleRoutes(services: Services): Router {
       vehicle,
       version: vehicles.version(vehicle.id),
       family: families.get(vehicle.familyId ?? null),
-      jobs: lists.jobs({ status: 'all', vehicleId: vehicle.id, limit: 100 }),
+      jobs: jobLines.list({ status: 'all', vehicleId: vehicle.id, limit: 100 }),
     });
   });
 

@@ -2,15 +2,19 @@ import { type Asks, type Context, type Job, NO_CONTEXT } from '../../core/job/in
 import type { Families } from './families.ts';
 import type { House } from './house.ts';
 import type { KnowledgeStore } from './knowledge.ts';
-import type { Lists } from './lists.ts';
+import type { People } from './people.ts';
 import type { Procedures } from './procedures.ts';
+import type { Settings } from './settings.ts';
+import type { Tools } from './tools.ts';
 import type { Units } from './units.ts';
 import type { Vehicles } from './vehicles.ts';
 
 /** Where the answers to what a command asks for are found. */
 export interface Sources {
   readonly vehicles: Vehicles;
-  readonly lists: Lists;
+  readonly people: People;
+  readonly settings: Settings;
+  readonly tools: Tools;
   readonly procedures: Procedures;
   readonly knowledge: KnowledgeStore;
   readonly families: Families;
@@ -20,7 +24,7 @@ export interface Sources {
 
 /** Fetches what a command asks for, and nothing else. @param by who sent it @param nextNumber the next job's number */
 export function answer(asks: Asks, job: Job | null, by: string, sources: Sources, nextNumber: () => number): Context {
-  const { vehicles, lists, procedures, knowledge, families, house, units } = sources;
+  const { vehicles, people, tools, procedures, knowledge, families, house, units } = sources;
   const vehicle = asks.vehicle === undefined ? null : vehicles.get(asks.vehicle);
   return {
     ...NO_CONTEXT,
@@ -28,11 +32,11 @@ export function answer(asks: Asks, job: Job | null, by: string, sources: Sources
     nextNumber: asks.nextNumber ? nextNumber() : null,
     unit: asks.unit === undefined ? null : units.get(asks.unit),
     procedure: asks.procedure === undefined ? null : procedures.get(asks.procedure.id, asks.procedure.version),
-    wrenches: asks.wrenches ? lists.wrenches() : [],
+    wrenches: asks.wrenches ? tools.wrenches() : [],
     knowledge: knowledgeFor(asks.knowledge, job, knowledge),
     family: asks.family ? families.get((vehicle ?? job?.vehicle)?.familyId ?? null) : null,
     rules: asks.rules ? house.rules() : {},
-    role: asks.role ? lists.roleOf(by) : null,
+    role: asks.role ? people.roleOf(by) : null,
   };
 }
 

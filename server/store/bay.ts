@@ -2,11 +2,11 @@ import type { BayLine, BayReply, BayStretch } from '../../contract/index.ts';
 import { HANDS_ON_GAP_S, type Job, timerEnd } from '../../core/job/index.ts';
 import { StoreError } from './errors.ts';
 import type { Jobs } from './jobs.ts';
-import type { Lists } from './lists.ts';
+import type { JobLines } from './jobLines.ts';
 
 /** The Bay: a line per open job with the day's stretches. @param now ISO time */
-export function bayAt(now: string, jobs: Jobs, lists: Lists): BayReply {
-  const lines = lists.jobs({ status: 'open', limit: 100 }).flatMap((summary): BayLine[] => {
+export function bayAt(now: string, jobs: Jobs, jobLines: JobLines): BayReply {
+  const lines = jobLines.list({ status: 'open', limit: 100 }).flatMap((summary): BayLine[] => {
     const job = readable(() => jobs.job(summary.id));
     // A job whose log cannot be read is still on the list; its own page says what is wrong with it.
     if (job === null) return [{ job: summary, stretches: [] }];

@@ -4,7 +4,7 @@ import type { Stamp } from '../../core/job/index.ts';
 import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
 
-/** The shop's answers to the questions on which good technicians disagree, and its figures. */
+/** The shop's answers to the questions on which good technicians disagree. */
 export class House {
   readonly #sql: Database['prepare'];
   readonly #audit: Audit;
@@ -24,12 +24,5 @@ export class House {
     if (answer === null) this.#sql('DELETE FROM house_rule WHERE question = ?').run(question);
     else this.#sql('INSERT OR REPLACE INTO house_rule (question, answer) VALUES (?, ?)').run(question, answer);
     this.#audit.write(who, 'house-rule', question, { answer });
-  }
-
-  /** Sets figures such as `rate-per-hour-minor`. Writes an audit row. */
-  setSettings(settings: Readonly<Record<string, string>>, who: Stamp): void {
-    const put = this.#sql('INSERT OR REPLACE INTO setting (key, value) VALUES (?, ?)');
-    for (const [key, value] of Object.entries(settings)) put.run(key, value);
-    this.#audit.write(who, 'settings', 'shop', settings);
   }
 }

@@ -147,7 +147,7 @@ export class Jobs {
 
   #nextNumber(): number {
     const row = this.#sql<[], { highest: number | null }>('SELECT MAX(number) AS highest FROM job_summary').get();
-    return (row?.highest ?? Number(this.#sources.lists.setting('first-job-number') ?? '1') - 1) + 1;
+    return (row?.highest ?? Number(this.#sources.settings.get('first-job-number') ?? '1') - 1) + 1;
   }
 
   /**
@@ -170,7 +170,7 @@ export class Jobs {
 
   /** Rebuilds when a migration has asked for it. @returns how many jobs were read */
   remakeProjections(): number {
-    return this.#sources.lists.setting('projections') === undefined ? 0 : this.rebuild();
+    return this.#sources.settings.get('projections') === undefined ? 0 : this.rebuild();
   }
 
   /** Adopts an imported log, whose chain was verified. Call inside a transaction. @returns false when there is such a job already */

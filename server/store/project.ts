@@ -60,14 +60,25 @@ function changedRows(projection: Projection, before: Job | null, after: Job): { 
   if (projection.each === undefined)
     return { gone: before === null ? [] : [...projection.rows(before)], come: [...projection.rows(after)] };
   const { of, rows } = projection.each;
-  const now = of(after);
-  const then = before === null ? [] : of(before);
-  const kept = new Set(then);
-  const still = new Set(now);
+  const { gone, come } = changedElements(before === null ? [] : of(before), of(after));
   return {
-    gone: then.filter((element) => !still.has(element)).flatMap((element) => rows(element as never, after)),
-    come: now.filter((element) => !kept.has(element)).flatMap((element) => rows(element as never, after)),
+    gone: gone.flatMap((element) => rows(element as never, after)),
+    come: come.flatMap((element) => rows(element as never, after)),
   };
+}
+
+/** Elements that only one of two lists has. What both begin and end with is passed over: a list grows, or one changes. */
+function changedElements(then: readonly object[], now: readonly object[]): { gone: object[]; come: object[] } {
+  const shorter = Math.min(then.length, now.length);
+  let start = 0;
+  while (start < shorter && then[start] === now[start]) start += 1;
+  let end = 0;
+  while (end < shorter - start && then[then.length - 1 - end] === now[now.length - 1 - end]) end += 1;
+  const old = then.slice(start, then.length - end);
+  const young = now.slice(start, now.length - end);
+  const kept = new Set(old);
+  const still = new Set(young);
+  return { gone: old.filter((each) => !still.has(each)), come: young.filter((each) => !kept.has(each)) };
 }
 
 const sameParts = (a: readonly unknown[], b: readonly unknown[]): boolean =>

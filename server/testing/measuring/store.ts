@@ -10,9 +10,13 @@ export function fresh(folder: string, name: string): { services: Services; db: R
   const db = openStore(join(folder, name));
   const services = createServices(db, join(folder, `${name}-pictures`), () => new Date().toISOString(), 'UTC');
   const who = { by: 'isla', at: new Date().toISOString() };
-  services.lists.putShop(shop as Parameters<Services['lists']['putShop']>[0], who);
-  for (const each of shop.procedures) services.procedures.adopt(each, who);
-  services.vehicles.put('bus', vehicles.bus!, 0, who);
+  services.oneGo.run(() => {
+    services.people.adopt(shop.people as Parameters<Services['people']['adopt']>[0]);
+    services.settings.adopt(shop.settings);
+    services.tools.adopt(...([shop.wrenches, shop.tools] as Parameters<Services['tools']['adopt']>));
+    for (const each of shop.procedures) services.procedures.adopt(each, who);
+    services.vehicles.put('bus', vehicles.bus!, 0, who);
+  });
   return { services, db };
 }
 
@@ -20,9 +24,18 @@ export function fresh(folder: string, name: string): { services: Services; db: R
 export const command = (id: string, type: string, data: unknown) =>
   ({ id, at: new Date().toISOString(), by: 'tomas', seen: 0, type, data }) as never;
 
+/** Sends commands as requests do, each in one transaction of its own. @throws Error when one is refused */
+export function take(services: Services, jobId: string, ...commands: readonly never[]): void {
+  for (const each of commands) {
+    const outcome = services.oneGo.run(() => services.jobs.take(jobId, each, ''));
+    if (outcome.kind === 'refused') throw new Error(`measuring: ${outcome.refusal.message}`);
+  }
+}
+
 /** A job on the library bus with its procedure chosen. */
 export function openedJob(services: Services, jobId: string, reading: number): void {
-  services.jobs.take(
+  take(
+    services,
     jobId,
     command(`${jobId}-open`, 'open-job', {
       vehicleId: 'bus',
@@ -30,7 +43,6 @@ export function openedJob(services: Services, jobId: string, reading: number): v
       readingReason: '',
       complaint: 'x',
     }),
-    '',
+    command(`${jobId}-pin`, 'pin-procedure', { procedureId: cableProcedure.id }),
   );
-  services.jobs.take(jobId, command(`${jobId}-pin`, 'pin-procedure', { procedureId: cableProcedure.id }), '');
 }

@@ -4,7 +4,7 @@ import { chromium } from '@playwright/test';
 import { pino } from 'pino';
 import sharp from 'sharp';
 import { createApp } from '../../app.ts';
-import { command, fresh } from './store.ts';
+import { command, fresh, take } from './store.ts';
 import { type Measured, median, ms, percentile } from './measure.ts';
 
 const UNITS = 12;
@@ -13,12 +13,12 @@ const TIMERS = 8;
 /** How long the timers are watched, ms. */
 const WATCHED = 10_000;
 
-/** The bench in the browser: a full page opens, and timers tick at next to no cost. */
-export async function benchPages(folder: string, web: string): Promise<Measured[]> {
-  const { services, db } = fresh(folder, 'bench-pages.sqlite');
+/** The stages that have units in hand, in the browser: a full page opens, and timers tick at next to no cost. */
+export async function unitPages(folder: string, web: string): Promise<Measured[]> {
+  const { services, db } = fresh(folder, 'unit-pages.sqlite');
   const at = '2026-05-13T08:00:00.000Z';
   const bus = services.vehicles.get('bus');
-  if (bus === null) throw new Error('bench: no vehicle');
+  if (bus === null) throw new Error('measuring: no vehicle');
   const { id: _id, lastReading: _last, ...known } = bus;
   const units = Array.from({ length: UNITS }, (_, index) => ({
     id: `tb-${index}`,
@@ -32,8 +32,7 @@ export async function benchPages(folder: string, web: string): Promise<Measured[
     at,
   });
   const send = (...[type, data]: [string, object]): void => {
-    const outcome = services.jobs.take('b', command(`b-${Math.random()}`, type as never, data as never), at);
-    if (outcome.kind === 'refused') throw new Error(`bench: ${outcome.refusal.message}`);
+    take(services, 'b', command(`b-${Math.random()}`, type as never, data as never));
   };
   send('open-job', { vehicleId: 'twelve', reading: { value: 10, unit: 'km' }, readingReason: '', complaint: 'x' });
   for (let index = 0; index < PICTURES; index += 1) {
@@ -115,7 +114,7 @@ export async function benchPages(folder: string, web: string): Promise<Measured[
   db.close();
   return [
     {
-      what: `bench page, ${UNITS} units and ${PICTURES} pictures, reload to painted`,
+      what: `inspect, ${UNITS} units and ${PICTURES} pictures, reload to painted`,
       measured: `${ms(median(warm))} (p95 ${ms(percentile(warm, 0.95))})`,
       wanted: '< 300 ms',
       met: median(warm) < 300,
@@ -132,7 +131,8 @@ export async function benchPages(folder: string, web: string): Promise<Measured[
 /** A picture of 12 million pixels is stored and copied while commands go on. */
 export async function largePicture(folder: string): Promise<Measured[]> {
   const { services, db } = fresh(folder, 'large-picture.sqlite');
-  services.jobs.take(
+  take(
+    services,
     'p',
     command('p-open', 'open-job', {
       vehicleId: 'bus',
@@ -140,7 +140,6 @@ export async function largePicture(folder: string): Promise<Measured[]> {
       readingReason: '',
       complaint: 'x',
     }),
-    '',
   );
   const server = createServer(createApp(services, pino({ level: 'silent' }), null)).listen(0, '127.0.0.1');
   await new Promise((resolve) => setTimeout(resolve, 50));
@@ -167,7 +166,7 @@ export async function largePicture(folder: string): Promise<Measured[]> {
       body: new Uint8Array(noise),
     }).then(async (reply) => {
       await reply.text();
-      if (!reply.ok) throw new Error(`bench: ${reply.status}`);
+      if (!reply.ok) throw new Error(`measuring: ${reply.status}`);
       taken.push(performance.now() - from);
       over = true;
     });
@@ -181,7 +180,7 @@ export async function largePicture(folder: string): Promise<Measured[]> {
         ),
       });
       await reply.text();
-      if (!reply.ok) throw new Error(`bench: ${reply.status}`);
+      if (!reply.ok) throw new Error(`measuring: ${reply.status}`);
       commands.push(performance.now() - started);
     }
     await upload;

@@ -15,7 +15,6 @@ import {
 import { type Case, type Group, GROUPS } from '../../core/diagnose/index.ts';
 import { ruleProblem } from '../../core/house/index.ts';
 import { checkProcedure } from '../../core/procedure/index.ts';
-import { bayAt } from '../store/bay.ts';
 import type { Services } from '../services.ts';
 import { change, mustLead, shopItself } from './acting.ts';
 import { HttpError } from './errors.ts';
@@ -47,42 +46,35 @@ const shop = z.strictObject({
 
 const calendarBody = z.strictObject({ by: id, calendar });
 
-/** The workshop's lists, the Bay and health. */
-export function listRoutes(services: Services): Router {
-  const { lists, jobs, procedures, knowledge, families, house, stock, now, oneGo } = services;
+/** The shop: what it says of itself, the file that fills it, and health. */
+export function shopRoutes(services: Services): Router {
+  const { people, settings, tools, procedures, knowledge, families, house, stock, audit, now, oneGo } = services;
   const router = Router();
   router.get('/health', (_request, response) => {
-    lists.setting('shop-name');
+    settings.get('shop-name');
     response.json({ ok: true });
   });
   router.get('/shop', (_request, response) => {
     response.json({
-      settings: lists.settings(),
-      people: lists.people(),
-      wrenches: lists.wrenches(),
-      tools: lists.tools(),
-      calendar: lists.calendar(),
+      settings: settings.shop(),
+      people: people.all(),
+      wrenches: tools.wrenches(),
+      tools: tools.all(),
+      calendar: settings.calendar(),
       rules: house.rules(),
       now: now(),
     });
-  });
-  // How many open jobs want each part that they do not have in hand yet.
-  router.get('/wanted', (_request, response) => {
-    response.json({ rows: lists.wanted(), next: null });
   });
   router.put(
     '/calendar',
     change(services, (request, actor) => {
       const { calendar: told } = parse(calendarBody, request.body);
       mustLead(actor, 'The opening hours');
-      lists.setCalendar(told, actor);
-      return { body: lists.calendar() };
+      settings.setCalendar(told, actor);
+      return { body: settings.calendar() };
     }),
   );
-  router.get('/bay', (_request, response) => {
-    response.json(bayAt(now(), jobs, lists));
-  });
-  // A shop file fills the lists at once; a procedure that cannot be worked from refuses the whole file.
+  // A shop file fills the store at once; a procedure that cannot be worked from refuses the whole file.
   router.put('/shop', (request, response) => {
     const file = parse(shop, request.body);
     const fields = Object.fromEntries([
@@ -98,14 +90,17 @@ export function listRoutes(services: Services): Router {
     if (first !== undefined) throw new HttpError('bad-value', first, { fields });
     const who = shopItself(services);
     oneGo.run(() => {
-      lists.putShop(file, who);
+      people.adopt(file.people);
+      settings.adopt(file.settings);
+      tools.adopt(file.wrenches, file.tools);
+      audit.write(who, 'shop-file-read', 'shop', {});
       stock.adopt(
         file.stock.map(({ detail = {}, ...item }) => ({ ...item, detail })),
         who,
       );
       for (const reference of file.references) stock.refer(reference, who);
       for (const each of file.procedures) procedures.adopt(each, who);
-      if (file.calendar !== undefined) lists.setCalendar(file.calendar, who);
+      if (file.calendar !== undefined) settings.setCalendar(file.calendar, who);
       // A shop file says how things are: what the lists held before makes way.
       for (const { id: familyId, ...input } of file.families)
         families.put(familyId, input as FamilyInput, families.version(familyId), who);

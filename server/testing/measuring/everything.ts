@@ -10,10 +10,12 @@ import { replay } from '../../../core/job/index.ts';
 import { cableProcedure } from '../../../demo/procedures/cable.ts';
 import { createApp } from '../../app.ts';
 import { createServices } from '../../services.ts';
-import { benchPages, largePicture } from './units.ts';
+import { unitPages, largePicture } from './units.ts';
 import { diagnosing } from './diagnosis.ts';
-import { command, fresh, openedJob } from './store.ts';
-import { manyBenches, planning } from './items.ts';
+import { command, fresh, openedJob, take } from './store.ts';
+import { longJob } from './longJob.ts';
+import { planning } from './refit.ts';
+import { manyStations } from './stations.ts';
 import { type Measured, median, ms, percentile, time } from './measure.ts';
 
 /** Everything that `npm run bench` promises, in order. @param folder for stores @param dist the built application */
@@ -22,13 +24,14 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     ...planning(),
     ...diagnosing(),
     ...(await commands(folder)),
-    ...(await manyBenches(folder)),
+    ...(await manyStations(folder)),
     opening(folder),
+    ...longJob(folder),
     search(folder),
     firstLoad(join(dist, 'web')),
     await tapToPaint(folder, join(dist, 'web')),
     ...(await largePicture(folder)),
-    ...(await benchPages(folder, join(dist, 'web'))),
+    ...(await unitPages(folder, join(dist, 'web'))),
   ];
 }
 
@@ -44,7 +47,7 @@ async function commands(folder: string): Promise<Measured[]> {
   const post = async (url: string, body: string): Promise<void> => {
     const reply = await fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body });
     await reply.text();
-    if (!reply.ok) throw new Error(`bench: ${reply.status}`);
+    if (!reply.ok) throw new Error(`measuring: ${reply.status}`);
   };
   // The same rows as one such command writes: a command, an event, the summary and a strip item.
   const plain = new Sqlite(join(folder, 'bare.sqlite'));
@@ -108,7 +111,8 @@ function opening(folder: string): Measured {
   openedJob(services, 'big', 1000);
   for (let index = 0; index < 598; index += 1) {
     const item = cableProcedure.items[index % cableProcedure.items.length]!;
-    services.jobs.take(
+    take(
+      services,
       'big',
       command(`o${index}`, 'remark-item', {
         itemId: item.id,
@@ -116,7 +120,6 @@ function opening(folder: string): Measured {
         label: '',
         remark: 'as it was found',
       }),
-      '',
     );
   }
   // Services with nothing folded yet: each reads the job as after a start.
@@ -135,7 +138,7 @@ function search(folder: string): Measured {
     db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, notes, search)
     VALUES (?, ?, '', 'Norrland', 'Parcel', '', 2000, '2.5 L four', 'cable', 'rotary', ?, 'km', '{"idleRpm":null,"valveDuty":null,"closedVolts":null}', '', ?)`);
   const unit = db.prepare(
-    "INSERT INTO unit VALUES (?, 'throttle-body', 'NP-25-1100', '{\"mark\":\"C\"}', ?, 'only', 'fitted')",
+    `INSERT INTO unit (id, kind, part_number, details, vehicle_id, place, state) VALUES (?, 'throttle-body', 'NP-25-1100', '{"mark":"C"}', ?, 'only', 'fitted')`,
   );
   db.transaction(() => {
     for (let index = 0; index < 20_000; index += 1) {
@@ -236,7 +239,8 @@ async function tapToPaint(folder: string, web: string): Promise<Measured> {
     { ...cableProcedure, id: 'large', items, openings: [], constraints: [] },
     { by: 'isla', at: '' },
   );
-  services.jobs.take(
+  take(
+    services,
     'tap',
     command('t-open', 'open-job', {
       vehicleId: 'bus',
@@ -244,9 +248,8 @@ async function tapToPaint(folder: string, web: string): Promise<Measured> {
       readingReason: '',
       complaint: 'x',
     }),
-    '',
+    command('t-pin', 'pin-procedure', { procedureId: 'large' }),
   );
-  services.jobs.take('tap', command('t-pin', 'pin-procedure', { procedureId: 'large' }), '');
   const server = createApp(services, pino({ level: 'silent' }), web).listen(0, '127.0.0.1');
   await new Promise((resolve) => setTimeout(resolve, 50));
   const browser = await chromium.launch({
@@ -289,7 +292,7 @@ async function tapToPaint(folder: string, web: string): Promise<Measured> {
     JSON.parse((await browser.stopTracing()).toString()) as { traceEvents: TraceEvent[] },
   );
   const off = 300 - Number.parseInt((await page.getByText(/still on\. Tap/).textContent()) ?? '300', 10);
-  if (off !== 60 || processor.length !== 50) throw new Error(`bench: ${off} of 60 taps took something off`);
+  if (off !== 60 || processor.length !== 50) throw new Error(`measuring: ${off} of 60 taps took something off`);
   await browser.close();
   server.close();
   server.closeAllConnections();
