@@ -59,6 +59,7 @@ export const procedureItem = z.strictObject({
   singleUse: z.boolean(),
   partNumber: line,
   unit: unitKind.nullable(),
+  unitPlace: line.optional(),
   cautions: z.array(id).max(10),
   section: line.optional(),
   minutes: z.strictObject({ off: number.min(0).max(600), back: number.min(0).max(600) }).optional(),

@@ -1,10 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import { bringUp, type CommandBody, evolve, FACTS, isCurrent, type Job, type LoggedFact } from './index.ts';
 import { play } from './testing/play.ts';
-import { open, pin } from './testing/samples.ts';
+import { open, pin, SAMPLE_PROCEDURE } from './testing/samples.ts';
+import { plainItem } from '../procedure/index.ts';
 
 /** What each fact held by its earlier versions, oldest first, and what it holds now. */
 const EARLIER: Readonly<Record<string, readonly { readonly held: object; readonly holds: object }[]>> = {
+  // Which item is which unit was known by its name at first.
+  'procedure-pinned': [{ held: { procedure: SAMPLE_PROCEDURE }, holds: { units: [{ itemId: 'body', unitId: 'u' }] } }],
+  'procedure-moved': [{ held: { procedure: SAMPLE_PROCEDURE }, holds: { units: [{ itemId: 'body', unitId: 'u' }] } }],
+  'item-added': [
+    {
+      held: { item: plainItem('typed', 'Idle valve', 'unit') },
+      holds: { item: { name: 'Idle valve' }, unitIds: [] },
+    },
+  ],
   'item-removed': [
     {
       held: { itemId: 'cover', pocket: 'A1', label: '', countedOut: 3 },

@@ -120,6 +120,7 @@ describe('the units', () => {
       id: side,
       unit: null,
       name: `Throttle actuator, ${side}`,
+      unitIds: [`${side} bank`],
       state: side === 'left' ? 'refitted' : 'renewed',
       fitted: side === 'left' ? '' : 'V-9',
     });

@@ -161,6 +161,7 @@ function itemWords(item: ProcedureItem): Words {
     name: item.name,
     kind: item.kind,
     heading: item.section ?? '',
+    'which of them': item.unitPlace ?? '',
     tool: item.tool,
     note: item.note,
     opens: item.opens.join(', '),

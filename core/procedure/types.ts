@@ -92,6 +92,8 @@ export interface ProcedureItem {
   readonly partNumber: string;
   /** The unit that this item is, if it is one. */
   readonly unit: UnitKind | null;
+  /** Where the engine has several of them: the place of this one, as the vehicle's file names it. */
+  readonly unitPlace?: string | undefined;
   readonly cautions: readonly string[];
   /** Heading under which it stands in the outline; empty or absent for none. */
   readonly section?: string | undefined;

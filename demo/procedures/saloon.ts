@@ -101,6 +101,7 @@ function unitSide(s: 'l' | 'r', side: string): ProcedureItem[] {
     item(`body-${s}`, `Throttle body, ${side}`, 'unit', {
       section,
       unit: 'throttle-body',
+      unitPlace: `${side} bank`,
       opens: [`inlet-${s}`],
       alike: 'throttle body',
       cautions: ['plate'],
@@ -142,6 +143,7 @@ function unitSide(s: 'l' | 'r', side: string): ProcedureItem[] {
     item(`ia-${s}`, `Idle actuator, ${side}`, 'unit', {
       section,
       unit: 'idle-valve',
+      unitPlace: `${side} bank`,
       opens: [`idle-port-${s}`],
       alike: 'idle actuator',
     }),

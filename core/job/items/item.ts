@@ -7,6 +7,7 @@ import type { JobItem, JobOpening } from './state.ts';
 export const freshItem = (item: ProcedureItem, origin: 'procedure' | 'typed'): JobItem => ({
   ...item,
   origin,
+  unitIds: [],
   state: 'on',
   stripOrder: null,
   off: null,

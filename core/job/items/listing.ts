@@ -1,28 +1,40 @@
 import { planRefit } from '../../refit/index.ts';
-import { id, line, paragraph, record } from '../../shape/index.ts';
+import { id, line, list, paragraph, record, type TypeOf } from '../../shape/index.ts';
 import { isSpec, specFromText } from '../../torque/index.ts';
 import { lowerFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
 import { accept, nonEmpty, refuse, refuseField } from '../decision.ts';
-import { fact } from '../fact.ts';
+import { earlier, fact } from '../fact.ts';
+import type { Job } from '../job.ts';
 import { beforeConstraint, item } from '../shapes.ts';
 import { change, freshItem } from './item.ts';
 import { jobConstraints } from './plans.ts';
 import { itemOf, leftColumn, nameOf } from './query.ts';
+import { unitItems } from './units.ts';
 
 /** What {@link itemAdded} holds. */
-export const itemAddedShape = record({ item });
+export const itemAddedShape = record({ item, unitIds: list(id, { high: 50 }) });
+const addItemShape = record({ item });
+/** Which units of the vehicle a typed item is. */
+const added = (job: Job | null, { item }: TypeOf<typeof addItemShape>): TypeOf<typeof itemAddedShape> => ({
+  item,
+  unitIds: unitItems([...(job?.items ?? []), item], job?.vehicle.units ?? []).flatMap(({ itemId, unitId }) =>
+    itemId === item.id ? [unitId] : [],
+  ),
+});
 /** An item that no procedure lists was typed. */
 export const itemAdded = fact('item-added', {
   shape: itemAddedShape,
-  means: (job, { item }) => ({ items: [...job.items, freshItem(item, 'typed')] }),
+  // At first an item was known to be a unit by its name.
+  earlier: [earlier(addItemShape, (held, job) => added(job, held))],
+  means: (job, { item, unitIds }) => ({ items: [...job.items, { ...freshItem(item, 'typed'), unitIds }] }),
   words: (data) => `Added: ${lowerFirst(data.item.name)}`,
   sheet: { no: 'it stands there once it comes off' },
 });
 
 /** Adds an item. */
 export const addItem = command('add-item', {
-  shape: itemAddedShape,
+  shape: addItemShape,
   decide: (job, { item }) => {
     const missing = nonEmpty('name', item.name, 'Give it a name, such as “coolant hose, left”.');
     if (missing) return missing;
@@ -38,7 +50,7 @@ export const addItem = command('add-item', {
       const spec = specFromText(text, null);
       if (!isSpec(spec)) return refuseField('torque', spec.message);
     }
-    return accept(itemAdded.of({ item: { ...item, name: item.name.trim() } }));
+    return accept(itemAdded.of(added(job, { item: { ...item, name: item.name.trim() } })));
   },
 });
 

@@ -33,6 +33,8 @@ export type KeptMeasure = Stamp &
 export interface JobItem extends ProcedureItem {
   /** From the procedure, typed by a person, or a plug that was put into an opening. */
   readonly origin: 'procedure' | 'typed' | 'plug';
+  /** The units of the vehicle's file that it is; empty where it is none, or the file does not have it. */
+  readonly unitIds: readonly string[];
   readonly state: ItemState;
   /** 1-based place in which it came off; null while on. */
   readonly stripOrder: number | null;

@@ -7,7 +7,7 @@ import type { Job } from '../job.ts';
  * A job that goes on by a newer version: what happened stays, what is described changes. Items that the new version
  * no longer lists stay if they were touched, as if they had been typed.
  */
-export function moveProcedure(job: Job, procedure: Procedure): Partial<Job> {
+export function moveProcedure(job: Job, procedure: Procedure) {
   const known = new Map(job.items.map((item) => [item.id, item]));
   const listed = new Set(procedure.items.map(({ id }) => id));
   const items: JobItem[] = [

@@ -135,6 +135,7 @@ function toProcedureItem(item: JobItem): ProcedureItem {
   return {
     ...plain,
     ...(item.section === undefined ? {} : { section: item.section }),
+    ...(item.unitPlace === undefined ? {} : { unitPlace: item.unitPlace }),
     ...(item.alike === undefined ? {} : { alike: item.alike }),
     ...(item.swapFrom === undefined ? {} : { swapFrom: item.swapFrom }),
     ...(restore.length === 0 ? {} : { restore }),

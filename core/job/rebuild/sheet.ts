@@ -1,7 +1,7 @@
 import { COUNTED_SCREWS, type CountedScrew, netTurns, turnWords } from '../../rebuild/index.ts';
 import { row, type SheetRow, type Speaker } from '../../sheet/index.ts';
 import { UNIT_KINDS, warrantyUntil } from '../../vehicle/index.ts';
-import type { JobItem } from '../items/state.ts';
+import { itemOfUnit } from '../items/units.ts';
 import type { Job } from '../job.ts';
 import { FAIL_CODES } from './failCodes.ts';
 
@@ -68,7 +68,7 @@ export const unitRows = (job: Job): SheetRow[] =>
 function fateOf(job: Job, unit: Job['vehicle']['units'][number]): string {
   const swapped = job.replaced.find(({ oldUnitId }) => oldUnitId === unit.id);
   if (swapped !== undefined) return `replaced by ${swapped.fitted.partNumber}, ${swapped.fitted.origin}`;
-  const item = itemOfUnit(job, unit);
+  const item = itemOfUnit(job, unit.id);
   switch (item?.state) {
     case undefined:
     case 'on':
@@ -82,16 +82,4 @@ function fateOf(job: Job, unit: Job['vehicle']['units'][number]): string {
     case 'refitted':
       return 'off and refitted';
   }
-}
-
-/** The item that a unit of the vehicle is: by its own name and place where several look alike, else by its kind. */
-function itemOfUnit(job: Job, unit: Job['vehicle']['units'][number]): JobItem | undefined {
-  const [place = ''] = unit.place.toLowerCase().split(' ');
-  const name = UNIT_KINDS[unit.kind].toLowerCase();
-  const here = (item: JobItem): boolean => unit.place === 'only' || item.name.toLowerCase().includes(place);
-  return (
-    job.items.find((item) => item.name.toLowerCase().startsWith(name) && here(item)) ??
-    job.items.find((item) => item.unit === unit.kind && here(item)) ??
-    job.items.find((item) => item.unit === unit.kind)
-  );
 }

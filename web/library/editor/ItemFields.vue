@@ -91,6 +91,14 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
       </select>
     </FieldBox>
     <TextField
+      v-if="item.unit !== null"
+      :model-value="item.unitPlace ?? ''"
+      label="Which of them, where the engine has several"
+      placeholder="left bank"
+      hint="As the vehicle’s file says it."
+      @update:model-value="put({ unitPlace: $event || undefined })"
+    />
+    <TextField
       :model-value="item.alike ?? ''"
       label="Looks like others: a word they share"
       placeholder="coil plug"
