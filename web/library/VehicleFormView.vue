@@ -3,21 +3,17 @@ import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { VehicleFile, VehicleInput } from '../../contract/index.ts';
 import { parseNumber } from '../../core/quantity/index.ts';
-import {
-  checkVin,
-  type EngineFamily,
-  type Figure,
-  UNIT_KINDS,
-  type UnitObjectKind,
-  type Vehicle,
-} from '../../core/vehicle/index.ts';
+import { type EngineFamily, type Vehicle } from '../../core/vehicle/index.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import SideBySide from '../parts/SideBySide.vue';
 import TextField from '../parts/TextField.vue';
 import { api, ApiError } from '../stores/api.ts';
 import { freshId } from '../stores/job.ts';
 import { useRow } from '../stores/rows.ts';
+import { bandText, readFigure } from './bandText.ts';
 import { IDLE_VALVES, THROTTLES } from './engineChoices.ts';
+import FittedUnits from './FittedUnits.vue';
+import VinField from './VinField.vue';
 
 const route = useRoute();
 const router = useRouter();
@@ -52,16 +48,6 @@ const kept = ref<Pick<VehicleInput, 'units' | 'figures'>>({
 const families = shallowRef<readonly EngineFamily[]>([]);
 const familyId = ref('');
 const family = computed(() => families.value.find((each) => each.id === familyId.value) ?? null);
-const unit = reactive({
-  kind: 'throttle-body' as UnitObjectKind,
-  place: '',
-  partNumber: '',
-  variant: '',
-});
-
-const vin = computed(() => (text.vin.trim() === '' ? null : checkVin(text.vin)));
-const said = (figure: Figure | null): string => (figure === null ? '' : `${figure.low} to ${figure.high}`);
-
 onMounted(async () => {
   families.value = await api.get<{ rows: EngineFamily[] }>('/families').then(
     ({ rows }) => rows,
@@ -95,9 +81,9 @@ function show(vehicle: Vehicle): void {
   familyId.value = vehicle.familyId ?? '';
   kept.value = { units: [...vehicle.units], figures: vehicle.figures };
   Object.assign(bands, {
-    idleRpm: said(vehicle.figures.idleRpm),
-    valveDuty: said(vehicle.figures.valveDuty),
-    closedVolts: said(vehicle.figures.closedVolts),
+    idleRpm: bandText(vehicle.figures.idleRpm),
+    valveDuty: bandText(vehicle.figures.valveDuty),
+    closedVolts: bandText(vehicle.figures.closedVolts),
   });
 }
 function takeTheirs(): void {
@@ -109,21 +95,13 @@ function saveMine(): void {
   void save();
 }
 
-/** “780 to 880” as a band. A band that was not touched keeps its source; a typed one is a shop figure. */
-function readBand(name: keyof typeof bands): Figure | null | string {
-  const typed = bands[name].trim();
-  if (typed === '') return null;
-  if (typed === said(kept.value.figures[name])) return kept.value.figures[name];
-  const [low = Number.NaN, high = Number.NaN] = typed.split(/\s*(?:to|–|-)\s*/).map(parseNumber);
-  if (Number.isNaN(low) || Number.isNaN(high)) return `Expected two figures, such as 780 to 880; got “${typed}”.`;
-  return high < low ? 'Expected the smaller figure first.' : { low, high, source: null };
-}
+const band = (name: keyof typeof bands) => readFigure(bands[name], kept.value.figures[name]);
 
 async function save(): Promise<void> {
   const found = {
-    idleRpm: readBand('idleRpm'),
-    valveDuty: readBand('valveDuty'),
-    closedVolts: readBand('closedVolts'),
+    idleRpm: band('idleRpm'),
+    valveDuty: band('valveDuty'),
+    closedVolts: band('closedVolts'),
   };
   const year = text.year.trim() === '' ? null : parseNumber(text.year);
   const wrong = Object.fromEntries(
@@ -156,10 +134,6 @@ async function save(): Promise<void> {
     busy.value = false;
   }
 }
-function addUnit(): void {
-  kept.value = { ...kept.value, units: [...kept.value.units, { id: freshId(), ...unit }] };
-  Object.assign(unit, { place: '', partNumber: '', variant: '' });
-}
 /** A family says what kind of engine it is; what was typed already stays. */
 function takeFamily(): void {
   if (family.value === null) return;
@@ -168,16 +142,6 @@ function takeFamily(): void {
   text.engine ||= family.value.engine;
   if (family.value.use === 'outboard') meterUnit.value = 'h';
 }
-/** The units that the family takes, one for each place. */
-function unitsOfFamily(): void {
-  const fresh = (family.value?.unitTypes ?? []).flatMap(({ kind, places, partNumber, expected }) =>
-    places.map((place) => ({ id: freshId(), kind, place, partNumber, variant: expected.mark })),
-  );
-  kept.value = { ...kept.value, units: [...kept.value.units, ...fresh] };
-}
-const dropUnit = (unitId: string): void => {
-  kept.value = { ...kept.value, units: kept.value.units.filter((each) => each.id !== unitId) };
-};
 </script>
 
 <template>
@@ -210,27 +174,7 @@ const dropUnit = (unitId: string): void => {
         :error="errors['vehicle.year']"
       />
       <TextField v-model="text.owner" label="Owner" placeholder="Island library" :error="errors['vehicle.owner']" />
-      <div class="sm:col-span-2">
-        <TextField v-model="text.vin" label="VIN" placeholder="17 characters" :error="errors['vehicle.vin']" />
-        <p
-          v-if="vin"
-          class="mt-1 text-sm"
-          :class="
-            vin.status === 'passes' ? 'text-moss' : vin.status === 'fails' ? 'font-semibold text-brass' : 'text-soft'
-          "
-        >
-          {{ vin.message }}
-          <button
-            v-for="suspect in vin.suspects"
-            :key="suspect"
-            type="button"
-            class="link code ml-2"
-            @click="text.vin = suspect"
-          >
-            {{ suspect }}
-          </button>
-        </p>
-      </div>
+      <VinField v-model="text.vin" class="sm:col-span-2" :error="errors['vehicle.vin']" />
     </div>
     <label class="mt-5 block max-w-md">
       <span class="mb-1 block text-sm font-semibold">Engine family</span>
@@ -275,31 +219,7 @@ const dropUnit = (unitId: string): void => {
       />
     </div>
     <h2 class="mb-2 mt-7 text-lg">Units fitted</h2>
-    <ul v-if="kept.units.length > 0" class="rows max-w-4xl border-y border-line">
-      <li v-for="each in kept.units" :key="each.id" class="flex items-center justify-between gap-4 py-2">
-        <span
-          >{{ UNIT_KINDS[each.kind] }}, {{ each.place || 'only' }}
-          <span class="code text-soft">{{ each.partNumber }} {{ each.variant }}</span></span
-        ><button type="button" class="quiet text-sm" @click="dropUnit(each.id)">Take off the list</button>
-      </li>
-    </ul>
-    <div class="mt-3 grid max-w-4xl items-end gap-3 sm:grid-cols-[auto_1fr_1fr_6rem_auto]">
-      <label
-        ><span class="mb-1 block text-sm font-semibold">Unit</span
-        ><select v-model="unit.kind" class="input">
-          <option v-for="(words, kind) in UNIT_KINDS" :key="kind" :value="kind">{{ words }}</option>
-        </select></label
-      >
-      <TextField v-model="unit.place" label="Where" placeholder="left bank" /><TextField
-        v-model="unit.partNumber"
-        label="Number"
-        placeholder="NP-25-1100"
-      /><TextField v-model="unit.variant" label="Variant" placeholder="C" />
-      <button type="button" class="quiet" @click="addUnit">Add</button>
-    </div>
-    <button v-if="family && kept.units.length === 0" type="button" class="quiet mt-3" @click="unitsOfFamily">
-      Put in what the family takes
-    </button>
+    <FittedUnits v-model="kept.units" :family="family" />
     <p v-if="errors['vehicle.units']" class="mt-2 font-semibold text-alarm" role="alert">
       {{ errors['vehicle.units'] }}
     </p>

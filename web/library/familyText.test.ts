@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_FAMILY } from '../../core/job/testing/samples.ts';
 import { readVariant, variantText } from '../parts/variantText.ts';
-import { emptyKitPart, emptyUnitType, familyText, readBand, readFamily } from './familyText.ts';
+import { bandText, readBand, readFigure } from './bandText.ts';
+import { emptyKitPart, emptyUnitType, familyText, readFamily } from './familyText.ts';
 
 describe('a family as typed', () => {
   it('comes back as it was', () => {
@@ -63,6 +64,14 @@ describe('a family as typed', () => {
     ['5', 'Expected two figures, such as 780 to 880; got “5”.'],
   ])('reads the band “%s”', (text, expected) => {
     expect(readBand(text)).toEqual(expected);
+  });
+  it('a figure keeps its source while its text is not touched', () => {
+    const book = { low: 780, high: 880, source: 'card 12' };
+    expect(readFigure(bandText(book), book)).toBe(book);
+    expect(readFigure('790-880', book)).toEqual({ low: 790, high: 880, source: null });
+    expect(readFigure('', book)).toBeNull();
+    expect(readFigure('', null)).toBeNull();
+    expect(readFigure('warm', book)).toContain('Expected two figures');
   });
   it('reads features, half a pin not among them', () => {
     const features = { portMm: 46.5, gasket: 'oval', pins: 4, drive: 'motor', mark: 'E4' };

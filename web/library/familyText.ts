@@ -9,6 +9,7 @@ import {
   type UnitType,
 } from '../../core/vehicle/index.ts';
 import { emptyVariant, readVariant, type VariantText, variantText } from '../parts/variantText.ts';
+import { bandText, readBand } from './bandText.ts';
 
 /** A figure as typed: “780 to 880” and where it comes from. */
 export interface FigureText {
@@ -119,10 +120,7 @@ export function familyText(family: EngineFamily | null): FamilyText {
   const figures = Object.fromEntries(
     FIGURE_NAMES.map((name) => {
       const figure = family?.figures[name];
-      return [
-        name,
-        { band: figure === undefined ? '' : `${figure.low} to ${figure.high}`, source: figure?.source ?? '' },
-      ];
+      return [name, { band: bandText(figure ?? null), source: figure?.source ?? '' }];
     }),
   ) as Record<FigureName, FigureText>;
   return {
@@ -136,15 +134,6 @@ export function familyText(family: EngineFamily | null): FamilyText {
     figures,
     unitTypes: (family?.unitTypes ?? []).map(typeText),
   };
-}
-
-/** “780 to 880” as two numbers, or what is wrong with it; null when empty. */
-export function readBand(text: string): { readonly low: number; readonly high: number } | string | null {
-  const typed = text.trim();
-  if (typed === '') return null;
-  const [low = Number.NaN, high = Number.NaN] = typed.split(/\s*(?:to|–)\s*/).map(parseNumber);
-  if (Number.isNaN(low) || Number.isNaN(high)) return `Expected two figures, such as 780 to 880; got “${typed}”.`;
-  return high < low ? 'Expected the smaller figure first.' : { low, high };
 }
 
 type Read =

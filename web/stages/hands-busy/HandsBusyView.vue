@@ -10,18 +10,16 @@ import {
   STAGE_NAMES,
   tapOn,
   torqueStep,
-  UNIT_PLACE,
   UNTYPED,
   type Way,
   workQueue,
 } from '../../../core/job/index.ts';
-import { lowerFirst, nameParts, singular } from '../../../core/words/index.ts';
-import { RESTORE_KINDS } from '../../../core/procedure/index.ts';
+import { lowerFirst } from '../../../core/words/index.ts';
 import { readPreference } from '../../shell/preferences.ts';
 import { nowIso } from '../../stores/clock.ts';
 import { useShop } from '../../stores/shop.ts';
 import { sendTap } from '../items/sendTap.ts';
-import { tapWords } from '../items/tapWords.ts';
+import { stepWords } from './stepWords.ts';
 import { useHandsBusy } from './useHandsBusy.ts';
 
 /** One step fills the screen. Space, Enter, Page Down or a foot pedal is Done. */
@@ -53,62 +51,9 @@ const tap = computed(() => {
 const torqueNow = computed(() => (tap.value?.kind === 'bolt' ? tap.value.step : null));
 /** Where hands go when nothing is left here. */
 const onward = computed(() => nextStage(way.value) ?? way.value);
-/** What comes before the item itself: an opening to plug, or fasteners that still hold the weight. */
-const before = computed(() => {
-  const { value } = tap;
-  if (value?.kind === 'plug')
-    return {
-      what: `Plug ${lowerFirst(value.opening.name)}`,
-      plugWith: lowerFirst(value.opening.plugWith),
-      done: 'Plugged',
-    };
-  return value?.kind === 'rest' ? { what: tapWords(value), plugWith: '', done: 'All out' } : null;
-});
-const title = computed(() => {
-  if (item.value === null) return '';
-  if (before.value !== null) return before.value.what;
-  const bolt = torqueNow.value;
-  if (bolt === null) return item.value.name;
-  const where = nameParts(bolt.label).what;
-  return `${singular(nameParts(item.value.name).what)} ${bolt.number}${where === '' ? '' : `, ${where}`}`;
-});
-const heading = computed(() => {
-  if (before.value !== null) return 'First';
-  const what = way.value === 'strip' ? 'comes off' : item.value?.origin === 'plug' ? 'comes out' : 'goes back';
-  return `${done.value + 1} · ${what}`;
-});
-/** What to measure before it comes off, or to set it to once it is back. */
-const measuring = computed(() => {
-  const { value } = item;
-  if (value === null) return '';
-  if (way.value === 'refit')
-    return value.kept
-      .filter(({ restored }) => restored === null)
-      .map(({ kind, text }) => `${RESTORE_KINDS[kind]}: ${text}.`)
-      .join(' ');
-  const open = (value.restore ?? []).filter((kind) => !value.kept.some((each) => each.kind === kind));
-  return open.length === 0
-    ? ''
-    : `First, on the sheet: ${open.map((kind) => lowerFirst(RESTORE_KINDS[kind])).join(', ')}.`;
-});
-const detail = computed(() => {
-  if (item.value === null) return [];
-  if (before.value !== null) return [before.value.plugWith && `With: ${before.value.plugWith}.`].filter(Boolean);
-  const bolt = torqueNow.value;
-  if (bolt !== null)
-    return [
-      `Bolt ${bolt.number} of ${bolt.of}. Pass ${bolt.pass} of ${bolt.passes}, ${bolt.passWords}.`,
-      nameParts(bolt.label).apart,
-    ].filter(Boolean);
-  return [
-    measuring.value,
-    item.value.note,
-    item.value.pocket === ''
-      ? ''
-      : `From ${item.value.pocket === UNIT_PLACE ? 'the bench' : `pocket ${item.value.pocket}`}.`,
-    item.value.tool,
-  ].filter(Boolean);
-});
+const words = computed(() => (item.value === null ? null : stepWords(way.value, item.value, tap.value)));
+const before = computed(() => words.value?.before ?? null);
+const heading = computed(() => (before.value === null ? `${done.value + 1} · ${words.value?.happens}` : 'First'));
 /** What keeps this step from being done, when nothing else is free. */
 const locked = computed(() => {
   const { value } = job;
@@ -173,9 +118,13 @@ const dots = computed(() => {
         <p class="text-2xl font-bold text-oxide">
           {{ heading }}
         </p>
-        <p class="mt-1 text-[2.5rem] font-bold leading-[1.08] text-balance sm:text-[4rem]">{{ title }}</p>
-        <p v-for="words in detail" :key="words" class="mt-2 text-xl leading-snug text-soft sm:mt-3 sm:text-[1.625rem]">
-          {{ words }}
+        <p class="mt-1 text-[2.5rem] font-bold leading-[1.08] text-balance sm:text-[4rem]">{{ words?.title }}</p>
+        <p
+          v-for="line in words?.detail"
+          :key="line"
+          class="mt-2 text-xl leading-snug text-soft sm:mt-3 sm:text-[1.625rem]"
+        >
+          {{ line }}
         </p>
       </div>
       <div v-if="torqueNow?.angleDeg != null" class="lg:min-w-90 lg:text-right">

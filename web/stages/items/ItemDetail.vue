@@ -2,7 +2,6 @@
 import { computed, ref, watch } from 'vue';
 import {
   type AdapterOn,
-  freePocket,
   gaping,
   type Job,
   type JobItem,
@@ -15,19 +14,19 @@ import {
   type Way,
 } from '../../../core/job/index.ts';
 import { constraintWords, namedBy } from '../../../core/procedure/index.ts';
-import { anotherName } from '../../../core/words/index.ts';
 import CautionStack from '../../parts/CautionStack.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeys } from '../../shell/keys.ts';
 import { readPreference } from '../../shell/preferences.ts';
 import { useMinute } from '../../stores/clock.ts';
-import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useForm } from '../useForm.ts';
+import AnotherLike from './AnotherLike.vue';
 import ConstraintForm from './ConstraintForm.vue';
 import CureForm from './CureForm.vue';
 import FlagForm from './FlagForm.vue';
 import ItemPictures from './ItemPictures.vue';
+import LeaveOffForm from './LeaveOffForm.vue';
 import LockList from './LockList.vue';
 import MeasureRows from './MeasureRows.vue';
 import OpeningForm from './OpeningForm.vue';
@@ -50,13 +49,11 @@ const renew = ref(false);
 const adapter = ref<AdapterOn | null>(null);
 const stayIn = ref<number | null>(null);
 const wrench = ref(readPreference('wrench') ?? '');
-const leaving = ref<string | null>(null);
 watch(
   [() => props.item.id, () => props.item.pocket, () => props.item.label],
   () => {
     pocket.value = props.item.pocket;
     label.value = props.item.label;
-    leaving.value = null;
     renew.value = false;
     stayIn.value = null;
     form.clear();
@@ -98,34 +95,7 @@ function actPass(): void {
   if (step.value === null) return;
   if (form.send('tighten-pass', { itemId: props.item.id, ...passEntry(step.value, typed.value) })) emit('acted');
 }
-/** Rows of clamps: the next of the same kind, off at once. */
-function another(): void {
-  const { id: _, ...same } = props.item;
-  const id = freshId();
-  const name = anotherName(
-    props.item.name,
-    props.job.items.map((each) => each.name),
-  );
-  const { kind, tool, note, fasteners, singleUse, partNumber, cautions } = same;
-  const made = form.send('add-item', {
-    item: { id, name, kind, tool, note, opens: [], fasteners, singleUse, partNumber, unit: null, cautions },
-  });
-  if (made)
-    form.send('remove-item', {
-      itemId: id,
-      pocket: props.item.pocket || freePocket(props.job),
-      label: '',
-      countedOut: fasteners?.count ?? null,
-    });
-}
-useKeys([
-  { keys: ' ', does: 'Do what the button says', run: act },
-  {
-    keys: 'l',
-    does: 'And another like it',
-    run: () => (props.way === 'strip' && canRepeat.value ? another() : undefined),
-  },
-]);
+useKeys([{ keys: ' ', does: 'Do what the button says', run: act }]);
 /** A second tap on the tag does what the button says, but never records a torque unread. */
 defineExpose({
   act,
@@ -136,10 +106,6 @@ defineExpose({
   ),
   wrong: computed(() => form.wrong.value?.message ?? ''),
 });
-const canRepeat = computed(
-  () => props.item.state === 'off' && ['clamp', 'hose', 'connector', 'fasteners', 'other'].includes(props.item.kind),
-);
-
 const remarkChanged = computed(
   () => props.item.state !== 'on' && (pocket.value !== props.item.pocket || label.value !== props.item.label),
 );
@@ -151,11 +117,6 @@ function keepPlace(): void {
     remark: props.item.remark,
   });
 }
-function leaveOff(): void {
-  if (leaving.value !== null && form.send('leave-off-item', { itemId: props.item.id, reason: leaving.value }))
-    leaving.value = null;
-}
-
 const opening = computed(() => props.job.openings.find(({ id }) => props.item.opens.includes(id)));
 const gapes = computed(() => props.way === 'strip' && gaping(props.job) !== undefined);
 const name = (id: string): string => props.job.items.find((each) => each.id === id)?.name ?? id;
@@ -268,14 +229,7 @@ const subtitle = computed(() => {
         <li v-for="rule in rules" :key="rule.id" class="py-1.5">{{ rule.text }}</li>
       </ul>
     </details>
-    <button
-      v-if="way === 'strip' && canRepeat && job.status === 'open'"
-      type="button"
-      class="quiet self-start text-sm"
-      @click="another"
-    >
-      And another like it <kbd class="key" aria-hidden="true">L</kbd>
-    </button>
+    <AnotherLike v-if="way === 'strip' && job.status === 'open'" :job="job" :item="item" />
     <ItemPictures v-if="item.origin !== 'plug'" :job="job" :item="item" :way="way" />
     <FlagForm v-if="item.flag" :item="item" :closed="job.status === 'closed'" />
     <details v-if="item.origin !== 'plug' && job.status === 'open'" class="border-t border-line pt-2">
@@ -285,13 +239,7 @@ const subtitle = computed(() => {
         <OpeningForm v-if="way === 'strip' && item.opens.length === 0" :item="item" />
         <CureForm v-if="way === 'refit'" :item="item" />
         <ConstraintForm :job="job" :item="item" />
-        <form v-if="leaving !== null" class="grid gap-2" @submit.prevent="leaveOff">
-          <TextField v-model="leaving" label="Why does it stay off?" :error="form.error('reason')" />
-          <button type="submit" class="quiet">Leave it off on purpose</button>
-        </form>
-        <button v-else-if="way === 'refit' && item.state === 'off'" type="button" class="faint" @click="leaving = ''">
-          Leave it off on purpose
-        </button>
+        <LeaveOffForm v-if="way === 'refit' && item.state === 'off'" :key="item.id" :item="item" />
       </div>
     </details>
   </div>

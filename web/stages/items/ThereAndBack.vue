@@ -2,9 +2,10 @@
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import type { Job, JobItem, Way } from '../../../core/job/index.ts';
 import { useShop } from '../../stores/shop.ts';
-import { bendLabels, isFar, layOut, looseEnd, middleOf, type Twine, twinePath } from './layout.ts';
+import { bendLabels, isFar, layOut, middleOf, type Twine } from './layout.ts';
 import TagColumn from './TagColumn.vue';
 import { backName, backNote, offNote } from './tagNotes.ts';
+import TwineStrings from './TwineStrings.vue';
 import { useRowWindow } from './useRowWindow.ts';
 
 /** Two facing columns on one sheet: came off downward, goes back upward, twins joined by string. */
@@ -46,8 +47,6 @@ const seen = computed(() => {
     left: left.slice(first, last),
     right: right.slice(first, last),
     twines: twines.filter(inSight).map((twine) => ({ ...twine, far: isFar(twine) && twine.id !== props.selected })),
-    /** How many go back before a row of the right column: it is read from its foot. */
-    place: (row: number): string => ordinal(right.length - row),
     above: `${first * pitch}px`,
   };
 });
@@ -59,12 +58,6 @@ defineExpose({
       where,
     ),
 });
-/** “26th”. */
-function ordinal(number: number): string {
-  const tens = number % 100;
-  const suffix = tens > 10 && tens < 14 ? 'th' : (['th', 'st', 'nd', 'rd'][number % 10] ?? 'th');
-  return `${number}${suffix}`;
-}
 const labels = computed(() => bendLabels(sheet.value.twines, props.selected, 3));
 
 const nameOf = ({ name }: JobItem): string => name;
@@ -100,34 +93,14 @@ const isBack = (item: JobItem): boolean => item.back !== null;
         @choose="$emit('choose', $event)"
       />
       <div ref="middle" class="middle" :style="{ height: `${height}px` }" aria-hidden="true">
-        <svg :width="width" :height="height">
-          <g
-            v-for="twine in seen.twines"
-            :key="twine.id"
-            v-memo="[twine.from, twine.to, twine.far, twine.state, twine.id === selected, width, sheet.right.length]"
-          >
-            <template v-if="twine.far">
-              <path :d="looseEnd('left', twine.from, twine.to, width, pitch)" :class="twine.state" />
-              <path :d="looseEnd('right', twine.from, twine.to, width, pitch)" :class="twine.state" />
-            </template>
-            <path
-              v-else
-              :d="twinePath(twine.from, twine.to, width, pitch)"
-              :class="[twine.state, { chosen: twine.id === selected }]"
-            />
-          </g>
-          <!-- After all strings, so that none runs over the words. -->
-          <template v-for="twine in seen.twines" :key="`word ${twine.id}`">
-            <text
-              v-if="twine.far && width > 130"
-              :x="width * 0.23"
-              :y="middleOf(twine.from, pitch) + 4"
-              :class="twine.state"
-            >
-              back {{ seen.place(twine.to) }}
-            </text>
-          </template>
-        </svg>
+        <TwineStrings
+          :twines="seen.twines"
+          :selected="selected"
+          :width="width"
+          :height="height"
+          :pitch="pitch"
+          :rows="sheet.right.length"
+        />
         <p
           v-for="label in labels"
           :key="label.id"
@@ -176,45 +149,6 @@ const isBack = (item: JobItem): boolean => item.back !== null;
 .middle {
   position: relative;
   min-width: 0;
-}
-svg {
-  position: absolute;
-  overflow: visible;
-}
-path {
-  fill: none;
-  stroke-width: 1.6px;
-}
-path.off {
-  stroke: var(--oxide);
-}
-path.on {
-  stroke: var(--line);
-  stroke-dasharray: 2 5;
-}
-path.refitted,
-path.renewed {
-  stroke: var(--moss);
-  opacity: 0.55;
-}
-path.left-off {
-  stroke: var(--brass);
-  opacity: 0.6;
-}
-/* Where a string passes behind the words, the paper keeps them readable. */
-text {
-  fill: var(--soft);
-  font-size: 12px;
-  stroke: var(--paper);
-  stroke-width: 5px;
-  paint-order: stroke;
-}
-text.off {
-  fill: var(--oxide);
-}
-path.chosen {
-  stroke-width: 3px;
-  opacity: 1;
 }
 .bend {
   position: absolute;

@@ -4,15 +4,15 @@ import type { ProcedureLine } from '../../../contract/index.ts';
 import { needState } from '../../../core/job/index.ts';
 import type { Readiness } from '../../../core/prepare/index.ts';
 import { dayWithYear } from '../../parts/dayWithYear.ts';
-import TextField from '../../parts/TextField.vue';
 import { api } from '../../stores/api.ts';
-import { freshId, useJob } from '../../stores/job.ts';
+import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import StageFrame from '../StageFrame.vue';
 import NewerVersion from '../items/NewerVersion.vue';
 import { useForm } from '../useForm.ts';
 import { adviceWords } from './adviceWords.ts';
 import OutlookRows from './OutlookRows.vue';
+import OwnNeedForm from './OwnNeedForm.vue';
 import { usePrepare } from './usePrepare.ts';
 
 /** What is needed against what is there, what to order today, and whether to start or wait. */
@@ -25,9 +25,6 @@ const procedures = shallowRef<readonly ProcedureLine[]>([]);
 const changing = ref(false);
 const dates = reactive<Record<string, string>>({});
 const dateFor = ref('');
-const adding = ref(false);
-const ownName = ref('');
-const ownNumber = ref('');
 
 onMounted(async () => {
   procedures.value = (await api.get<{ rows: ProcedureLine[] }>('/procedures').catch(() => ({ rows: [] }))).rows;
@@ -53,20 +50,6 @@ function askDay(needId: string): void {
 }
 function order(needId: string): void {
   if (form.send('tick-need', { needId, state: 'ordered', expected: dates[needId] || null })) dateFor.value = '';
-}
-function addOwn(): void {
-  const need = {
-    id: freshId(),
-    kind: 'part' as const,
-    name: ownName.value,
-    partNumber: ownNumber.value.trim(),
-    note: '',
-    caution: null,
-  };
-  if (!form.send('add-need', { need })) return;
-  ownName.value = '';
-  ownNumber.value = '';
-  adding.value = false;
 }
 const groups = [
   { kind: 'part', name: 'Parts, gaskets, seals' },
@@ -148,8 +131,8 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
         No procedure is in the library yet. You can go on and type what comes off.
       </li>
     </ul>
-    <p v-if="form.general('expected', 'name')" class="mt-2 font-semibold text-alarm" role="alert">
-      {{ form.general('expected', 'name') }}
+    <p v-if="form.general('expected')" class="mt-2 font-semibold text-alarm" role="alert">
+      {{ form.general('expected') }}
     </p>
 
     <template v-if="job.procedure && !changing">
@@ -235,14 +218,7 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
           </li>
         </ul>
       </section>
-      <form v-if="adding" class="mt-4 flex flex-wrap items-end gap-3" @submit.prevent="addOwn">
-        <TextField v-model="ownName" class="min-w-52 flex-1" label="What else is needed?" :error="form.error('name')" />
-        <TextField v-model="ownNumber" class="w-44" label="Part number, if known" />
-        <button type="submit" class="quiet">Put it on the list</button>
-      </form>
-      <button v-else-if="job.status === 'open'" type="button" class="quiet mt-4 text-sm" @click="adding = true">
-        Something else is needed
-      </button>
+      <OwnNeedForm v-if="job.status === 'open'" />
     </template>
 
     <template #why>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { UnitFile } from '../../../contract/index.ts';
 import { FAIL_CODES, type FailCode, type NewUnit } from '../../../core/job/index.ts';
 import { parseNumber } from '../../../core/quantity/index.ts';
 import {
-  LIFE_KINDS,
   matchVariant,
   type UnitObject,
   unitTypeOf,
@@ -17,13 +16,14 @@ import FieldBox from '../../parts/FieldBox.vue';
 import TextField from '../../parts/TextField.vue';
 import VariantFields from '../../parts/VariantFields.vue';
 import { emptyVariant, readVariant, variantText } from '../../parts/variantText.ts';
-import { api } from '../../stores/api.ts';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import UnitTabs from '../units/UnitTabs.vue';
 import { useUnits } from '../units/useUnits.ts';
 import StageFrame from '../StageFrame.vue';
 import MarksTable from './MarksTable.vue';
+import ShelfPick from './ShelfPick.vue';
+import SwapList from './SwapList.vue';
 import { useForm } from '../useForm.ts';
 
 /** Old against new, mark by mark, before anything is bolted on; what moves over; why the old one goes. */
@@ -33,8 +33,6 @@ const form = useForm();
 const route = useRoute();
 const { units, unit, chosen } = useUnits();
 const job = computed(() => store.job);
-const shelf = shallowRef<readonly UnitObject[]>([]);
-const history = shallowRef<UnitFile | null>(null);
 const text = ref(emptyVariant());
 const tag = ref('');
 const partNumber = ref('');
@@ -45,9 +43,8 @@ const warranty = ref('24');
 const failCode = ref<FailCode | ''>('');
 const failNote = ref('');
 const anyway = ref('');
-onMounted(async () => {
+onMounted(() => {
   if (typeof route.query.unit === 'string') chosen.value = route.query.unit;
-  shelf.value = (await api.get<{ rows: UnitObject[] }>('/units').catch(() => ({ rows: [] }))).rows;
 });
 const type = computed(() => (unit.value === null ? null : unitTypeOf(store.family, unit.value.kind)));
 const fitted = computed(() => job.value?.vehicle.units.find(({ id }) => id === unit.value?.unitId) ?? null);
@@ -59,20 +56,16 @@ const old = computed((): VariantFeatures => {
 const read = computed(() => readVariant(text.value));
 const features = computed(() => (read.value.ok ? read.value.features : UNKNOWN_VARIANT));
 const match = computed(() => (type.value === null ? null : matchVariant(type.value.expected, features.value)));
-const used = computed(() =>
-  shelf.value.filter(({ kind, state }) => kind === unit.value?.kind && state === 'on the shelf'),
-);
-const swaps = computed(() => job.value?.items.filter(({ swapFrom }) => swapFrom !== undefined) ?? []);
 const done = computed(() => job.value?.replaced.find((each) => each.unit === unit.value?.id) ?? null);
 
-async function pick(each: UnitObject): Promise<void> {
+/** A used unit off the shelf brings what its file says. */
+function pick(each: UnitObject, life: UnitFile['life']): void {
   tag.value = each.id;
   partNumber.value = each.partNumber;
   text.value = variantText(each.features);
   origin.value = 'used';
   warranty.value = '3';
-  history.value = await api.get<UnitFile>(`/units/${each.id}`).catch(() => null);
-  const bought = history.value?.life.find(({ priceMinor }) => priceMinor !== null);
+  const bought = life.find(({ priceMinor }) => priceMinor !== null);
   price.value = bought?.priceMinor == null ? price.value : (bought.priceMinor / 100).toFixed(2);
   supplier.value = bought?.note ?? supplier.value;
 }
@@ -98,7 +91,6 @@ watch(
     text.value = emptyVariant();
     [tag.value, failNote.value, anyway.value, supplier.value] = ['', '', '', ''];
     [price.value, partNumber.value] = [proposed.value.price, proposed.value.partNumber];
-    history.value = null;
     failCode.value = '';
     form.clear();
     propose();
@@ -193,25 +185,7 @@ const misfit = computed(() => match.value?.verdict === 'does not fit');
             { id: 'used', name: 'Used' },
           ]"
         />
-        <div v-if="used.length > 0 && origin === 'used'" class="sm:col-span-3">
-          <h3 class="text-sm font-bold">On the shelf</h3>
-          <ul class="mt-1 flex flex-wrap gap-2">
-            <li v-for="each in used" :key="each.id">
-              <button type="button" class="quiet" :aria-pressed="tag === each.id" @click="pick(each)">
-                <span class="code">{{ each.partNumber || each.id }}</span><span class="font-normal">{{
-                  each.place
-                }}</span>
-              </button>
-            </li>
-          </ul>
-          <ol v-if="history" class="mt-2 text-sm text-soft" aria-label="Its life">
-            <li v-for="entry in history.life" :key="entry.at + entry.kind">
-              {{ LIFE_KINDS[entry.kind] }}{{ entry.at ? `, ${shop.say.time(entry.at)}` : ''
-              }}{{ entry.priceMinor === null ? '' : `, ${shop.say.money(entry.priceMinor)}`
-              }}{{ entry.note ? `: ${entry.note}` : '' }}
-            </li>
-          </ol>
-        </div>
+        <ShelfPick v-if="origin === 'used'" :key="unit.id" class="sm:col-span-3" :kind="unit.kind" @pick="pick" />
         <TextField v-model="partNumber" label="Number on it" :error="form.error('fitted.partNumber')" />
         <TextField
           v-model="tag"
@@ -260,26 +234,7 @@ const misfit = computed(() => match.value?.verdict === 'does not fit');
       </form>
     </template>
     <template #why>
-      <div>
-        <h3 class="text-lg">To move over</h3>
-        <ul v-if="swaps.length > 0" class="rows border-y border-line text-[0.9375rem]">
-          <li v-for="item in swaps" :key="item.id" class="flex items-center justify-between gap-3 py-2">
-            <span>{{ item.name }}</span>
-            <span v-if="item.swapped" class="text-moss">moved over</span>
-            <button
-              v-else-if="job.status === 'open'"
-              type="button"
-              class="quiet text-sm"
-              @click="store.send('swap-over', { itemId: item.id })"
-            >
-              Moved over
-            </button>
-          </li>
-        </ul>
-        <p v-else class="text-[0.9375rem] text-soft">
-          The procedure names nothing. Look for arms, brackets, plugs and clips on the old one.
-        </p>
-      </div>
+      <SwapList :job="job" />
       <p class="text-[0.9375rem] text-soft">
         Warranty counts from the day it is fitted. The old one goes into the returns box with its code.
       </p>

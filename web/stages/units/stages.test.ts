@@ -169,6 +169,7 @@ describe('old against new', () => {
     const wrapper = mount(ReplaceView, { global });
     await flushPromises();
     await press(wrapper, 'Used');
+    await flushPromises();
     await press(wrapper, 'S-1');
     await flushPromises();
     expect(read(wrapper)).toContain('Bought, Friday 2 January, 09:00, 140.00 cr: breaker at the pier');

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { computed, onMounted, shallowRef } from 'vue';
+import type { UnitFile } from '../../../contract/index.ts';
+import { LIFE_KINDS, type UnitObject, type UnitObjectKind } from '../../../core/vehicle/index.ts';
+import { api } from '../../stores/api.ts';
+import { useShop } from '../../stores/shop.ts';
+
+/** Used units of this kind that lie on the shelf, and the life of the one that was picked. */
+const props = defineProps<{ kind: UnitObjectKind }>();
+const emit = defineEmits<{ pick: [unit: UnitObject, life: UnitFile['life']] }>();
+const shop = useShop();
+const shelf = shallowRef<readonly UnitObject[]>([]);
+const picked = shallowRef<UnitFile | null>(null);
+const used = computed(() => shelf.value.filter(({ kind, state }) => kind === props.kind && state === 'on the shelf'));
+onMounted(async () => {
+  shelf.value = (await api.get<{ rows: UnitObject[] }>('/units').catch(() => ({ rows: [] }))).rows;
+});
+async function pick(each: UnitObject): Promise<void> {
+  // Out of reach its marks are known all the same; only its life is not.
+  picked.value = await api.get<UnitFile>(`/units/${each.id}`).catch(() => null);
+  emit('pick', each, picked.value?.life ?? []);
+}
+</script>
+
+<template>
+  <div v-if="used.length > 0">
+    <h3 class="text-sm font-bold">On the shelf</h3>
+    <ul class="mt-1 flex flex-wrap gap-2">
+      <li v-for="each in used" :key="each.id">
+        <button type="button" class="quiet" :aria-pressed="picked?.unit.id === each.id" @click="pick(each)">
+          <span class="code">{{ each.partNumber || each.id }}</span><span class="font-normal">{{ each.place }}</span>
+        </button>
+      </li>
+    </ul>
+    <ol v-if="picked" class="mt-2 text-sm text-soft" aria-label="Its life">
+      <li v-for="entry in picked.life" :key="entry.at + entry.kind">
+        {{ LIFE_KINDS[entry.kind] }}{{ entry.at ? `, ${shop.say.time(entry.at)}` : ''
+        }}{{ entry.priceMinor === null ? '' : `, ${shop.say.money(entry.priceMinor)}`
+        }}{{ entry.note ? `: ${entry.note}` : '' }}
+      </li>
+    </ol>
+  </div>
+</template>
