@@ -16,6 +16,20 @@ export default defineConfig({
     modulePreload: { polyfill: false },
     target: 'es2023',
     manifest: true,
+    rolldownOptions: {
+      output: {
+        // Left alone, a page of a job is fifty small chunks, and each costs a browser more than its bytes. What every
+        // such page needs comes in two; the first page needs neither.
+        codeSplitting: {
+          groups: [
+            { name: 'first', tags: ['$initial'], priority: 2 },
+            { name: 'plain', test: /\/core\/(quantity|words|vehicle)\/|plugin-vue/, minShareCount: 2, priority: 1 },
+            { name: 'engine', test: /\/core\//, minShareCount: 4 },
+            { name: 'stage-parts', test: /\/web\/(parts|stages)\//, minShareCount: 4 },
+          ],
+        },
+      },
+    },
   },
   worker: { format: 'es' },
   server: { proxy: { '/api': { target: api, changeOrigin: true, headers: { origin: api } } } },

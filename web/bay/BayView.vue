@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted } from 'vue';
-import { fitInto, nextTask, type Task, waitsFor } from '../../core/bay/index.ts';
-import { allNeeds, jobMayStart, jobTally, runningTimers, STAGE_NAMES, secondsLeft } from '../../core/job/index.ts';
+import { STAGE_NAMES } from '../../core/job/index.ts';
 import { formatClock, formatMinutes } from '../../core/quantity/index.ts';
 import { lowerFirst } from '../../core/words/index.ts';
 import ReminderRows from '../parts/ReminderRows.vue';
@@ -46,47 +45,19 @@ const lines = computed(() =>
 
 function waiting(id: string): string {
   const job = store.jobs.get(id);
-  return job === undefined ? '' : waitsFor(job, now.value, shop.say.day);
+  return job === undefined ? '' : (store.figures?.waitsFor(job, now.value, shop.say.day) ?? '');
 }
-const waits = computed(() =>
-  jobs.value
-    .flatMap((job) =>
-      runningTimers(job).map((each) => ({
-        job,
-        label: each.label,
-        left: secondsLeft(each, now.value),
-      })),
-    )
-    .sort((a, b) => a.left - b.left),
-);
+const waits = computed(() => store.figures?.waitsOf(jobs.value, now.value) ?? []);
 const present = computed(() => waits.value.find(({ left }) => left > 0) ?? null);
-const tasks = computed(() =>
-  jobs.value.map((job) => nextTask(job, now.value)).filter((task): task is Task => task !== null),
-);
 /** Without a running wait the next free hour is filled. */
 const minutes = computed(() => Math.floor((present.value?.left ?? 3600) / 60));
-const fit = computed(() => fitInto(minutes.value, tasks.value));
-const jobOf = (id: string) => store.jobs.get(id);
-const notToStrip = computed(() =>
-  jobs.value.flatMap((job) => {
-    const ordered = job.needs.find(({ state }) => state === 'ordered');
-    const need = allNeeds(job).find(({ id }) => id === ordered?.needId);
-    return ordered && need && jobTally(job).itemsOff.length === 0
-      ? [
-          {
-            id: job.id,
-            plate: job.vehicle.plate,
-            words: `its ${need.name.toLowerCase()} is expected ${dayWords(ordered.expected)}`,
-          },
-        ]
-      : [];
-  }),
+const chosen = computed(
+  () => store.figures?.fitInto(minutes.value, store.figures.tasksOf(jobs.value, now.value)).chosen ?? null,
 );
-function dayWords(iso: string | null): string {
-  return iso === null ? 'some day' : shop.say.day(iso);
-}
-const held = computed(() => jobs.value.filter((job) => !jobMayStart(job).may).length);
-const off = computed(() => jobs.value.map((job) => jobTally(job).itemsOff.length).filter((count) => count > 0));
+const jobOf = (id: string) => store.jobs.get(id);
+const notToStrip = computed(() => store.figures?.notToStrip(jobs.value, shop.say) ?? []);
+const held = computed(() => store.figures?.heldOf(jobs.value) ?? 0);
+const off = computed(() => store.figures?.offOf(jobs.value) ?? []);
 const numbers = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
 const inWords = (count: number): string => numbers[count] ?? String(count);
 </script>
@@ -176,7 +147,7 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
           }}
         </p>
         <ul class="rows mt-3 border-y border-line">
-          <li v-for="task in fit.chosen" :key="task.jobId">
+          <li v-for="task in chosen" :key="task.jobId">
             <RouterLink :to="`/jobs/${task.jobId}`" class="flex gap-4 py-3 hover:text-bottle">
               <span class="w-10"
                 ><span class="figure block text-xl">{{ task.minutes }}</span
@@ -190,7 +161,7 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
               >
             </RouterLink>
           </li>
-          <li v-if="fit.chosen.length === 0" class="py-3 text-soft">Nothing short enough. Sweep the bay.</li>
+          <li v-if="chosen?.length === 0" class="py-3 text-soft">Nothing short enough. Sweep the bay.</li>
         </ul>
         <section v-if="waits.length > 3" class="mt-5">
           <h3 class="text-sm font-bold">Soaks and waits</h3>

@@ -50,6 +50,9 @@ function bay(
 async function show() {
   const wrapper = mount(BayView, { global: { stubs } });
   await flushPromises();
+  // What works the jobs out is loaded after the lines.
+  await vi.dynamicImportSettled();
+  await flushPromises();
   return wrapper;
 }
 

@@ -9,13 +9,16 @@ export const useBay = defineStore('bay', () => {
   const bay = shallowRef<BayReply | null>(null);
   const jobs = shallowRef<ReadonlyMap<string, Job>>(new Map());
   const failed = ref('');
+  /** What works the jobs out; null until it is loaded. */
+  const figures = shallowRef<typeof import('../bay/figures.ts') | null>(null);
 
   async function load(): Promise<void> {
     try {
       const reply = await api.get<BayReply>('/bay');
       bay.value = reply;
       // The lines are on the screen; what fits into a wait follows once the jobs themselves are there.
-      const { replay } = await import('./engine.ts');
+      figures.value ??= await import('../bay/figures.ts');
+      const { replay } = figures.value;
       const folded = await Promise.all(
         reply.lines.map(async ({ job }) => {
           const known = jobs.value.get(job.id) ?? null;
@@ -32,5 +35,5 @@ export const useBay = defineStore('bay', () => {
       failed.value = error instanceof Error ? error.message : String(error);
     }
   }
-  return { bay, jobs, failed, load };
+  return { bay, jobs, figures, failed, load };
 });

@@ -138,7 +138,7 @@ function search(folder: string): Measured {
     db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, notes, search)
     VALUES (?, ?, '', 'Norrland', 'Parcel', '', 2000, '2.5 L four', 'cable', 'rotary', ?, 'km', '{"idleRpm":null,"valveDuty":null,"closedVolts":null}', '', ?)`);
   const unit = db.prepare(
-    `INSERT INTO unit (id, kind, part_number, details, vehicle_id, place, state) VALUES (?, 'throttle-body', 'NP-25-1100', '{"mark":"C"}', ?, 'only', 'fitted')`,
+    `INSERT INTO unit (id, kind, part_number, features, vehicle_id, place, state) VALUES (?, 'throttle-body', 'NP-25-1100', '{"mark":"C"}', ?, 'only', 'fitted')`,
   );
   db.transaction(() => {
     for (let index = 0; index < 20_000; index += 1) {
