@@ -21,7 +21,7 @@ const rows = (sql: string): unknown[] => server.db.prepare(sql).all();
 const stock = async (id: string): Promise<StockFile> =>
   (await server.http.get(`/api/stock/${id}`).expect(200)).body as StockFile;
 
-describe('the tables of the bench', () => {
+describe('the tables of stock and air', () => {
   it.each([
     [
       'point_judged',

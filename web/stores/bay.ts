@@ -2,6 +2,7 @@ import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import type { BayReply, JobReply } from '../../contract/index.ts';
 import type { Job } from '../../core/job/index.ts';
+import type * as Figures from '../bay/figures.ts';
 import { api, ApiError } from './api.ts';
 
 /** The Bay: lines from the server, and the open jobs folded here so that what fits into a wait is worked out live. */
@@ -10,7 +11,7 @@ export const useBay = defineStore('bay', () => {
   const jobs = shallowRef<ReadonlyMap<string, Job>>(new Map());
   const failed = ref('');
   /** What works the jobs out; null until it is loaded. */
-  const figures = shallowRef<typeof import('../bay/figures.ts') | null>(null);
+  const figures = shallowRef<typeof Figures | null>(null);
 
   async function load(): Promise<void> {
     try {
