@@ -33,7 +33,7 @@ test('work done while the server is away waits, outlives a reload, and is sent i
   await expect(again.getByTestId('waiting')).toBeHidden();
 });
 
-test('two benches on one job: what truly conflicts is said, the rest is taken', async ({ browser, workshop }) => {
+test('two stations on one job: what truly conflicts is said, the rest is taken', async ({ browser, workshop }) => {
   const [first, second] = await Promise.all([browser.newPage(), browser.newPage()]);
   await workshop.open(first, '/jobs/job-233/complaint', 'tomas');
   await workshop.open(second, '/jobs/job-233/complaint', 'wen');

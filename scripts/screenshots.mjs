@@ -38,13 +38,13 @@ const VIEWS = {
   prove: { path: '/jobs/job-229/prove' },
   'hand-over': { path: '/jobs/job-229/hand-over' },
   editor: { path: '/procedures/multi-bank-v8/edit', person: 'isla' },
-  'torque-bench': { path: '/tools/torque' },
+  torque: { path: '/tools/torque' },
   advice: { path: '/tools/advice' },
   air: { path: '/tools/air', theme: 'dark' },
   stock: { path: '/stock' },
 };
 /** Looked at, but not kept. */
-const MORE = {
+const LOOKED_AT = {
   'refit-tablet': { path: '/jobs/job-230/refit', size: '834x1112', theme: 'dark' },
   vehicles: { path: '/vehicles', theme: 'dark' },
   'decide-bus': { path: '/jobs/job-230/decide' },
@@ -79,7 +79,7 @@ const MORE = {
   'hands-clean': { path: '/jobs/job-236/hands/clean' },
   'rebuild-bank': { path: '/jobs/job-236/rebuild' },
   replace: { path: '/jobs/job-232/replace' },
-  'coolant-bench': { path: '/tools/coolant' },
+  'coolant-tool': { path: '/tools/coolant' },
   'stock-item': { path: '/stock/s-1107' },
   'stock-cleaner': { path: '/stock/s-clean' },
   returns: { path: '/returns' },
@@ -99,7 +99,9 @@ await seed(server.address, Date.parse(MOMENT));
 const browser = await chromium.launch({ executablePath, args: chromiumArgs });
 try {
   const wanted =
-    positionals.length > 0 ? positionals.map((name) => [name, { ...VIEWS, ...MORE }[name]]) : Object.entries(VIEWS);
+    positionals.length > 0
+      ? positionals.map((name) => [name, { ...VIEWS, ...LOOKED_AT }[name]])
+      : Object.entries(VIEWS);
   for (const [name, view] of wanted) {
     const [width, height] = (values.size ?? view.size ?? '1280x800').split('x').map(Number);
     const theme = values.theme ?? view.theme ?? 'light';

@@ -22,6 +22,8 @@ const id = existing.value ?? freshId();
 const busy = ref(false);
 const errors = ref<Readonly<Record<string, string>>>({});
 const general = ref('');
+/** What is typed before the vehicle has come would be overwritten by it. */
+const opened = ref(existing.value === null);
 const row = useRow(() => `/vehicles/${id}`, 'vehicle');
 /** What was sent last, for showing it beside what somebody else saved. */
 const sent = shallowRef<unknown>(null);
@@ -48,20 +50,24 @@ const kept = ref<Pick<VehicleInput, 'units' | 'figures'>>({
 const families = shallowRef<readonly EngineFamily[]>([]);
 const familyId = ref('');
 const family = computed(() => families.value.find((each) => each.id === familyId.value) ?? null);
-onMounted(async () => {
-  families.value = await api.get<{ rows: EngineFamily[] }>('/families').then(
-    ({ rows }) => rows,
-    () => [],
+onMounted(() => {
+  void api.get<{ rows: EngineFamily[] }>('/families').then(
+    ({ rows }) => (families.value = rows),
+    () => undefined,
   );
-  if (existing.value === null) return;
-  const { vehicle, version } = await api.get<VehicleFile>(`/vehicles/${existing.value}`).catch((error: unknown) => {
-    general.value = error instanceof Error ? error.message : String(error);
-    return { vehicle: null, version: 0 };
-  });
-  if (vehicle === null) return;
-  row.version.value = version;
-  show(vehicle);
+  if (existing.value !== null) void open(existing.value);
 });
+async function open(vehicleId: string): Promise<void> {
+  general.value = '';
+  try {
+    const { vehicle, version } = await api.get<VehicleFile>(`/vehicles/${vehicleId}`);
+    row.version.value = version;
+    show(vehicle);
+    opened.value = true;
+  } catch (error) {
+    general.value = error instanceof Error ? error.message : String(error);
+  }
+}
 
 function show(vehicle: Vehicle): void {
   Object.assign(text, {
@@ -145,7 +151,11 @@ function takeFamily(): void {
 </script>
 
 <template>
-  <form class="h-full overflow-y-auto px-4 py-6 md:px-7" novalidate @submit.prevent="save">
+  <p v-if="!opened && general" class="p-8 font-semibold text-alarm" role="alert">
+    {{ general }} <button type="button" class="link" @click="open(id)">Try again</button>
+  </p>
+  <p v-else-if="!opened" class="p-8 text-soft" aria-busy="true">Opening the vehicle</p>
+  <form v-else class="h-full overflow-y-auto px-4 py-6 md:px-7" novalidate @submit.prevent="save">
     <SideBySide
       v-if="row.newer.value"
       :newer="row.newer.value"

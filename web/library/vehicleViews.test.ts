@@ -40,6 +40,16 @@ async function form(replies: Record<string, unknown>, name = 'vehicle-edit') {
 }
 
 describe('the form of a vehicle', () => {
+  it('waits for the vehicle before anything can be typed, and tries again when it did not come', async () => {
+    const { wrapper } = await form({ 'GET /api/vehicles/v': refusal(503, 'Another program holds the store.') });
+    expect(wrapper.find('form').exists()).toBe(false);
+    expect(wrapper.find('[role="alert"]').text()).toContain('Another program holds the store.');
+    serve({ 'GET /api/vehicles/v': file() });
+    await press(wrapper, 'Try again');
+    expect(wrapper.find('[aria-busy="true"]').exists()).toBe(true);
+    await flushPromises();
+    expect(wrapper.find<HTMLInputElement>(field(wrapper, 'Plate')).element.value).toBe('AB 1');
+  });
   it('shows what is known, and a band that was not touched keeps its source', async () => {
     const source = 'maker’s book';
     const vehicle = {

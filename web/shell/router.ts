@@ -100,7 +100,7 @@ export const router = createRouter({
       path: '/tools/torque',
       name: 'torque-bench',
       component: () => import('../tools/TorqueTool.vue'),
-      meta: { title: 'Torque bench' },
+      meta: { title: 'Torque' },
     },
     {
       path: '/tools/advice',
@@ -118,7 +118,7 @@ export const router = createRouter({
       path: '/tools/coolant',
       name: 'coolant-bench',
       component: () => import('../tools/CoolantTool.vue'),
-      meta: { title: 'Coolant bench' },
+      meta: { title: 'Coolant' },
     },
     { path: '/tools', name: 'tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
     {

@@ -82,7 +82,7 @@ const goes = computed(() => compatible(a.value, b.value));
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <p class="text-sm"><RouterLink class="link" to="/tools">Tools</RouterLink></p>
     <div class="flex flex-wrap items-end justify-between gap-4">
-      <h1 class="text-[1.75rem]">Coolant bench</h1>
+      <h1 class="text-[1.75rem]">Coolant</h1>
       <ChoiceRow
         v-model="glycol"
         label="Base"

@@ -51,8 +51,8 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <h1 class="text-[1.75rem]">Tools</h1>
     <nav class="mt-3 flex flex-wrap gap-3" aria-label="Tool pages">
-      <RouterLink class="quiet" to="/tools/torque">Torque bench</RouterLink>
-      <RouterLink class="quiet" to="/tools/coolant">Coolant bench</RouterLink>
+      <RouterLink class="quiet" to="/tools/torque">Torque</RouterLink>
+      <RouterLink class="quiet" to="/tools/coolant">Coolant</RouterLink>
       <RouterLink class="quiet" to="/tools/advice">What may touch what</RouterLink>
       <RouterLink class="quiet" to="/tools/air">Air in the bay</RouterLink>
     </nav>

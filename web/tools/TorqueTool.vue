@@ -32,7 +32,7 @@ import type { AdapterOn } from '../../core/job/index.ts';
 import { useShop } from '../stores/shop.ts';
 import WrenchRows from './WrenchRows.vue';
 
-/** The torque bench without a job: what a figure means on the shop's own wrenches, and what it does to the thread. */
+/** Torque without a job: what a figure means on the shop's own wrenches, and what it does to the thread. */
 const shop = useShop();
 const text = ref('9 Nm');
 const threadText = ref('M6×1.0×30');
@@ -119,8 +119,8 @@ const kilo = (newtons: number): string => `${Number((newtons / 1000).toPrecision
 </script>
 
 <template>
-  <section class="h-full overflow-y-auto px-4 py-6 md:px-7" tabindex="0" aria-label="Torque bench">
-    <h1 class="text-[1.75rem]">Torque bench</h1>
+  <section class="h-full overflow-y-auto px-4 py-6 md:px-7" tabindex="0" aria-label="Torque">
+    <h1 class="text-[1.75rem]">Torque</h1>
     <p class="max-w-prose text-soft">
       What a figure means on your own wrenches, and what it does to the bolt and to the thread it goes into.
     </p>

@@ -90,7 +90,7 @@ describe('the advice page', () => {
   });
 });
 
-describe('the coolant bench', () => {
+describe('coolant without a job', () => {
   it('goes both ways, tops up, and says what does not mix', async () => {
     const wrapper = mount(CoolantTool, { global });
     expect(read(wrapper)).toContain('Let out 0.27 L first, then 0.67 L of concentrate.');

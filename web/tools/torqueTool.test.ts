@@ -28,7 +28,7 @@ const field = (wrapper: ReturnType<typeof mount>, label: string) => {
   return wrapper.find(`[id="${(found.element as HTMLLabelElement).htmlFor}"]`);
 };
 
-describe('the torque bench', () => {
+describe('torque without a job', () => {
   it('says what a figure does to bolt and thread', async () => {
     const wrapper = mount(TorqueTool, { global });
     // 9 N·m, M6, dry: 7.5 kN; die-cast, 12 mm: 206.9 mm² × 144 MPa over 9.9 / (0.14 × 6 mm).
