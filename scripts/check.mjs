@@ -1,7 +1,7 @@
 // npm run check: lint, types and the unit tests of what changed. For while one works; npm test is the whole.
 import { createHash } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { ensureInstalled } from './lib/install.mjs';
 import { bin, node, root, run, say } from './lib/say.mjs';
 
@@ -20,45 +20,54 @@ async function changedFiles() {
 const changed = await changedFiles();
 const lintable = changed.filter((file) => /\.(ts|vue|mjs|js)$/.test(file));
 const touches = (room) => changed.some((file) => file.startsWith(`${room}/`));
-const tsc = bin('typescript/bin/tsc');
-const vueTsc = bin('vue-tsc/bin/vue-tsc.js');
-// Core and contract are under everything; the others stand alone.
+const cacheOf = (what) =>
+  join(root, 'node_modules/.cache', `${what}-${createHash('sha1').update(root).digest('hex').slice(0, 8)}`);
+/** Types of a project, from where the last check left off. */
+const typesOf = (tool, project) => [
+  bin(tool),
+  '-p',
+  join(root, project),
+  '--incremental',
+  '--tsBuildInfoFile',
+  cacheOf(project.replaceAll(/\W/g, '-')),
+];
+const [tsc, vueTsc] = ['typescript/bin/tsc', 'vue-tsc/bin/vue-tsc.js'];
+// Core and contract are under everything. The longest first, so that both processors end together.
 const under = touches('core') || touches('contract');
 const rooms = [
-  ...['core', 'contract', 'demo', 'server'].flatMap((room) =>
-    under || touches(room) ? [[`types of ${room}`, [tsc, '-p', join(root, room)]]] : [],
+  ...(changed.some((file) => /\.ts$/.test(file)) ? [['types of tests', typesOf(vueTsc, 'tsconfig.tests.json')]] : []),
+  ...(under || touches('web') ? [['types of web', typesOf(vueTsc, 'web')]] : []),
+  ...['server', 'core', 'contract', 'demo'].flatMap((room) =>
+    touches(room) || (under && room === 'server') ? [[`types of ${room}`, typesOf(tsc, room)]] : [],
   ),
-  ...(under || touches('web') ? [['types of web', [vueTsc, '-p', join(root, 'web')]]] : []),
-  ...(changed.some((file) => /\.ts$/.test(file))
-    ? [['types of tests', [vueTsc, '-p', join(root, 'tsconfig.tests.json')]]]
-    : []),
 ];
-const cache = join(root, 'node_modules/.cache', `eslint-${createHash('sha1').update(root).digest('hex').slice(0, 8)}`);
+/** Folders with a change; those below one that is there are left out. */
+const folders = [...new Set(lintable.filter((file) => file.includes('/')).map((file) => `${dirname(file)}/`))].filter(
+  (folder, _, all) => !all.some((other) => other !== folder && folder.startsWith(other)),
+);
+// Those that take long by design (laws over thousands of jobs, kills, the whole bundle) are left to npm test.
+const slow = '--exclude=**/{jobLaws,laws,kill,firstload,faults}.test.ts';
 const tasks = [
   ...(lintable.length > 0
     ? [
         [
           'lint',
-          [bin('eslint/bin/eslint.js'), '--cache', '--cache-location', cache, '--max-warnings', '0', ...lintable],
-        ],
-      ]
-    : []),
-  ...rooms,
-  ...(lintable.length > 0
-    ? [
-        [
-          'unit tests of what changed',
-          // Those that take long by design (laws over thousands of jobs, kills, the whole bundle) are left to npm test.
           [
-            bin('vitest/vitest.mjs'),
-            'related',
-            '--run',
-            '--passWithNoTests',
-            '--exclude=**/{jobLaws,laws,kill,firstload,faults}.test.ts',
+            bin('eslint/bin/eslint.js'),
+            '--cache',
+            '--cache-location',
+            cacheOf('eslint'),
+            '--max-warnings',
+            '0',
             ...lintable,
           ],
         ],
       ]
+    : []),
+  ...rooms,
+  // The tests beside what changed: finding all that reach it takes longer than the whole check may.
+  ...(folders.length > 0
+    ? [['tests beside what changed', [bin('vitest/vitest.mjs'), 'run', '--passWithNoTests', slow, ...folders]]]
     : []),
 ];
 
