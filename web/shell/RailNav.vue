@@ -92,7 +92,7 @@ const here = computed(() => {
         @click="$emit('person')"
       >
         <span class="text-sm font-bold">{{ shop.person?.name ?? 'Who?' }}</span>
-        <span v-if="shop.person" class="hidden text-sm text-soft min-[900px]:block">at {{ shop.person.bay }}</span>
+        <span v-if="shop.person?.bay" class="hidden text-sm text-soft min-[900px]:block">at {{ shop.person.bay }}</span>
         <span class="sr-only">, change who is at the bench</span>
       </button>
     </div>
