@@ -42,7 +42,7 @@ function itemThatIs(unit: FittedUnit, items: readonly ProcedureItem[]): Procedur
   );
 }
 
-/** Items that point to their units. Those that point to the same ones as before keep their identity. */
+/** Items that point to their units. One that is none keeps its identity. */
 export const pointing = (items: readonly JobItem[], told: readonly UnitItem[]): JobItem[] =>
   items.map((item) => {
     const unitIds = told.flatMap(({ itemId, unitId }) => (itemId === item.id ? [unitId] : []));

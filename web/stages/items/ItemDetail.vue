@@ -153,12 +153,8 @@ const subtitle = computed(() => {
       v-if="tap && job.status === 'open' && !locked"
       class="order-last mt-auto grid gap-2 lg:sticky lg:-bottom-5 lg:bg-card lg:pb-5 lg:pt-2"
     >
-      <p
-        v-if="form.general('torqueText', 'pocket', 'label', 'reason', 'stayIn')"
-        class="font-semibold text-alarm"
-        role="alert"
-      >
-        {{ form.general('torqueText', 'pocket', 'label', 'reason', 'stayIn') }}
+      <p v-if="form.general('torqueText', 'pocket', 'label', 'stayIn')" class="font-semibold text-alarm" role="alert">
+        {{ form.general('torqueText', 'pocket', 'label', 'stayIn') }}
       </p>
       <button type="button" class="primary" data-testid="act" @click="act">
         {{ says }} <kbd class="key" aria-hidden="true">Space</kbd>

@@ -59,12 +59,15 @@ const match = computed(() => (type.value === null ? null : matchVariant(type.val
 const done = computed(() => job.value?.replaced.find((each) => each.unit === unit.value?.id) ?? null);
 
 /** A used unit off the shelf brings what its file says. */
-function pick(each: UnitObject, life: UnitFile['life']): void {
+function pick(each: UnitObject): void {
   tag.value = each.id;
   partNumber.value = each.partNumber;
   text.value = variantText(each.features);
   origin.value = 'used';
   warranty.value = '3';
+}
+/** What was paid for it, and where it came from. */
+function tellLife(life: UnitFile['life']): void {
   const bought = life.find(({ priceMinor }) => priceMinor !== null);
   price.value = bought?.priceMinor == null ? price.value : (bought.priceMinor / 100).toFixed(2);
   supplier.value = bought?.note ?? supplier.value;
@@ -185,7 +188,15 @@ const misfit = computed(() => match.value?.verdict === 'does not fit');
             { id: 'used', name: 'Used' },
           ]"
         />
-        <ShelfPick v-if="origin === 'used'" :key="unit.id" class="sm:col-span-3" :kind="unit.kind" @pick="pick" />
+        <ShelfPick
+          v-if="origin === 'used'"
+          :key="unit.id"
+          class="sm:col-span-3"
+          :kind="unit.kind"
+          :tag="tag"
+          @pick="pick"
+          @life="tellLife"
+        />
         <TextField v-model="partNumber" label="Number on it" :error="form.error('fitted.partNumber')" />
         <TextField
           v-model="tag"

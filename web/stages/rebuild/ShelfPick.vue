@@ -6,8 +6,8 @@ import { api } from '../../stores/api.ts';
 import { useShop } from '../../stores/shop.ts';
 
 /** Used units of this kind that lie on the shelf, and the life of the one that was picked. */
-const props = defineProps<{ kind: UnitObjectKind }>();
-const emit = defineEmits<{ pick: [unit: UnitObject, life: UnitFile['life']] }>();
+const props = defineProps<{ kind: UnitObjectKind; tag: string }>();
+const emit = defineEmits<{ pick: [unit: UnitObject]; life: [life: UnitFile['life']] }>();
 const shop = useShop();
 const shelf = shallowRef<readonly UnitObject[]>([]);
 const picked = shallowRef<UnitFile | null>(null);
@@ -16,9 +16,13 @@ onMounted(async () => {
   shelf.value = (await api.get<{ rows: UnitObject[] }>('/units').catch(() => ({ rows: [] }))).rows;
 });
 async function pick(each: UnitObject): Promise<void> {
-  // Out of reach its marks are known all the same; only its life is not.
-  picked.value = await api.get<UnitFile>(`/units/${each.id}`).catch(() => null);
-  emit('pick', each, picked.value?.life ?? []);
+  // Its marks are known at once; its life may take a while to come, and another may be picked meanwhile.
+  picked.value = null;
+  emit('pick', each);
+  const file = await api.get<UnitFile>(`/units/${each.id}`).catch(() => null);
+  if (file === null || props.tag !== each.id) return;
+  picked.value = file;
+  emit('life', file.life);
 }
 </script>
 
@@ -27,7 +31,7 @@ async function pick(each: UnitObject): Promise<void> {
     <h3 class="text-sm font-bold">On the shelf</h3>
     <ul class="mt-1 flex flex-wrap gap-2">
       <li v-for="each in used" :key="each.id">
-        <button type="button" class="quiet" :aria-pressed="picked?.unit.id === each.id" @click="pick(each)">
+        <button type="button" class="quiet" :aria-pressed="tag === each.id" @click="pick(each)">
           <span class="code">{{ each.partNumber || each.id }}</span><span class="font-normal">{{ each.place }}</span>
         </button>
       </li>

@@ -171,6 +171,13 @@ describe('old against new', () => {
     await press(wrapper, 'Used');
     await flushPromises();
     await press(wrapper, 'S-1');
+    // What was tapped is picked before its life has come.
+    expect(
+      wrapper
+        .findAll('button')
+        .find((each) => each.text().includes('S-1'))!
+        .attributes('aria-pressed'),
+    ).toBe('true');
     await flushPromises();
     expect(read(wrapper)).toContain('Bought, Friday 2 January, 09:00, 140.00 cr: breaker at the pier');
     await wrapper.findAll('select').at(-1)!.setValue('F-20');
