@@ -13,6 +13,22 @@ export const ALLOWED = {
   e2e: ['e2e', 'demo', 'contract', 'core'],
 };
 
+/** One module knows days: what a Date or an ISO text says of them is said in universal time, which is nobody's day. */
+const DAYS = [
+  'CallExpression[callee.property.name=/^(get|set)(UTC)?(Date|Day|Hours|Minutes|Month|FullYear)$/]',
+  'CallExpression[callee.property.name=/^toLocale(Date|Time)?String$/]',
+  "MemberExpression[object.name='Intl']",
+  "CallExpression[callee.property.name='slice'][arguments.0.value=0][arguments.1.value=10]",
+].map((selector) => ({ selector, message: 'Days, clocks and months come from core/days, in the shop’s time zone.' }));
+/** Money is whole minor units; only core/quantity knows how many make one. */
+const MONEY = [
+  'BinaryExpression[operator=/[*\u002f]/][left.name=/[mM]inor/][right.value=100]',
+  "BinaryExpression[operator='/'][left.property.name=/[mM]inor/][right.value=100]",
+].map((selector) => ({
+  selector,
+  message: 'A currency has its own decimals: use the money functions of core/quantity.',
+}));
+
 const rooms = Object.keys(ALLOWED);
 const only = (message, patterns) => ['error', { patterns: patterns.map((regex) => ({ regex, message })) }];
 
@@ -90,7 +106,20 @@ export default tseslint.config(
           selector: "CallExpression[callee.property.name='split'][arguments.0.value=/^[,:] $/]",
           message: 'Logic reads data, never words: give it the data.',
         },
+        ...DAYS,
+        ...MONEY,
       ],
+    },
+  },
+  {
+    files: ['core/days/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': only(
+        'core/days stands on date-fns, and imports nothing but it and core.',
+        ['^(?!date-fns$|@date-fns/tz$)[^.]'],
+      ),
+      'no-restricted-syntax': 'off',
     },
   },
   {
@@ -125,6 +154,8 @@ export default tseslint.config(
           selector: "CallExpression[callee.property.name='split'][arguments.0.value=/^[,:] $/]",
           message: 'Logic reads data, never words: give it the data.',
         },
+        ...DAYS,
+        ...MONEY,
       ],
     },
   },
@@ -166,6 +197,8 @@ export default tseslint.config(
           selector: "CallExpression[callee.property.name='transaction']",
           message: 'One request, one transaction: the route opens it through OneGo, the store opens none.',
         },
+        ...DAYS,
+        ...MONEY,
       ],
     },
   },

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isTimeZone } from '../core/days/index.ts';
 import type { AiringState, Safety, Substance } from '../core/clean/index.ts';
 import type { RecordedEvent, Stage } from '../core/job/index.ts';
 import type { WorkKind } from '../core/procedure/index.ts';
@@ -122,6 +123,10 @@ export type Person = z.infer<typeof person>;
 export const settings = z.strictObject({
   shopName: z.string().trim().min(1, 'What is the shop called?').max(80),
   currency: z.string().trim().min(1, 'Which currency, such as cr?').max(8, 'Expected at most 8 characters.'),
+  /** IANA name, such as Europe/London: whose days and clock the shop lives by. */
+  timeZone: z.string().refine(isTimeZone, 'Expected a time zone such as Europe/London.'),
+  /** Which gallon, quart, pint and fluid ounce is meant here; null until somebody has been asked. */
+  measures: z.enum(['US', 'imperial']).nullable(),
   ratePerHourMinor: count.min(0),
   /** What a day without the vehicle costs its owner. */
   dayPriceMinor: count.min(0),

@@ -1,6 +1,7 @@
 export { adapterClear, adapterRead } from './adapter.ts';
 export type { AdapterLinkInfo, AdapterReading } from './adapter.ts';
 export { command } from './commands.ts';
+export type { SentCommand } from './commands.ts';
 export { exportedFact, factData } from './events.ts';
 export { auditQuery, jobQuery, person, settings, sinceQuery, vehicleQuery } from './http.ts';
 export type {

@@ -21,11 +21,15 @@ export const number = z.number('Expected a number.').finite('Expected a finite n
 export const count = number.int('Expected a whole number.');
 
 /** A quantity as entered. */
-export const quantity = z.strictObject({ value: number, unit: z.enum(Object.keys(UNITS) as [Unit, ...Unit[]]) });
+export const quantity = z.strictObject({
+  value: number,
+  unit: z.enum(Object.keys(UNITS) as [Unit, ...Unit[]]),
+  text: z.string().max(300).optional(),
+});
 /** Distance or hours. */
 export const meterUnit = z.enum(['km', 'mi', 'h']);
 /** An odometer or hour-meter reading; its range is judged in core, where the message can name the last one. */
-export const meterReading = z.strictObject({ value: number, unit: meterUnit });
+export const meterReading = z.strictObject({ value: number, unit: meterUnit, text: z.string().max(300).optional() });
 /** Before or after the work. */
 export const when = z.enum(['before', 'after']);
 /** The two units that this work is about. */

@@ -132,6 +132,7 @@ export const procedure = z.strictObject({
 export const wrench = z.strictObject({
   id,
   name: line,
+  kind: z.enum(['beam', 'screwdriver']).optional(),
   scale: z.strictObject({
     unit: z.enum(['N·m', 'in·lb', 'ft·lb', 'kgf·cm', 'kgf·m']),
     low: number.min(0),

@@ -8,7 +8,7 @@ import {
   type UnitObject,
   type Vehicle,
 } from '../core/vehicle/index.ts';
-import { count, id, keysOf, line, meterReading, meterUnit, number, paragraph } from './primitives.ts';
+import { count, id, isoDay, keysOf, line, meterReading, meterUnit, number, paragraph } from './primitives.ts';
 
 const figure = z
   .strictObject({ low: number.min(0, 'Expected zero or more.'), high: number, source: line.nullable() })
@@ -49,6 +49,7 @@ export const vehicleInput = z.strictObject({
   units: z.array(fittedUnit).max(40),
   notes: paragraph,
   familyId: id.nullable().optional(),
+  knownSince: isoDay.nullable().optional(),
 });
 /** The type of {@link vehicleInput}. */
 export type VehicleInput = z.infer<typeof vehicleInput>;

@@ -66,6 +66,7 @@ export class Player {
       at: new Date(this.#clock).toISOString(),
       by: this.#by,
       seen: this.#job?.version ?? 0,
+      late: 'written-up',
       type,
       data,
     });

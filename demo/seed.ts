@@ -9,10 +9,14 @@ import { vehicles } from './vehicles.ts';
 const HOUR = 60 * 60_000;
 const DAY = 24 * HOUR;
 
+/** All vehicles of the island have been here before. */
+const KNOWN_SINCE = '2024-03-01';
+
 /** Fills an empty server with the demo world, by the same requests that a person's taps make. @param now ms since 1970 */
 export async function seedDemo(client: DemoClient, now: number): Promise<void> {
   await client.putShop(shop);
-  for (const [id, vehicle] of Object.entries(vehicles)) await client.putVehicle(id, vehicle);
+  for (const [id, vehicle] of Object.entries(vehicles))
+    await client.putVehicle(id, { ...vehicle, knownSince: KNOWN_SINCE });
   await finishedVan(new Player(client, 'job-228', 'tomas', now - 62 * DAY - 5 * HOUR));
   await finishedFarm(new Player(client, 'job-229', 'isla', now - 41 * DAY - 6 * HOUR));
   await busInRefit(new Player(client, 'job-230', 'tomas', now - DAY - 4 * HOUR), now);

@@ -24,6 +24,7 @@ const wrenches: Wrench[] = [
   {
     id: 'driver',
     name: 'Preset screwdriver',
+    kind: 'screwdriver',
     scale: { unit: 'N·m', low: 1, high: 6, step: 0.1 },
     deviationPercent: null,
     calibratedOn: '2026-01-20',
@@ -74,6 +75,7 @@ export const shop = {
   settings: {
     'shop-name': 'Tern Quay Garage',
     currency: 'cr',
+    'time-zone': 'Europe/London',
     'rate-per-hour-minor': '5800',
     'first-job-number': '228',
     'day-price-minor': '4500',

@@ -26,6 +26,11 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   const app = express();
   app.disable('x-powered-by');
   app.use(strictHeaders, onlyFromHere, compression());
+  // At each contact a device hears what time it is here, whatever its own clock says.
+  app.use('/api', (_request, response, next) => {
+    response.set('x-shop-time', services.now());
+    next();
+  });
   app.use('/api', transferRoutes(services));
   app.use('/api/pictures', pictureRoutes(services));
   app.use('/api', express.json({ limit: '2mb' }));

@@ -267,10 +267,16 @@ describe('families, units and their lives', () => {
   it('a vehicle that comes with a job file takes no unit from where it sits', () => {
     const bus = server.services.vehicles.get('bus')!;
     const { id: _, lastReading: __, ...input } = bus;
-    server.services.vehicles.put('copy', { ...input, plate: 'TQ 999', units: [...input.units] } as never, 0, {
-      by: 'isla',
-      at: NOW,
-    });
+    server.services.vehicles.put(
+      'copy',
+      { ...input, plate: 'TQ 999', units: [...input.units] } as never,
+      0,
+      {
+        by: 'isla',
+        at: NOW,
+      },
+      '2026-05-13',
+    );
     expect(server.services.vehicles.get('copy')?.units).toEqual([]);
     expect(server.services.vehicles.get('bus')?.units).toEqual(bus.units);
   });
@@ -339,6 +345,8 @@ describe('house rules, figures and results', () => {
     const settings = {
       shopName: 'Tern Quay Garage',
       currency: 'cr',
+      timeZone: 'Europe/London',
+      measures: null,
       ratePerHourMinor: 6100,
       dayPriceMinor: 5000,
       comebackMinor: 8000,

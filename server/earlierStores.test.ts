@@ -1,3 +1,4 @@
+import { sayDay } from '../core/days/index.ts';
 import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -26,6 +27,29 @@ interface Said {
   readonly sheet: { readonly sections: readonly { readonly title: string; readonly empty: string }[] };
 }
 
+const NAMED_DAY =
+  /(Monday|Tuesday|Wednesday|Thursday|Friday|Saturday|Sunday) (\d{1,2}) (January|February|March|April|May|June|July|August|September|October|November|December)(?! \d{4})/g;
+
+/** The year in which a day of a month falls on that weekday, of those that the stores are about. */
+const yearOf = (weekday: string, day: string, month: string): string =>
+  ['2025', '2026', '2027'].find((year) => sayDay(isoOf(`${day} ${month} ${year}`)).startsWith(weekday)) ?? '?';
+const isoOf = (text: string): string => new Date(`${text} UTC`).toISOString().slice(0, 10);
+
+const YEARS: Meant = {
+  why: 'every day is said with its year',
+  now: (said) =>
+    JSON.parse(
+      JSON.stringify(said).replace(NAMED_DAY, (all, weekday: string, day: string, month: string) =>
+        [all, yearOf(weekday, day, month)].join(' '),
+      ),
+    ) as Said,
+};
+
+const FREEZES: Meant = {
+  why: 'freeze points stand on the published tables by volume, which know that a mix contracts',
+  now: (said) => JSON.parse(JSON.stringify(said).replace('freezes at −38 °C', 'freezes at −37 °C')) as Said,
+};
+
 const MEANT: Readonly<Record<string, readonly Meant[]>> = {
   '0.1.0': [
     {
@@ -40,12 +64,14 @@ const MEANT: Readonly<Record<string, readonly Meant[]>> = {
         },
       }),
     },
+    YEARS,
+    FREEZES,
   ],
-  '0.2.0': [],
+  '0.2.0': [YEARS, FREEZES],
 };
 
 /** Those that hold facts of earlier versions. A version that changes a fact adds the ones before it. */
-const OLDER: ReadonlySet<string> = new Set(['0.1.0']);
+const OLDER: ReadonlySet<string> = new Set(['0.1.0', '0.2.0']);
 
 type Facts = Readonly<Record<string, Said>>;
 

@@ -271,7 +271,7 @@ const BAD: [string, () => ReturnType<Harness['send']>, number, string | RegExp][
     'a time that lies ahead',
     command('make-note', { id: 'n', stage: 'strip', text: 'x' }, { at: '2030-01-01T00:00:00.000Z' }),
     400,
-    'ahead of this server',
+    'lies ahead: here it is',
   ],
   [
     'a time that is none',

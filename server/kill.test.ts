@@ -123,7 +123,7 @@ describe('killed in the middle of work', () => {
       const job = replay(jobId, jobs.log.since(jobId, 0));
       for (const { table, rows } of PROJECTIONS) {
         const stored = db.prepare(`SELECT * FROM ${table} WHERE job_id = ?`).all(jobId) as object[];
-        expect(stored.map(canonical).sort(), `${jobId} ${table}`).toEqual(rows(job!).map(canonical).sort());
+        expect(stored.map(canonical).sort(), `${jobId} ${table}`).toEqual(rows(job!, 'UTC').map(canonical).sort());
       }
     }
     expect(db.pragma('integrity_check', { simple: true })).toBe('ok');

@@ -32,12 +32,13 @@ function clock(): () => string {
 function start(): void {
   const held = holdStore(file, new Date().toISOString());
   const db = openStore(file);
-  const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  // eslint-disable-next-line no-restricted-syntax -- the machine's zone is what a shop has until it says where it is
+  const machineZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const services = createServices(
     db,
     join(dirname(file), 'pictures'),
     clock(),
-    timeZone,
+    machineZone,
     new AdapterHub(values.adapter.map(Number)),
   );
   const webRoot = join(dirname(fileURLToPath(import.meta.url)), '..', 'web');

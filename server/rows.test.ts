@@ -1,3 +1,4 @@
+import { atOnce } from './store/log.ts';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Harness, harness } from './testing/harness.ts';
 
@@ -134,13 +135,13 @@ describe('one request', () => {
     } as const;
     expect(() =>
       server.services.oneGo.run(() => {
-        server.services.jobs.take('rows', open, open.at);
+        server.services.jobs.take('rows', open, atOnce(open.at));
         throw new Error('later in the same request');
       }),
     ).toThrow('later');
     expect(told).toEqual([]);
     expect(server.services.jobs.job('rows')).toBeNull();
-    server.services.oneGo.run(() => server.services.jobs.take('rows', open, open.at));
+    server.services.oneGo.run(() => server.services.jobs.take('rows', open, atOnce(open.at)));
     expect(told).toEqual(['rows']);
     stop();
   });

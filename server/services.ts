@@ -49,12 +49,16 @@ export interface Services {
   readonly printing: Printing;
 }
 
-/** Builds the services over an open store. @param pictureFolder where picture files live */
+/**
+ * Builds the services over an open store.
+ * @param pictureFolder where picture files live
+ * @param machineZone time zone of this machine, IANA name, for a shop that never said where it is
+ */
 export function createServices(
   db: Database,
   pictureFolder: string,
   now: () => string,
-  timeZone: string,
+  machineZone: string,
   hub = new AdapterHub(),
 ): Services {
   const oneGo = new OneGo(db);
@@ -62,7 +66,7 @@ export function createServices(
   const units = new Units(db, audit);
   const vehicles = new Vehicles(db, units, audit);
   const people = new People(db);
-  const settings = new Settings(db, audit);
+  const settings = new Settings(db, audit, machineZone);
   const tools = new Tools(db);
   const pictures = new Pictures(db, pictureFolder);
   const knowledge = new KnowledgeStore(db);
@@ -82,6 +86,8 @@ export function createServices(
     units,
   });
   jobs.remakeProjections();
+  const stock = new Stock(db, audit);
+  oneGo.run(() => stock.keyNumbers());
   return {
     vehicles,
     jobLines: new JobLines(db),
@@ -94,7 +100,7 @@ export function createServices(
     families,
     units,
     house,
-    stock: new Stock(db, audit),
+    stock,
     air: new Air(db, audit),
     followUps: new FollowUps(db),
     audit,
@@ -103,6 +109,6 @@ export function createServices(
     results: (throttle) => shopResults(db, throttle),
     pictures,
     now,
-    printing: printing(people, settings, pictures, timeZone),
+    printing: printing(people, settings, pictures),
   };
 }

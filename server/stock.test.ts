@@ -351,7 +351,7 @@ describe('replacing a unit', () => {
       { id: 'bus-tb-3' },
     ]);
     expect((await server.http.get('/api/units/bus-tb-3')).body.life[0].note).toBe(
-      'Job 228, new, warranty until 2028-05-13',
+      'Job 228, new, warranty until 13 May 2028',
     );
   });
   it('puts the old one into the returns box until it is sent', async () => {

@@ -6,7 +6,9 @@ let server: Harness;
 const append = (jobId: string, seq: number, type: string, v: number, data: string): void => {
   const at = '2026-05-13T13:10:00.000Z';
   const command = `later-${jobId}`;
-  server.db.prepare('INSERT INTO command VALUES (?, ?, ?, ?, ?)').run(command, jobId, seq, seq, at);
+  server.db
+    .prepare('INSERT INTO command (id, job_id, first_seq, last_seq, received_at) VALUES (?, ?, ?, ?, ?)')
+    .run(command, jobId, seq, seq, at);
   server.db
     .prepare(
       "INSERT INTO event (job_id, seq, command_id, at, person, type, v, data, hash) VALUES (?, ?, ?, ?, 'wen', ?, ?, ?, 'x')",

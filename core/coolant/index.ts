@@ -2,13 +2,14 @@ export { coolantAccount, coolantQuestions, UNREMARKABLE_LOSS_L } from './account
 export type { CoolantAccount, CoolantEntry } from './account.ts';
 export {
   freezePoint,
+  freezeWords,
   GLYCOL_DENSITY,
   massFraction,
   shareForFreezePoint,
   volumeFraction,
   WATER_DENSITY,
 } from './glycol.ts';
-export type { Glycol } from './glycol.ts';
+export type { FreezePoint, Glycol } from './glycol.ts';
 export { mix } from './mix.ts';
 export type { CoolantChange, CoolantState } from './mix.ts';
 export { compatible, INHIBITORS } from './inhibitor.ts';

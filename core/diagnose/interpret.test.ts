@@ -6,12 +6,14 @@ import {
   findingWords,
   interpret,
   type Sign,
+  typedFields,
   understand,
 } from './index.ts';
 import { SHIPPED_KNOWLEDGE } from './knowledge/index.ts';
 
 const sign = (id: string): Sign => SHIPPED_KNOWLEDGE.signs.find((each) => each.id === id)!;
 const { signs } = SHIPPED_KNOWLEDGE;
+const coil = () => sign('coil-ohms').method!.entry as Parameters<typeof typedFields>[0] & { kind: 'number' };
 const FIGURES = { closedVolts: { low: 0.45, high: 0.55, source: 'book' } };
 
 describe('interpret', () => {
@@ -34,6 +36,22 @@ describe('interpret', () => {
   ])('%s %j is %s', (id, typed, outcome, words) => {
     expect(interpret(sign(id), typed, FIGURES)).toMatchObject({ ok: true, outcome, words });
   });
+  it('brings a warm coil to 20 °C before it is judged', () => {
+    const figures = { coilOhms: { low: 9, high: 11, source: 'book' } };
+    // 13.1 Ω at 84 °C: 13.1 / (1 + 0.00393 × 64) = 10.47 Ω, by IEC 60028.
+    expect(interpret(sign('coil-ohms'), ['13.1', '84'], figures)).toMatchObject({
+      ok: true,
+      outcome: 'in-band',
+      words: '13.1 Ω at 84 °C, at 20 °C 10.467 Ω: within 9 to 11 Ω',
+      values: [13.1, 84],
+    });
+    expect(interpret(sign('coil-ohms'), ['13.1', '20'], figures)).toMatchObject({ outcome: 'open' });
+    expect(interpret(sign('coil-ohms'), ['10.4', '183 °F'], figures)).toMatchObject({ outcome: 'short' });
+    expect(interpret(sign('coil-ohms'), ['0', '20'], figures)).toMatchObject({ outcome: 'short' });
+    expect(interpret(sign('coil-ohms'), ['13.1'], figures)).toMatchObject({ ok: false, field: 1 });
+    expect(typedFields({ ...coil(), figure: 'coilOhms' }).map(({ unit }) => unit)).toEqual(['Ω', '°C']);
+    expect(typedFields({ ...coil(), figure: null }).map(({ unit }) => unit)).toEqual(['Ω']);
+  });
   it('says whose band judged it', () => {
     expect(interpret(sign('closed-volts'), ['0.5'], FIGURES)).toMatchObject({ band: { source: 'book' } });
     expect(interpret(sign('closed-volts'), ['0.5'], {})).toMatchObject({
@@ -43,8 +61,8 @@ describe('interpret', () => {
   it.each([
     ['closed-volts', ['-0.4'], 0, 'Expected 0 to 5.5 V, got −0.4.'],
     ['valve-duty', ['140'], 0, 'Expected 0 to 100 %, got 140.'],
-    ['closed-volts', ['half'], 0, 'Expected a number in V, got “half”.'],
-    ['two-tracks', ['1', ''], 1, 'Track B: expected a number in V, got “”.'],
+    ['closed-volts', ['half'], 0, 'Expected a number, such as 0.52 V; got “half”.'],
+    ['two-tracks', ['1', ''], 1, 'Track B: Nothing typed yet.'],
     ['leak-by-ear', ['1'], 0, 'answered by picking'],
   ])('refuses %s %j', (id, typed, field, words) => {
     const result = interpret(sign(id), typed, FIGURES);

@@ -1,4 +1,5 @@
-import { formatNumber, parseNumber, type Unit } from '../quantity/index.ts';
+import { formatNumber, readIn, type Unit } from '../quantity/index.ts';
+import { coilAt20 } from '../inspect/index.ts';
 import type { Entry, Sign } from './types.ts';
 import { lowerFirst } from '../words/index.ts';
 
@@ -36,7 +37,7 @@ export function bandFor(entry: NumberEntry, figures: Readonly<Record<string, Ban
 
 /**
  * Judges what was typed at a check.
- * @param typed one text for a number, two for a pair; decimal commas are read
+ * @param typed one text for a number, two for a pair; for a coil its ohms and how warm it is in °C
  * @param figures the family's bands by name
  * @returns the outcome it amounts to, or what is wrong with which value; a choice has nothing to interpret
  */
@@ -48,27 +49,57 @@ export function interpret(
   const entry = method?.entry;
   if (entry === undefined || entry.kind === 'choice')
     return { ok: false, field: 0, message: `“${name}” is answered by picking what was found.` };
-  const values = typed.map(parseNumber);
-  const needed = entry.kind === 'pair' ? 2 : 1;
-  for (let index = 0; index < needed; index += 1) {
-    const value = values[index] ?? Number.NaN;
-    const what = entry.kind === 'pair' ? `${entry.names[index]}: e` : 'E';
-    if (Number.isNaN(value))
+  const values: number[] = [];
+  for (const [index, { name: label, unit, low, high }] of typedFields(entry).entries()) {
+    const read = readIn(typed[index] ?? '', unit, [low, high]);
+    const before = label === '' ? '' : `${label}: `;
+    if (!read.ok) return { ok: false, field: index, message: `${before}${read.message}` };
+    if (read.value < low || read.value > high)
       return {
         ok: false,
         field: index,
-        message: `${what}xpected a number in ${entry.unit}, got “${typed[index]?.trim() ?? ''}”.`,
+        message: `${before}Expected ${say(low)} to ${say(high)} ${unit}, got ${say(read.value)}. A meter cannot show that here: look at the range and the leads.`,
       };
-    if (value < entry.low || value > entry.high)
-      return {
-        ok: false,
-        field: index,
-        message: `${what}xpected ${say(entry.low)} to ${say(entry.high)} ${entry.unit}, got ${say(value)}. A meter cannot show that here: look at the range and the leads.`,
-      };
+    values.push(read.value);
   }
-  return entry.kind === 'number'
-    ? judgeNumber(entry, values[0] ?? 0, bandFor(entry, figures))
-    : judgePair(entry, values[0] ?? 0, values[1] ?? 0);
+  const [first = 0, second = 0] = values;
+  if (entry.kind === 'pair') return judgePair(entry, first, second);
+  const band = bandFor(entry, figures);
+  return isCoil(entry) ? judgeCoil(entry, first, second, band) : judgeNumber(entry, first, band);
+}
+
+/** One text that a check asks for. */
+export interface TypedField {
+  /** “” where there is only one. */
+  readonly name: string;
+  readonly unit: string;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** A coil's band is for 20 °C: a check that is judged by it needs to know how warm the coil is. */
+const isCoil = (entry: NumberEntry): boolean => entry.figure === 'coilOhms';
+/** What {@link coilAt20} takes. */
+const COIL_WARMTH: TypedField = { name: 'How warm the coil is', unit: '°C', low: -40, high: 180 };
+
+/** What has to be typed at a check, in the order of `typed`. */
+export function typedFields(entry: NumberEntry | PairEntry): readonly TypedField[] {
+  const { unit, low, high } = entry;
+  if (entry.kind === 'pair') return entry.names.map((name) => ({ name, unit, low, high }));
+  return isCoil(entry) ? [{ name: 'Coil', unit, low, high }, COIL_WARMTH] : [{ name: '', unit, low, high }];
+}
+
+/** A warm winding reads high and may be right: it is judged at the temperature that its band is given for. */
+function judgeCoil(entry: NumberEntry, ohms: number, celsius: number, band: Band): Interpretation {
+  const at20 = ohms === 0 ? 0 : round(coilAt20(ohms, celsius));
+  const judged = judgeNumber(entry, at20, band);
+  return judged.ok
+    ? {
+        ...judged,
+        words: `${say(ohms)} ${entry.unit} at ${say(celsius)} °C, at 20 °C ${judged.words}`,
+        values: [ohms, celsius],
+      }
+    : judged;
 }
 
 const say = (value: number): string => formatNumber({ value, unit: 'V' as Unit }, { decimals: decimalsOf(value) });

@@ -1,6 +1,6 @@
 export { objections } from './conclude.ts';
 export type { Judged, Objection } from './conclude.ts';
-export { isPointProblem, judgePoint, limitOf } from './judge.ts';
+export { isPointProblem, judgePoint, limitOf, typedAt } from './judge.ts';
 export type { PointInput } from './judge.ts';
 export { LIGHT_NAMES, LIGHT_SECTORS, readLight } from './light.ts';
 export type { LightMark, LightResult } from './light.ts';

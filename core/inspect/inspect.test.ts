@@ -160,7 +160,7 @@ describe('judgePoint', () => {
   });
   it.each([
     ['play', typed(''), 'What was measured?'],
-    ['play', typed('wide'), 'What was measured?'],
+    ['play', typed('wide'), 'Expected a number'],
     ['play', typed('9'), 'Expected 0 to 5 mm'],
     ['coil', typed('12', ''), 'How warm is the coil'],
     ['gasket-height', typed('1.2', ''), 'And a new one?'],

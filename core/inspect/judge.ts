@@ -1,4 +1,4 @@
-import { parseNumber } from '../quantity/index.ts';
+import { readIn } from '../quantity/index.ts';
 import type { EngineFamily, FigureName, Figure } from '../vehicle/index.ts';
 import { readLight } from './light.ts';
 import { coilAt20 } from './ohms.ts';
@@ -44,17 +44,13 @@ const bounds = ({ low, high, unit }: Limit): string =>
 
 /** Figures typed for a point as numbers, or what is wrong with the first wrong one. */
 function read(point: InspectPoint, typed: readonly string[]): readonly number[] | PointProblem {
-  const wanted = point.entry.kind === 'figure' ? 1 : 2;
-  const names =
-    point.entry.kind === 'ohms'
-      ? ['How many ohms?', 'How warm is the coil, °C?']
-      : ['What was measured?', 'And a new one?'];
   const values: number[] = [];
-  for (let index = 0; index < wanted; index += 1) {
+  for (const [index, range] of typedAt(point).entries()) {
     const text = typed[index]?.trim() ?? '';
-    const value = parseNumber(text.replace(/\s*(mm|s|Ω|ohm|°C|Shore A|°)$/iu, ''));
-    if (text === '' || Number.isNaN(value)) return { field: index, message: names[index] ?? '' };
-    const range = rangeOf(point, index);
+    if (text === '') return { field: index, message: range.asks };
+    const figure = readIn(text, range.unit, [range.low, range.high]);
+    if (!figure.ok) return { field: index, message: figure.message };
+    const { value } = figure;
     if (value < range.low || value > range.high)
       return { field: index, message: `Expected ${range.low} to ${range.high} ${range.unit}, got ${text}.` };
     values.push(value);
@@ -62,10 +58,34 @@ function read(point: InspectPoint, typed: readonly string[]): readonly number[] 
   return values;
 }
 
-function rangeOf({ entry }: InspectPoint, index: number): { low: number; high: number; unit: string } {
-  if (entry.kind === 'ohms')
-    return index === 0 ? { low: 0.1, high: 10_000, unit: 'Ω' } : { low: -40, high: 180, unit: '°C' };
-  return entry.kind === 'figure' || entry.kind === 'against-new' ? entry : { low: 0, high: 0, unit: '' };
+/** One figure that a point asks for, with what can be typed. */
+export interface TypedAt {
+  readonly label: string;
+  /** Said when nothing was typed. */
+  readonly asks: string;
+  readonly unit: string;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** What has to be typed at a point, in order; nothing where the answer is picked. */
+export function typedAt({ entry }: InspectPoint): readonly TypedAt[] {
+  switch (entry.kind) {
+    case 'figure':
+      return [{ ...entry, label: 'Measured', asks: 'What was measured?' }];
+    case 'against-new':
+      return [
+        { ...entry, label: 'This one', asks: 'What was measured?' },
+        { ...entry, label: 'A new one', asks: 'And a new one?' },
+      ];
+    case 'ohms':
+      return [
+        { label: 'Measured', asks: 'How many ohms?', unit: 'Ω', low: 0.1, high: 10_000 },
+        { label: 'Coil at', asks: 'How warm is the coil, °C?', unit: '°C', low: -40, high: 180 },
+      ];
+    default:
+      return [];
+  }
 }
 
 const isProblem = (value: readonly number[] | PointProblem): value is PointProblem => 'field' in value;

@@ -57,7 +57,7 @@ const EARLIER: Readonly<Record<string, readonly { readonly held: object; readonl
         nm: null,
         wrench: '',
       },
-      holds: { boltId: '1', angleDeg: null, adapter: '' },
+      holds: { boltId: '1', angleDeg: null, adapter: null, reading: null },
     },
     {
       held: {
@@ -70,9 +70,9 @@ const EARLIER: Readonly<Record<string, readonly { readonly held: object; readonl
         nm: null,
         wrench: '',
         angleDeg: 45,
-        adapter: '40 mm adapter',
+        adapter: '40 mm adapter at 90° on a 250 mm lever',
       },
-      holds: { angleDeg: 45, adapter: '40 mm adapter' },
+      holds: { angleDeg: 45, adapter: { lengthMm: 40, angleDeg: 90, leverMm: 250 }, reading: null },
     },
   ],
   'can-weighed': [

@@ -1,3 +1,4 @@
+import type { Late } from './entryTime.ts';
 import type { TypeOf } from '../shape/index.ts';
 import { CHOICE } from './choice/subject.ts';
 import { CLEANING } from './cleaning/subject.ts';
@@ -73,6 +74,7 @@ export type Command = CommandBody & {
   readonly at: string;
   readonly by: string;
   readonly seen: number;
+  readonly late?: Late;
 };
 
 const byType = <T extends { readonly type: string }>(all: readonly T[]): ReadonlyMap<string, T> =>

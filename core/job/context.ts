@@ -1,6 +1,7 @@
 import type { Knowledge } from '../diagnose/index.ts';
 import type { HouseRules } from '../house/index.ts';
 import type { Procedure } from '../procedure/index.ts';
+import type { Measures } from '../quantity/index.ts';
 import type { Wrench } from '../torque/index.ts';
 import type { EngineFamily, UnitObject, Vehicle } from '../vehicle/index.ts';
 
@@ -19,6 +20,8 @@ export interface Context {
   readonly knowledge: Knowledge | null;
   readonly family: EngineFamily | null;
   readonly rules: HouseRules;
+  /** Which gallon the shop means; null until it has been asked. */
+  readonly measures: Measures;
   /** What the sender is in the workshop; null when it is not known. */
   readonly role: Role | null;
 }
@@ -33,6 +36,7 @@ export const NO_CONTEXT: Context = {
   knowledge: null,
   family: null,
   rules: {},
+  measures: null,
   role: null,
 };
 
@@ -51,5 +55,6 @@ export interface Asks {
   /** The family of the job's vehicle, or of the vehicle that is asked for. */
   readonly family?: true;
   readonly rules?: true;
+  readonly measures?: true;
   readonly role?: true;
 }

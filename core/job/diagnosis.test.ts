@@ -396,7 +396,7 @@ describe('options of a job', () => {
       { words: 'Parts and seals', minor: 3400 },
       { words: 'Cleaner and small materials', minor: 1800 },
     ]);
-    expect(estimateRange(lines)).toEqual({ lowMinor: 22_900, highMinor: 29_100 });
+    expect(estimateRange(lines, 'cr')).toEqual({ lowMinor: 22_900, highMinor: 29_100 });
     expect(
       estimateLines(
         { id: 'relearn', partsMinor: null, consumablesMinor: 0, minutes: 30, daysOff: 0, life: 1 },

@@ -35,7 +35,7 @@ export function evolve(job: Job | null, recorded: RecordedEvent | LoggedFact, jo
   const next: { -readonly [K in keyof Job]: Job[K] } = { ...job };
   Object.assign(next, timed(job, recorded, declared, declared.means(job, data, stamp)));
   next.version = recorded.seq;
-  next.lastAt = recorded.at;
+  next.lastAt = later(job.lastAt, recorded.at);
   next.time = timeAfter(job, recorded.at);
   if (job.people[recorded.by] !== recorded.at) next.people = { ...job.people, [recorded.by]: recorded.at };
   const trail = trailTo(job);
@@ -82,6 +82,9 @@ function entryAfter(
 export const stateBefore = ({ before }: UndoEntry): Job => walk(before, (job, fact) => evolve(job, fact));
 
 /** Back to the state before, but the log and the clock go on, and what undo passes over stays. */
+/** What is written up for yesterday is the last entry, but not the latest. ISO times of one precision. */
+const later = (a: string, b: string): string => (a > b ? a : b);
+
 function undone(job: Job, recorded: LoggedFact, last: NonNullable<Job['last']>): Job {
   const entry = job.undo;
   if (entry === null) return { ...job, version: recorded.seq, trail: null };
@@ -90,7 +93,7 @@ function undone(job: Job, recorded: LoggedFact, last: NonNullable<Job['last']>):
     ...before,
     ...Object.fromEntries(KEPT.map((part) => [part, job[part]])),
     version: recorded.seq,
-    lastAt: recorded.at,
+    lastAt: later(job.lastAt, recorded.at),
     time: timeAfter(job, recorded.at),
     people: { ...job.people, [recorded.by]: recorded.at },
     last,

@@ -46,6 +46,8 @@ export type { Decision, Refusal } from './decision.ts';
 export { diagnoseJob, isOrdinary, jobFindings, subjectOf } from './diagnosis/diagnose.ts';
 export type { FindingSource, JobDiagnosis, JobFinding } from './diagnosis/diagnose.ts';
 export type { CheckDone, PassedOver, VariantCompared } from './diagnosis/state.ts';
+export { clockOffsetMs, counted, judgeTime } from './entryTime.ts';
+export type { EntryTime, Late } from './entryTime.ts';
 export { evolve, replay, stateBefore } from './evolve.ts';
 export type { MadeFact } from './fact.ts';
 export { costOf } from './handover/cost.ts';
@@ -102,7 +104,7 @@ export type { PictureMark, PictureMarking, PictureRef } from './pictures/state.t
 export type { Lesson } from './procedure/lessons.ts';
 export { proposeProcedure } from './procedure/propose.ts';
 export type { Proposal } from './procedure/propose.ts';
-export { MEASURES, PROOFS } from './proof/kinds.ts';
+export { MEASURE_FIELDS, MEASURES, PROOFS } from './proof/kinds.ts';
 export type { MeasureKind, ProofKind } from './proof/kinds.ts';
 export { bandOf, measured } from './proof/measured.ts';
 export type { Measured } from './proof/measured.ts';
@@ -139,8 +141,9 @@ export {
   strippedThreads,
   wantsPass,
 } from './torque/bolts.ts';
-export { adapterWords, boltTorqueText, torqueStep } from './torque/step.ts';
-export type { AdapterOn, TorqueStep } from './torque/step.ts';
+export { adapterWords, torqueStep } from './torque/step.ts';
+export type { TorqueStep } from './torque/step.ts';
+export type { AdapterOn } from './torque/tightening.ts';
 export type { BoltResult, Retorque, ThreadDamage } from './torque/state.ts';
 export type { Trail, UndoEntry } from './trail.ts';
 export { eventWords } from './words.ts';

@@ -27,7 +27,7 @@ describe('the sheet', () => {
     ]);
     expect(sheet.identity.find(({ label }) => label === 'Odometer')?.value).toBe('10 km');
     expect(sheet.identity.find(({ label }) => label === 'Opened')).toMatchObject({
-      value: 'Wednesday 13 May, 09:00',
+      value: 'Wednesday 13 May 2026, 09:00',
       note: 'Tomas Virk',
     });
     expect(sheet.closing).toContain('licensed people');
@@ -61,7 +61,7 @@ describe('the sheet', () => {
       data: { itemId, renewed: false, fitted: '', countedBack: null, confirmed: true },
     });
     const [plug, cover] = rows(job(off('plug'), off('cover'), back('cover'), back('plug')), 'Came off and went back');
-    expect(plug).toMatch(/^Sample plug \| refitted, Wednesday 13 May, \d\d:\d\d$/);
+    expect(plug).toMatch(/^Sample plug \| refitted, Wednesday 13 May 2026, \d\d:\d\d$/);
     expect(cover).toMatch(/^Sample cover \| refitted, \d\d:\d\d$/);
   });
   it('works out the mix: 6 L at 50 %, 0.7 L out and away, 0.7 L of water in', () => {
@@ -81,8 +81,13 @@ describe('the sheet', () => {
       data: { id: when, kind: 'idle-rpm', when, value },
     });
     const made = job(measure('before', 900), measure('after', 1300));
-    expect(measured(made, 'idle-rpm', 'before')).toEqual({ value: 900, words: 'below the band', good: false });
-    expect(measured(made, 'idle-rpm', 'after')).toEqual({ value: 1300, words: 'in band', good: true });
+    expect(measured(made, 'idle-rpm', 'before')).toEqual({
+      value: 900,
+      shown: '900',
+      words: 'below the band',
+      good: false,
+    });
+    expect(measured(made, 'idle-rpm', 'after')).toEqual({ value: 1300, shown: '1300', words: 'in band', good: true });
     expect(bandOf(made, 'settle-time')).toBeNull();
     expect(rows(made, 'Proved')[0]).toBe(
       'Idle speed, warm | 900 rpm before, 1300 rpm after | band 1200 to 1400 rpm, in band; shop figure, verify',
@@ -107,7 +112,7 @@ describe('the sheet', () => {
     expect(rows(made, 'Time and money').at(-1)).toBe('Total | 42.80 cr');
   });
   it('says days and unknown people as they are', () => {
-    expect(say.day('2026-05-18')).toBe('Monday 18 May');
+    expect(say.day('2026-05-18')).toBe('Monday 18 May 2026');
     expect(say.person('ghost')).toBe('ghost');
   });
 });
@@ -181,7 +186,7 @@ describe('what was unusual', () => {
       },
     );
     expect(rows(made, 'Left over or unusual')).toEqual([
-      'M6 nut was dropped and is not found: valley | let pass by Tomas Virk, Wednesday 13 May, 09:06 | looked at twice',
+      'M6 nut was dropped and is not found: valley | let pass by Tomas Virk, Wednesday 13 May 2026, 09:06 | looked at twice',
       'Dropped: M6 nut | not found; loss accepted by Tomas Virk | below the tray',
       'Sample screws, bolt 2 | thread stripped; thread insert, same bolt | two turns below the face',
       'Sample arm | found seized, came with heat | still open',

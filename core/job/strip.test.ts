@@ -152,8 +152,9 @@ describe('tightening', () => {
   });
   it('keeps the adapter that was on the wrench', () => {
     const on = pass('screws', 1, '5 Nm');
-    const shop = ready().do({ ...on, data: { ...on.data, adapter: '40 mm at 90°' } as never });
-    expect(itemOf(shop.now, 'screws')?.bolts[0]?.adapter).toBe('40 mm at 90°');
+    const adapter = { lengthMm: 40, leverMm: 250, angleDeg: 90 };
+    const shop = ready().do({ ...on, data: { ...on.data, adapter } as never });
+    expect(itemOf(shop.now, 'screws')?.bolts[0]).toMatchObject({ adapter, nm: expect.closeTo(5, 9) as number });
   });
   it('fills in only what a pass still wants', () => {
     const shop = ready()

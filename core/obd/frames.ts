@@ -33,7 +33,13 @@ export const isFirst = (frame: Frame): boolean => (frame[0] ?? 0) >> 4 === 1;
 export function messageLength(frame: Frame): number {
   const [head = 0, second = 0] = frame;
   if (head >> 4 === 0) return head & 15;
-  if (head >> 4 === 1) return ((head & 15) << 8) | second;
+  if (head >> 4 === 1) {
+    const length = ((head & 15) << 8) | second;
+    // What fits into a single frame is never sent as several (ISO 15765-2, 9.6.3.1): such a length is an error.
+    if (length <= SINGLE_MOST)
+      throw new ObdError(`First frame ${words(frame)} announces ${length} bytes: so few come in a single frame.`);
+    return length;
+  }
   throw new ObdError(`Expected the beginning of an answer, got frame ${words(frame)}.`);
 }
 

@@ -144,6 +144,15 @@ describe('split answers, ISO 15765-2', () => {
       ],
       /followed by another/,
     ],
+    [
+      'a first frame that announces what one frame holds',
+      [
+        [0x10, 7, 1, 2, 3, 4, 5, 6],
+        [0x21, 7],
+      ],
+      /announces 7 bytes/,
+    ],
+    ['a first frame that announces nothing', [[0x10, 0, 1, 2, 3, 4, 5, 6]], /announces 0 bytes/],
     ['a frame that holds nothing', [[0, 0]], /holds nothing/],
   ])('says in words: %s', (_, broken, words) => {
     expect(() => reassemble(broken)).toThrow(words);

@@ -1,3 +1,5 @@
+import { addDays, type Moment, weekdayOf } from '../days/index.ts';
+
 /** When the shop is open on a weekday, minutes since midnight by the wall clock. */
 export interface Hours {
   readonly from: number;
@@ -12,32 +14,16 @@ export interface Calendar {
   readonly closed: readonly string[];
 }
 
-/** A moment by the wall clock of the shop; core knows no time zones. */
-export interface Moment {
-  /** ISO day. */
-  readonly day: string;
-  /** Minutes since midnight. */
-  readonly minute: number;
-}
-
 const DAY: Hours = { from: 8 * 60, to: 17 * 60 };
 /** Weekdays from eight to five. */
 export const ORDINARY_WEEK: Calendar = { hours: [DAY, DAY, DAY, DAY, DAY, null, null], closed: [] };
 
-const MS_PER_DAY = 86_400_000;
 /** A calendar that is never open has no next moment; we look this far. */
 const FAR_DAYS = 400;
 
-/** The day after, or before for a negative count. */
-export const shiftDay = (day: string, by: number): string =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + by * MS_PER_DAY).toISOString().slice(0, 10);
-
-/** Monday is 0. */
-const weekday = (day: string): number => (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7;
-
 /** The hours of a day, or null when the shop is closed. */
 export const hoursOf = (calendar: Calendar, day: string): Hours | null =>
-  calendar.closed.includes(day) ? null : (calendar.hours[weekday(day)] ?? null);
+  calendar.closed.includes(day) ? null : (calendar.hours[weekdayOf(day)] ?? null);
 
 /** Earlier than, by day and minute. */
 export const compareMoments = (a: Moment, b: Moment): number => a.day.localeCompare(b.day) || a.minute - b.minute;
@@ -45,7 +31,7 @@ export const compareMoments = (a: Moment, b: Moment): number => a.day.localeComp
 /** The moment itself when the shop is open then, else the next opening; null when none comes within a year. */
 export function nextOpen(calendar: Calendar, from: Moment): Moment | null {
   for (let ahead = 0; ahead < FAR_DAYS; ahead += 1) {
-    const day = shiftDay(from.day, ahead);
+    const day = addDays(from.day, ahead);
     const hours = hoursOf(calendar, day);
     if (hours === null) continue;
     if (ahead > 0 || from.minute < hours.from) return { day, minute: hours.from };
@@ -62,7 +48,7 @@ export function addWorking(calendar: Calendar, from: Moment, minutes: number): M
     const { to } = hoursOf(calendar, at.day) ?? { to: at.minute };
     if (left <= to - at.minute) return { day: at.day, minute: at.minute + left };
     left -= to - at.minute;
-    at = nextOpen(calendar, { day: shiftDay(at.day, 1), minute: 0 });
+    at = nextOpen(calendar, { day: addDays(at.day, 1), minute: 0 });
   }
   return null;
 }
@@ -72,7 +58,7 @@ export function subtractWorking(calendar: Calendar, from: Moment, minutes: numbe
   let left = minutes;
   let limit = from.minute;
   for (let back = 0; back < FAR_DAYS; back += 1) {
-    const day = shiftDay(from.day, -back);
+    const day = addDays(from.day, -back);
     const hours = hoursOf(calendar, day);
     if (hours !== null) {
       const end = Math.min(hours.to, limit);
@@ -87,7 +73,7 @@ export function subtractWorking(calendar: Calendar, from: Moment, minutes: numbe
 /** Days on which the shop is closed, wholly between two moments. */
 export function closedDaysBetween(calendar: Calendar, from: Moment, to: Moment): string[] {
   const days: string[] = [];
-  for (let day = shiftDay(from.day, 1); day < to.day; day = shiftDay(day, 1))
+  for (let day = addDays(from.day, 1); day < to.day; day = addDays(day, 1))
     if (hoursOf(calendar, day) === null) days.push(day);
   return days;
 }

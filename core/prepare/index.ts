@@ -5,10 +5,10 @@ export {
   hoursOf,
   nextOpen,
   ORDINARY_WEEK,
-  shiftDay,
   subtractWorking,
 } from './calendar.ts';
-export type { Calendar, Hours, Moment } from './calendar.ts';
+export type { Calendar, Hours } from './calendar.ts';
+export type { Moment } from '../days/index.ts';
 export { heldByParts } from './held.ts';
 export { calibrationDue, orderNow, readiness, toolFor } from './readiness.ts';
 export type { InStock, OrderLine, Readiness, ReadinessInput, Tool } from './readiness.ts';

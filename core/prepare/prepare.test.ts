@@ -1,3 +1,4 @@
+import { addDays } from '../days/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Need } from '../procedure/index.ts';
@@ -13,7 +14,6 @@ import {
   orderNow,
   readiness,
   type ReadinessInput,
-  shiftDay,
   startOrWait,
   subtractWorking,
   type Tool,
@@ -49,7 +49,7 @@ describe('working time', () => {
         fc.integer({ min: 480, max: 1019 }),
         fc.integer({ min: 1, max: 5000 }),
         (days, minute, work) => {
-          const start = nextOpen(withHoliday, { day: shiftDay('2026-05-11', days), minute });
+          const start = nextOpen(withHoliday, { day: addDays('2026-05-11', days), minute });
           const end = start && addWorking(withHoliday, start, work);
           const back = end && subtractWorking(withHoliday, end, work);
           // The end of a day and the next morning are the same working moment.
@@ -123,8 +123,8 @@ describe('startOrWait', () => {
         fc.integer({ min: 10, max: 1200 }),
         fc.option(fc.integer({ min: 0, max: 12 })),
         (days, minute, minutesBefore, minutesAfter, part) => {
-          const now = { day: shiftDay('2026-05-11', days), minute };
-          const missing = part === null ? [] : [{ name: 'x', expected: shiftDay(now.day, part) }];
+          const now = { day: addDays('2026-05-11', days), minute };
+          const missing = part === null ? [] : [{ name: 'x', expected: addDays(now.day, part) }];
           const advice = startOrWait({ ...base, now, minutesBefore, minutesAfter, missing });
           if (advice.verdict !== 'wait' && advice.verdict !== 'start now') throw new Error(advice.verdict);
           const { best, now: course } = advice;
@@ -188,7 +188,7 @@ describe('readiness', () => {
     expect(one(tool)).toMatchObject({ status: 'on the wall', words: 'board 2, 2 to 20 N·m' });
     expect(one(tool, { today: '2026-03-01' })).toMatchObject({
       status: 'overdue',
-      words: 'board 2; calibration was due 2026-02-28',
+      words: 'board 2; calibration was due 28 February 2026',
     });
     expect(one(tool, { tools: [{ ...wrench, calibratedOn: null }] })).toMatchObject({ status: 'overdue' });
     expect(one(need('x', { kind: 'tool', name: 'Pilot bearing puller' }))).toMatchObject({ status: 'not looked at' });

@@ -1,5 +1,6 @@
+import { samePart } from '../stock/index.ts';
 import type { Need } from '../procedure/index.ts';
-import { shiftDay } from './calendar.ts';
+import { addDays, addMonths, sayDate } from '../days/index.ts';
 
 /** A tool on the shop's list. */
 export interface Tool {
@@ -55,7 +56,7 @@ export function readiness(input: ReadinessInput): Readiness[] {
     if (state?.state === 'ordered') return told('on order', `expected ${state.expected ?? 'some day'}`);
     if (need.kind === 'tool') return toolReadiness(need, input);
     if (need.kind === 'do-first' || need.partNumber === '') return told('not looked at', '');
-    const held = input.stock.find(({ partNumber }) => partNumber === need.partNumber);
+    const held = input.stock.find(({ partNumber }) => samePart(partNumber, need.partNumber));
     if (held === undefined) return told('not in stock', 'not stocked here');
     if (held.left <= 0) return told('not in stock', `none left in ${held.place}`);
     const elsewhere = input.wantedElsewhere(need.partNumber);
@@ -87,12 +88,7 @@ export function calibrationDue({
   calibrationMonths,
 }: Pick<Tool, 'calibratedOn' | 'calibrationMonths'>): string | null {
   if (calibratedOn === null || calibrationMonths === null) return null;
-  const [year = 0, month = 1, day = 1] = calibratedOn.split('-').map(Number);
-  const months = year * 12 + (month - 1) + calibrationMonths;
-  const [dueYear, dueMonth] = [Math.floor(months / 12), months % 12];
-  // The 31st of a month without one is its last day.
-  const last = new Date(Date.UTC(dueYear, dueMonth + 1, 0)).getUTCDate();
-  return new Date(Date.UTC(dueYear, dueMonth, Math.min(day, last))).toISOString().slice(0, 10);
+  return addMonths(calibratedOn, calibrationMonths);
 }
 
 function toolReadiness(need: Need, { tools, today }: ReadinessInput): Readiness {
@@ -103,7 +99,7 @@ function toolReadiness(need: Need, { tools, today }: ReadinessInput): Readiness 
     return {
       need,
       status: 'overdue',
-      words: due === null ? `${tool.place}; no calibration date` : `${tool.place}; calibration was due ${due}`,
+      words: due === null ? `${tool.place}; no calibration date` : `${tool.place}; calibration was due ${sayDate(due)}`,
     };
   return { need, status: 'on the wall', words: `${tool.place}${tool.range === '' ? '' : `, ${tool.range}`}` };
 }
@@ -120,7 +116,7 @@ export interface OrderLine {
 export function orderNow(list: readonly Readiness[], today: string): OrderLine[] {
   return list.flatMap(({ need, status, words: why }) =>
     (need.kind === 'part' || need.kind === 'consumable') && (status === 'not in stock' || status === 'spoken for')
-      ? [{ need, why, expected: need.leadDays === undefined ? null : shiftDay(today, Math.ceil(need.leadDays)) }]
+      ? [{ need, why, expected: need.leadDays === undefined ? null : addDays(today, Math.ceil(need.leadDays)) }]
       : [],
   );
 }

@@ -4,11 +4,10 @@ import {
   closedDaysBetween,
   compareMoments,
   hoursOf,
-  type Moment,
   nextOpen,
-  shiftDay,
   subtractWorking,
 } from './calendar.ts';
+import { addDays, type Moment } from '../days/index.ts';
 
 /** A part that is not here. */
 export interface MissingPart {
@@ -95,7 +94,7 @@ function* range(count: number): Generator<number> {
 
 const mornings = (calendar: Calendar, from: Moment): Moment[] =>
   [...range(MORNINGS)].flatMap((ahead) => {
-    const day = shiftDay(from.day, ahead);
+    const day = addDays(from.day, ahead);
     const hours = hoursOf(calendar, day);
     return hours === null ? [] : [{ day, minute: hours.from }];
   });

@@ -1,3 +1,4 @@
+import { samePart } from '../stock/index.ts';
 import { type Constraint, planRefit } from '../refit/index.ts';
 import { MARGIN_WANTED, parseThread, stripMargin } from '../torque/index.ts';
 import type { Procedure, ProcedureItem } from './types.ts';
@@ -116,7 +117,7 @@ function constraintProblems(procedure: Procedure): ProcedureProblem[] {
       problems.push(wrong(constraint.a, `${names.get(constraint.a)} cannot come before itself.`));
     if (
       constraint.kind === 'needs' &&
-      !needs.some(({ id, partNumber }) => constraint.part === id || constraint.part === partNumber)
+      !needs.some(({ id, partNumber }) => constraint.part === id || samePart(constraint.part, partNumber))
     )
       problems.push(
         look(constraint.item, `${names.get(constraint.item)} needs “${constraint.part}”, which is not on the list.`),

@@ -7,6 +7,8 @@ export interface Field {
   readonly assume?: Unit;
   /** What is plausible here, in `assume`, both ends inclusive: it decides between two readings, it is no limit. */
   readonly plausible?: readonly [low: number, high: number];
+  /** The most decimals that are written here, where they are not those of the unit's instruments. */
+  readonly decimals?: number;
   /** One figure, a range, or either. */
   readonly takes: 'one' | 'range' | 'either';
 }
@@ -50,6 +52,10 @@ export const FIELDS = {
   area: { kind: 'area', assume: 'mm²', plausible: [0, 10_000], takes: 'one' },
   hardness: { kind: 'hardness', assume: 'Shore A', plausible: [0, 100], takes: 'one' },
   roadSpeed: { kind: 'speed', assume: 'km/h', plausible: [0, 400], takes: 'one' },
+  months: { kind: 'duration', assume: 'mo', plausible: [0, 600], takes: 'one' },
+  shearMpa: { kind: 'pressure', assume: 'MPa', plausible: [1, 2000], takes: 'one' },
+  /** A figure whose unit is in its label: air changes an hour, grams a mole. */
+  plain: { kind: 'count', assume: 'pcs', plausible: [-100_000, 1_000_000], decimals: 2, takes: 'one' },
   count: { kind: 'count', assume: 'pcs', plausible: [0, 100_000], takes: 'one' },
 } as const satisfies Record<string, Field>;
 

@@ -1,4 +1,5 @@
 import { convert } from './convert.ts';
+import { NOTATIONS, readDigits } from './number.ts';
 import { type Quantity, type Unit, unitOf } from './units.ts';
 
 /** How a quantity is printed. */
@@ -17,6 +18,30 @@ export function significantFigures(value: number): number {
   return Math.max(1, digits.length);
 }
 
+/** Decimals that a quantity was typed with, closing noughts included; null where its text does not say. */
+function typedDecimals({ value, text }: Quantity): number | null {
+  const digits = /\d*(?:[.,'· \u2009]?\d+)+/.exec(text ?? '')?.[0].replace(/\u2009/g, ' ');
+  if (digits === undefined) return null;
+  for (const notation of NOTATIONS) {
+    const read = readDigits(digits, notation);
+    if (read !== null && read.value === Math.abs(value)) return read.decimals;
+  }
+  return null;
+}
+
+/** The figures that a quantity carries: those typed, 0.50 has two, else those of its value. */
+function figuresOf(quantity: Quantity): number {
+  const decimals = typedDecimals(quantity);
+  if (decimals === null || decimals === 0) return significantFigures(quantity.value);
+  return Math.max(1, Math.abs(quantity.value).toFixed(decimals).replace('.', '').replace(/^0+/, '').length);
+}
+
+/** A number as it is typed so that it can mean one thing only: three decimals stand behind a middle point. */
+export function plainText(value: number): string {
+  const text = String(value);
+  return /^-?\d{1,3}\.\d{3}$/.test(text) ? text.replace('.', '·') : text;
+}
+
 /** Groups thousands by a thin space, as on the sheet: 148 220. Numbers of four digits stay whole. A minus is a real one. */
 export function group(text: string): string {
   const [whole = '', fraction] = text.replace('-', '−').split('.');
@@ -32,7 +57,7 @@ export function group(text: string): string {
 export function format(quantity: Quantity, options: FormatOptions = {}): string {
   const unit = options.in ?? quantity.unit;
   const symbol = unitOf(unit).symbol;
-  const gap = symbol === '°' ? '' : ' ';
+  const gap = symbol === '°' || symbol === '' ? '' : ' ';
   return `${formatNumber(quantity, options)}${gap}${symbol}`;
 }
 
@@ -41,8 +66,11 @@ export function formatNumber(quantity: Quantity, options: FormatOptions = {}): s
   const unit = options.in ?? quantity.unit;
   const value = convert(quantity.value, quantity.unit, unit);
   if (options.decimals !== undefined) return group(value.toFixed(options.decimals));
-  if (unit === quantity.unit) return group(String(quantity.value));
-  const figures = Math.max(2, significantFigures(quantity.value));
+  if (unit === quantity.unit) {
+    const decimals = typedDecimals(quantity);
+    return group(decimals === null ? String(quantity.value) : quantity.value.toFixed(decimals));
+  }
+  const figures = Math.max(2, figuresOf(quantity));
   const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)));
   return group(value.toFixed(Math.max(0, figures - 1 - magnitude)));
 }

@@ -112,7 +112,10 @@ function wire(
   return { from: from.subarray(0, why.length), to: to.subarray(0, why.length), why, start, next, inner };
 }
 
-/** Orders the members of one node: mirror, constraints between them kept, each plug directly before its closer. */
+/**
+ * Orders the members of one node: mirror, constraints between them kept, each plug directly before its closer. A
+ * constraint that names a plug binds its closer with it, since the two stay side by side.
+ */
 function orderWithin(
   members: readonly number[],
   items: readonly PlanItem[],
@@ -124,16 +127,28 @@ function orderWithin(
   const isPlugHere = (index: number): boolean => here.has(closerOf.get(index) ?? -1);
   const place = (index: number): number => items[index]?.stripOrder ?? 0;
   const left = members.filter((index) => !isPlugHere(index)).sort((a, b) => place(b) - place(a));
-  const own = befores.flatMap(({ a, b }) => {
+  const pairs = befores.flatMap(({ a, b }) => {
     const pair: [number, number] = [indexOf.get(a) ?? -1, indexOf.get(b) ?? -1];
     return here.has(pair[0]) && here.has(pair[1]) ? [pair] : [];
   });
+  const led = (index: number): number => (isPlugHere(index) ? (closerOf.get(index) ?? index) : index);
+  const own = pairs.map(([a, b]): [number, number] => [led(a), led(b)]).filter(([a, b]) => a !== b);
   const ordered: number[] = [];
   while (left.length > 0) {
-    const free = left.findIndex((index) => !own.some(([a, b]) => b === index && left.includes(a)));
-    ordered.push(...left.splice(Math.max(0, free), 1));
+    ordered.push(...takeFree(left, own));
   }
-  return ordered.flatMap((index) => [...members.filter((each) => closerOf.get(each) === index), index]);
+  return ordered.flatMap((index) => {
+    const plugs = members.filter((each) => closerOf.get(each) === index);
+    const inOrder: number[] = [];
+    while (plugs.length > 0) inOrder.push(...takeFree(plugs, pairs));
+    return [...inOrder, index];
+  });
+}
+
+/** Takes the first that waits for none of the others; where each waits, the first: the circle is found afterwards. */
+function takeFree(left: number[], pairs: readonly (readonly [number, number])[]): number[] {
+  const free = left.findIndex((index) => !pairs.some(([a, b]) => b === index && left.includes(a)));
+  return left.splice(Math.max(0, free), 1);
 }
 
 /** Union of items into groups, by path-halving disjoint sets. */

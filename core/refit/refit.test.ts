@@ -115,6 +115,20 @@ describe('planRefit', () => {
       planRefit(items(3), [{ kind: 'together', id: 't', items: ['1', '3'], reason: '' }, before(1, 3), before(3, 1)]),
     ).toMatchObject({ ok: false });
   });
+  it('knows no circle where a reason names a plug inside a group that goes together', () => {
+    const together: Constraint = { kind: 'together', id: 't', items: ['1', '3', '5'], reason: '' };
+    const closes: Constraint = { kind: 'closes', id: 'p', item: '3', plug: '4', reason: '' };
+    // Plug 4 comes out straight before 3: what must wait for it waits for both.
+    expect(order(5, [together, closes, before(4, 5)])).toEqual(['4', '3', '5', '1', '2']);
+    expect(order(5, [together, closes, before(1, 4)])).toEqual(['5', '1', '4', '3', '2']);
+    expect(order(5, [together, closes, before(4, 1), before(1, 5)])).toEqual(['4', '3', '1', '5', '2']);
+    // Two plugs of one closer keep their own order.
+    const second: Constraint = { kind: 'closes', id: 'q', item: '3', plug: '2', reason: '' };
+    expect(order(5, [together, closes, second, before(4, 2)])).toEqual(['5', '4', '2', '3', '1']);
+    // What closes the opening cannot be there before its plug is out.
+    expect(planRefit(items(5), [together, closes, before(3, 4)])).toMatchObject({ ok: false });
+    expect(planRefit(items(5), [together, closes, before(4, 5), before(5, 3)])).toMatchObject({ ok: false });
+  });
   it('gives the reason to what moved and none to what merely slid', () => {
     const plan = planRefit(items(4), [before(1, 4)]);
     const moved = plan.ok

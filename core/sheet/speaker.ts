@@ -1,26 +1,20 @@
+import { clockOf, dayOf, sayDay, sayDayOf, sayTime, sayWeekday } from '../days/index.ts';
+import { formatMoney } from '../quantity/index.ts';
 import type { Speaker } from './types.ts';
 
 /**
- * A speaker for one shop.
+ * A speaker for one shop: screen and print say the same with it.
  * @param people id → name; an unknown id is said as it is
- * @param currency printed after the amount, which has two decimals
- * @param timeZone IANA name, such as Europe/London; the caller knows it, core does not ask
+ * @param currency printed after an amount, with as many decimals as it has
+ * @param timeZone IANA name, such as Europe/London; the shop's, not the device's
  */
-export function speaker(people: ReadonlyMap<string, string>, currency: string, timeZone: string): Speaker {
-  const DAY = { weekday: 'long', day: 'numeric', month: 'long' } as const;
-  const days = new Intl.DateTimeFormat('en-GB', { ...DAY, timeZone });
-  const hours = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hour12: false, timeZone });
-  const calendar = new Intl.DateTimeFormat('en-GB', { ...DAY, timeZone: 'UTC' });
-  const weekdays = new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone });
-  const date = (iso: string): string => days.format(new Date(iso));
-  const clock = (iso: string): string => hours.format(new Date(iso));
-  return {
-    day: (isoDay) => calendar.format(new Date(`${isoDay}T12:00:00Z`)),
-    time: (iso) => `${date(iso)}, ${clock(iso)}`,
-    date,
-    weekday: (iso) => weekdays.format(new Date(iso)),
-    clock,
-    person: (id) => people.get(id) ?? id,
-    money: (minor) => `${(minor / 100).toFixed(2)} ${currency}`,
-  };
-}
+export const speaker = (people: ReadonlyMap<string, string>, currency: string, timeZone: string): Speaker => ({
+  day: sayDay,
+  time: (iso) => sayTime(iso, timeZone),
+  date: (iso) => sayDayOf(iso, timeZone),
+  weekday: (iso) => sayWeekday(iso, timeZone),
+  clock: (iso) => clockOf(iso, timeZone),
+  isoDay: (iso) => dayOf(iso, timeZone),
+  person: (id) => people.get(id) ?? id,
+  money: (minor, of = currency) => formatMoney(minor, of),
+});

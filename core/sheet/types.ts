@@ -26,18 +26,20 @@ export interface Sheet {
 
 /** How the sheet says times, people and money; core has neither a clock nor a list of people. */
 export interface Speaker {
-  /** ISO time → “Thursday 14 May, 14:20”. */
+  /** ISO time → “Thursday 14 May 2026, 14:20”. */
   readonly time: (iso: string) => string;
-  /** The day of an ISO time → “Thursday 14 May”. */
+  /** The day of an ISO time → “Thursday 14 May 2026”. */
   readonly date: (iso: string) => string;
   /** The day of the week of an ISO time → “Thursday”. */
   readonly weekday: (iso: string) => string;
   /** The hour and minute of an ISO time → “14:20”. */
   readonly clock: (iso: string) => string;
-  /** ISO day → “Monday 18 May”. */
+  /** The ISO day that an ISO time falls on where the shop is. */
+  readonly isoDay: (iso: string) => string;
+  /** ISO day → “Monday 18 May 2026”. */
   readonly day: (isoDay: string) => string;
   /** Person id → name. */
   readonly person: (id: string) => string;
-  /** Minor units → “42.50 cr”. */
-  readonly money: (minor: number) => string;
+  /** Minor units → “42.50 cr”, of the shop's currency unless another is given. */
+  readonly money: (minor: number, currency?: string) => string;
 }

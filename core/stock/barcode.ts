@@ -1,3 +1,4 @@
+import { isDay, lastOfMonth } from '../days/index.ts';
 /** What a scanner typed, read. */
 export type Barcode =
   /** A trade item number (EAN-8, UPC-A, EAN-13, ITF-14) whose check digit holds. */
@@ -64,7 +65,8 @@ function readElements(text: string): Barcode {
 /** YYMMDD → ISO day; day 00 is the last of the month, as GS1 has it. */
 function gs1Day(text: string): string | 'wrong' {
   const [year, month, day] = [2000 + Number(text.slice(0, 2)), Number(text.slice(2, 4)), Number(text.slice(4, 6))];
-  const last = new Date(Date.UTC(year, month, 0)).getUTCDate();
-  if (month < 1 || month > 12 || day > last) return 'wrong';
-  return `${year}-${String(month).padStart(2, '0')}-${String(day === 0 ? last : day).padStart(2, '0')}`;
+  if (month < 1 || month > 12) return 'wrong';
+  if (day === 0) return lastOfMonth(year, month);
+  const iso = `${year}-${text.slice(2, 4)}-${text.slice(4, 6)}`;
+  return isDay(iso) ? iso : 'wrong';
 }

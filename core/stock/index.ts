@@ -2,7 +2,7 @@ export { gtinCheckDigit, readBarcode } from './barcode.ts';
 export type { Barcode } from './barcode.ts';
 export { changeOf, MOVEMENTS, negativeWords } from './count.ts';
 export type { MovementKind } from './count.ts';
-export { FITS, plainNumber, standIns } from './reference.ts';
+export { FITS, plainNumber, samePart, standIns } from './reference.ts';
 export type { CrossReference, Fit, StandIn } from './reference.ts';
 export { LOOK_BACK_DAYS, reorderPoint } from './reorder.ts';
 export type { ReorderPoint, Use } from './reorder.ts';

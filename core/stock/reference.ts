@@ -22,7 +22,10 @@ export interface StandIn {
   readonly through: readonly string[];
 }
 
-/** Letters and digits only: people write the same number with and without dashes. */
+/** Whether two part numbers are one, however they are spaced, dashed and capitalised; an empty one is none. */
+export const samePart = (a: string, b: string): boolean => plainNumber(a) !== '' && plainNumber(a) === plainNumber(b);
+
+/** A part number as it is compared: letters and digits in capitals, without spaces, dashes and points. */
 export const plainNumber = (number: string): string => number.toUpperCase().replace(/[^\p{L}\p{N}]/gu, '');
 
 /**

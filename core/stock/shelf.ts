@@ -1,3 +1,4 @@
+import { daysBetween } from '../days/index.ts';
 /** A batch on the shelf. */
 export interface Batch {
   readonly batch: string;
@@ -13,7 +14,7 @@ export const SOON_DAYS = 60;
 export function shelfState({ bestBefore }: Pick<Batch, 'bestBefore'>, today: string): 'keeps' | 'soon' | 'past' {
   if (bestBefore === null) return 'keeps';
   if (bestBefore < today) return 'past';
-  return Date.parse(bestBefore) - Date.parse(today) <= SOON_DAYS * 86_400_000 ? 'soon' : 'keeps';
+  return daysBetween(today, bestBefore) <= SOON_DAYS ? 'soon' : 'keeps';
 }
 
 /** First expired, first out: what goes off first is taken first; what keeps comes last. */

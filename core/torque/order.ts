@@ -3,7 +3,8 @@ import type { BoltPlace } from './types.ts';
 /**
  * The order in which the bolts of one flange are tightened. A ring gets a cross pattern: each next bolt as far round
  * as possible from the last, a tie broken by the smallest running imbalance (the length of the sum of the directions
- * already pulled down). A long row works from the middle outwards. Two and three are taken as one reads.
+ * already pulled down). A long row works from the middle outwards, and what lies equally far out goes corner to opposite
+ * corner, never one end first: so do the four corners of a narrow flange. Two and three are taken as one reads.
  * The answer depends on where the bolts are, never on the order in which they are listed.
  * @param bolts places in millimetres; ids must be unique
  * @returns the ids in tightening order
@@ -34,8 +35,10 @@ function canonical(bolts: readonly BoltPlace[]): Placed[] {
     // Measured from just before the upper-left diagonal, which rounding must not push to the end of the list.
     angle: (Math.atan2(bolt.x - centre.x, centre.y - bolt.y) + Math.PI / 4 + 1e-9 + 2 * turn) % turn,
   }));
-  return placed.sort((a, b) => a.angle - b.angle || a.bolt.id.localeCompare(b.bolt.id));
+  return placed.sort(byAngle);
 }
+
+const byAngle = (a: Placed, b: Placed): number => a.angle - b.angle || a.bolt.id.localeCompare(b.bolt.id);
 
 /** A row is at least four times as long as it is wide, along its own main direction. */
 function isRow(bolts: readonly BoltPlace[]): boolean {
@@ -63,15 +66,27 @@ function principalSpread(bolts: readonly BoltPlace[]): { long: number; wide: num
 
 function middleOutwards(bolts: readonly BoltPlace[]): string[] {
   const centre = centreOf(bolts);
-  const { axis } = principalSpread(bolts);
-  return bolts
-    .map((bolt) => ({ id: bolt.id, along: (bolt.x - centre.x) * axis.x + (bolt.y - centre.y) * axis.y }))
-    .sort((a, b) => {
-      const nearer = Math.abs(a.along) - Math.abs(b.along);
-      return Math.abs(nearer) > 1e-6 ? nearer : a.along - b.along || a.id.localeCompare(b.id);
-    })
-    .map(({ id }) => id);
+  const { axis, long } = principalSpread(bolts);
+  const placed = canonical(bolts)
+    .map((each) => ({
+      each,
+      out: Math.abs((each.bolt.x - centre.x) * axis.x + (each.bolt.y - centre.y) * axis.y),
+    }))
+    .sort((a, b) => a.out - b.out);
+  const rings: Placed[][] = [];
+  let reach = Number.NEGATIVE_INFINITY;
+  for (const { each, out } of placed) {
+    if (out > reach) {
+      rings.push([]);
+      reach = out + SAME_REACH * long;
+    }
+    rings.at(-1)?.push(each);
+  }
+  return rings.flatMap((ring) => crosswise([...ring].sort(byAngle)));
 }
+
+/** Bolts this much further out, as a share of the row's length, still count as equally far. */
+const SAME_REACH = 0.05;
 
 /** The angle between two directions, 0 to π. */
 function apart(a: number, b: number): number {

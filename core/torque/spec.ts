@@ -1,4 +1,4 @@
-import { convert, type ParseFailure, parseQuantity } from '../quantity/index.ts';
+import { convert, FIELDS, type ParseFailure, readField } from '../quantity/index.ts';
 import type { TorqueSpec } from './types.ts';
 
 /** Spread accepted round a single figure when the source gives no band. Ten percent is a shop convention, not a standard. */
@@ -10,7 +10,7 @@ export const SINGLE_FIGURE_SPREAD = 0.1;
  * @param source where the figure was read; null marks it as a shop figure
  */
 export function specFromText(text: string, source: string | null): TorqueSpec | ParseFailure {
-  const parsed = parseQuantity(text, 'torque');
+  const parsed = readField(text, FIELDS.torqueSpec);
   if (!parsed.ok) return parsed;
   const { value, unit } = parsed.quantity;
   const nm = (figure: number): number => convert(figure, unit, 'N·m');

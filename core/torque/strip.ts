@@ -1,5 +1,6 @@
 import { CONDITIONS, K_SCATTER, preload, type ThreadCondition } from './preload.ts';
-import { pitchDiameter, type Thread } from './thread.ts';
+import type { Thread } from './thread.ts';
+import { largestPitch, smallestMajor } from './tolerance.ts';
 import type { TorqueSpec } from './types.ts';
 
 /** Shear strength of what a thread is cut into. */
@@ -35,8 +36,9 @@ export interface ThreadStrip {
 }
 
 /**
- * Internal thread shear area π·d·Le·(½ + 0.57735·(d − d₂)/P), the form of FED-STD-H28/2B with the basic profile, times
- * the shear strength.
+ * Internal thread shear area π·d_min·Le·(½ + 0.57735·(d_min − D₂max)/P) by FED-STD-H28/2B, times the shear strength;
+ * d_min is the smallest major diameter of the bolt (6g), D₂max the largest pitch diameter of the nut thread (6H). The
+ * basic profile would promise a third more than the worst pair within tolerance holds.
  * @param options.thread mm
  * @param options.engagement length of thread in grip, mm
  * @param options.material an id, or a strength of your own
@@ -51,8 +53,8 @@ export function threadStrip(options: {
   if (!(engagement > 0)) throw new RangeError(`Expected an engagement of more than 0 mm, got ${engagement}.`);
   const strength: ThreadStrength =
     typeof options.material === 'string' ? STRENGTHS[options.material] : options.material;
-  const { diameter, pitch } = thread;
-  const areaMm2 = Math.PI * diameter * engagement * (0.5 + (0.57735 * (diameter - pitchDiameter(thread))) / pitch);
+  const major = smallestMajor(thread);
+  const areaMm2 = Math.PI * major * engagement * (0.5 + (0.57735 * (major - largestPitch(thread))) / thread.pitch);
   return { areaMm2, stripLoadN: areaMm2 * strength.shearMpa };
 }
 

@@ -1,3 +1,4 @@
+import { deviationOf } from './wrench.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -60,10 +61,46 @@ describe('wrenches', () => {
     ['250 Nm', big, 'above its range'],
     ['42.4 Nm', { ...big, scale: { ...big.scale, step: 40 } }, 'suits'],
     ['60.6–61 Nm', big, 'rounding leaves the band'],
-    ['39.9 Nm', big, 'below its range'],
+    // What is judged is what can be set: 39.9 is 40 on its scale, 200.4 its end.
+    ['39.9 Nm', big, 'suits'],
+    ['200.4 Nm', big, 'suits'],
+    ['206 Nm', big, 'above its range'],
     ['40 Nm', big, 'suits'],
   ] as const)('judges %s', (text, wrench, verdict) => {
     expect(suggestSetting(spec(text), wrench).verdict).toBe(verdict);
+  });
+  it('never sets past an end of what may be used of the scale', () => {
+    // Full scale 20.3 in steps of 0.5: the last mark is 20, the first that may be used 4.5 (20 % is 4.06).
+    const odd: Wrench = { ...small, scale: { unit: 'N·m', low: 2, high: 20.3, step: 0.5 } };
+    expect(suggestSetting(spec('20.3 Nm'), odd)).toMatchObject({ setting: 20, verdict: 'suits' });
+    expect(suggestSetting(spec('25 Nm'), odd)).toMatchObject({ setting: 20, verdict: 'above its range' });
+    expect(suggestSetting(spec('4.1 Nm'), odd)).toMatchObject({ setting: 4.5, verdict: 'suits' });
+    expect(suggestSetting(spec('4.1–4.2 Nm'), odd)).toMatchObject({
+      setting: 4.5,
+      verdict: 'rounding leaves the band',
+    });
+    expect(suggestSetting(spec('2 Nm'), odd)).toMatchObject({ setting: 4.5, verdict: 'below its range' });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 300, noNaN: true }),
+        fc.constantFrom(small, big, odd),
+        (target, wrench) => {
+          const aim = { ...spec('9 Nm'), targetNm: target, lowNm: target * 0.9, highNm: target * 1.1 };
+          const { setting } = suggestSetting(aim, wrench);
+          expect(setting).toBeGreaterThanOrEqual(Math.max(wrench.scale.low, 0.2 * wrench.scale.high) - 1e-9);
+          expect(setting).toBeLessThanOrEqual(wrench.scale.high + 1e-9);
+        },
+      ),
+    );
+  });
+  it.each([
+    ['beam', 50, 6],
+    ['screwdriver', 12, 6],
+    [undefined, 50, 4],
+    [undefined, 10, 6],
+  ] as const)('of kind %s and %d N·m full scale deviates by %d %% (ISO 6789-1)', (kind, high, percent) => {
+    expect(deviationOf({ ...small, kind, scale: { unit: 'N·m', low: 1, high, step: 0.5 } })).toBe(percent);
+    expect(deviationOf({ ...small, kind, deviationPercent: 2 })).toBe(2);
   });
   it('ranks what suits first, whatever the order of the list', () => {
     const list = [big, small];
@@ -95,6 +132,31 @@ describe('tighteningOrder', () => {
       for (let step = 1; step < count; step += 2)
         expect(Math.abs((order[step] ?? 0) - (order[step - 1] ?? 0))).toBe(count / 2);
     }
+  });
+  it.each([
+    ['wide', 100, 20],
+    ['tall', 20, 100],
+    ['nearly square', 60, 50],
+  ])('goes corner to opposite corner on a %s flange of four, never one end first', (_, width, height) => {
+    const corners = [
+      { id: 'ul', x: 0, y: 0 },
+      { id: 'ur', x: width, y: 0 },
+      { id: 'lr', x: width, y: height },
+      { id: 'll', x: 0, y: height },
+    ];
+    const opposite: Record<string, string> = { ul: 'lr', lr: 'ul', ur: 'll', ll: 'ur' };
+    for (let turn = 0; turn < 4; turn += 1) {
+      const [a, b, c, d] = tighteningOrder([...corners.slice(turn), ...corners.slice(0, turn)]);
+      expect([a, b, c, d]).toEqual(tighteningOrder(corners));
+      expect([b, d]).toEqual([opposite[a!], opposite[c!]]);
+    }
+  });
+  it('works six in two rows from the middle outwards, and the ends corner to corner', () => {
+    const six = [0, 80, 160].flatMap((x) => [0, 20].map((y) => ({ id: `${x} ${y}`, x, y })));
+    const order = tighteningOrder(six);
+    expect(new Set(order.slice(0, 2))).toEqual(new Set(['80 0', '80 20']));
+    const [first, second] = [order[2]!, order[3]!].map((id) => six.find((bolt) => bolt.id === id)!);
+    expect([Math.abs(first!.x - second!.x), Math.abs(first!.y - second!.y)]).toEqual([160, 20]);
   });
   it('works a long row from the middle outwards', () => {
     const row = [10, 40, 70, 100, 130].map((x, index) => ({ id: String(index + 1), x, y: 0 }));

@@ -19,6 +19,8 @@ export interface TorqueSpec {
 export interface Wrench {
   readonly id: string;
   readonly name: string;
+  /** How it works, where its deviation depends on that; left out for one that clicks, or has a dial or a display. */
+  readonly kind?: 'beam' | 'screwdriver' | undefined;
   /** Full scale and the step of its own scale, in its own unit. */
   readonly scale: {
     readonly unit: 'N·m' | 'in·lb' | 'ft·lb' | 'kgf·cm' | 'kgf·m';

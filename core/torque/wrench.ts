@@ -20,21 +20,35 @@ export interface WrenchSetting {
 /** The lowest part of the scale that may be used, as a share of full scale, unless its own scale starts higher. */
 export const USABLE_FROM = 0.2;
 
-/** Permissible deviation by ISO 6789-1:2017, type II class A: ±6 % up to 10 N·m full scale, ±4 % above. */
-export function deviationOf(wrench: Wrench): number {
-  return wrench.deviationPercent ?? (convert(wrench.scale.high, wrench.scale.unit, 'N·m') <= 10 ? 6 : 4);
+/**
+ * Permissible deviation, percent, where a certificate says no other: by ISO 6789-1:2017 ±6 % up to 10 N·m full scale
+ * and ±4 % above; bending beams (type I class A, type II class G) and torque screwdrivers ±6 % at any size.
+ */
+export function deviationOf({ deviationPercent, kind, scale }: Wrench): number {
+  if (deviationPercent !== null) return deviationPercent;
+  if (kind === 'beam' || kind === 'screwdriver') return 6;
+  return convert(scale.high, scale.unit, 'N·m') <= 10 ? 6 : 4;
 }
 
+/** Rounding of a multiple must not lose a graduation to binary arithmetic. */
+const DUST = 1e-9;
+const marked = (count: number, step: number): number => Number((count * step).toPrecision(9));
+
 /**
- * The setting nearest to the target on a wrench's own graduation, and whether what it delivers is acceptable.
- * A wrench suits when its target setting lies inside the specified band after rounding; its deviation is reported
- * beside it, since almost no wrench keeps both ends of a narrow band.
+ * The setting nearest to the target on a wrench's own graduation, never past an end of what may be used of its scale,
+ * and whether what it delivers is acceptable. What is judged is the setting as it can be set: a wrench suits when that
+ * lies inside the specified band; its deviation is reported beside it, since almost no wrench keeps both ends of a
+ * narrow band.
  */
 export function suggestSetting(spec: TorqueSpec, wrench: Wrench): WrenchSetting {
   const { unit, low, high, step } = wrench.scale;
   const deviationPercent = deviationOf(wrench);
   const target = convert(spec.targetNm, 'N·m', unit);
-  const setting = Number((Math.round(target / step) * step).toPrecision(9));
+  const usableLow = Math.max(low, USABLE_FROM * high);
+  const lowest = marked(Math.ceil(usableLow / step - DUST), step);
+  const highest = marked(Math.floor(high / step + DUST), step);
+  const rounded = marked(Math.round(target / step), step);
+  const setting = Math.max(Math.min(rounded, highest), Math.min(lowest, highest));
   const settingNm = convert(setting, unit, 'N·m');
   const spread = deviationPercent / 100;
   const base = {
@@ -43,11 +57,10 @@ export function suggestSetting(spec: TorqueSpec, wrench: Wrench): WrenchSetting 
     deviationPercent,
     deliversNm: { low: settingNm * (1 - spread), high: settingNm * (1 + spread) },
   };
-  const usableLow = Math.max(low, USABLE_FROM * high);
-  if (target < usableLow) {
+  if (rounded < lowest && target < usableLow) {
     return { ...base, verdict: 'below its range', why: `${wrench.name} is true only from ${trim(usableLow)} ${unit}.` };
   }
-  if (target > high)
+  if (rounded > highest && target > high)
     return { ...base, verdict: 'above its range', why: `${wrench.name} ends at ${trim(high)} ${unit}.` };
   if (settingNm < spec.lowNm || settingNm > spec.highNm) {
     return {

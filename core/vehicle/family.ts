@@ -1,3 +1,4 @@
+import { type Field, FIELDS } from '../quantity/index.ts';
 import type { KitPart } from '../rebuild/index.ts';
 import type { Figure, IdleValveKind, ThrottleKind, Vehicle } from './types.ts';
 import type { VariantFeatures } from './variant.ts';
@@ -22,6 +23,25 @@ export const FAMILY_FIGURES = {
 } as const;
 /** A key of {@link FAMILY_FIGURES}. */
 export type FigureName = keyof typeof FAMILY_FIGURES;
+
+/** What is typed as the band of each figure. */
+export const FIGURE_FIELDS: Readonly<Record<FigureName, Field>> = {
+  idleRpm: FIELDS.idleBand,
+  valveDuty: FIELDS.shareBand,
+  closedVolts: FIELDS.voltsBand,
+  openVolts: FIELDS.voltsBand,
+  learnedAngle: { kind: 'angle', assume: '°', plausible: [-10, 90], takes: 'range' },
+  coilOhms: { ...FIELDS.coilOhms, takes: 'range' },
+  idleAir: { ...FIELDS.airMass, takes: 'range' },
+  idleManifold: { ...FIELDS.manifoldPressure, takes: 'range' },
+  shaftPlay: { ...FIELDS.playMm, takes: 'range' },
+  plateFlat: { ...FIELDS.playMm, takes: 'range' },
+  bodyFlat: { ...FIELDS.playMm, takes: 'range' },
+  springReturn: { ...FIELDS.seconds, takes: 'range' },
+  dashpotTime: { ...FIELDS.seconds, takes: 'range' },
+  valveTravel: { ...FIELDS.playMm, takes: 'range' },
+  ringShore: { ...FIELDS.hardness, takes: 'range' },
+};
 
 /** Kinds of units that this work is about. */
 export const UNIT_KINDS = {

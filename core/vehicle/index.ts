@@ -1,9 +1,9 @@
 export { dtcFromBytes, dtcToBytes, parseDtc } from './dtc.ts';
 export type { Dtc, DtcResult } from './dtc.ts';
 export { DTC_MEANINGS } from './dtcMeanings.ts';
-export { FAMILY_FIGURES, figuresOf, groupOf, hasIdleValve, UNIT_KINDS, unitTypeOf } from './family.ts';
+export { FAMILY_FIGURES, FIGURE_FIELDS, figuresOf, groupOf, hasIdleValve, UNIT_KINDS, unitTypeOf } from './family.ts';
 export type { EngineFamily, FigureName, UnitObjectKind, UnitType } from './family.ts';
-export { checkReading, countsHours } from './odometer.ts';
+export { checkReading, countsHours, METER_FIELDS, readMeter } from './odometer.ts';
 export type { MeterProblem, MeterReading, MeterUnit } from './odometer.ts';
 export { engineLine, sourceWords, vehicleName } from './types.ts';
 export type { FamilyFigures, Figure, FittedUnit, IdleValveKind, ThrottleKind, Vehicle } from './types.ts';

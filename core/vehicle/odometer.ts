@@ -1,4 +1,4 @@
-import { convert, format } from '../quantity/index.ts';
+import { convert, type Field, FIELDS, format, type ParseFailure, readField, readFigure } from '../quantity/index.ts';
 
 /** Distance for road vehicles, running hours for outboards. */
 export type MeterUnit = 'km' | 'mi' | 'h';
@@ -7,6 +7,29 @@ export type MeterUnit = 'km' | 'mi' | 'h';
 export interface MeterReading {
   readonly value: number;
   readonly unit: MeterUnit;
+  /** What was typed, where it was. */
+  readonly text?: string | undefined;
+}
+
+/** What is typed into the field of a meter, by its unit. */
+export const METER_FIELDS: Readonly<Record<MeterUnit, Field>> = {
+  km: FIELDS.odometerKm,
+  mi: FIELDS.odometerMi,
+  h: FIELDS.runningHours,
+};
+
+/** A meter reading as it was typed, or why it cannot be read. Hours and minutes count as hours. @param unit of the meter */
+export function readMeter(
+  text: string,
+  unit: MeterUnit,
+): { readonly ok: true; readonly reading: MeterReading } | ParseFailure {
+  const read = readField(text, METER_FIELDS[unit]);
+  if (!read.ok) return read;
+  const { value, unit: typed } = read.quantity;
+  if (typed === 'km' || typed === 'mi' || typed === 'h')
+    return { ok: true, reading: { value, unit: typed, text: text.trim() } };
+  const hours = readFigure(text, METER_FIELDS[unit]);
+  return hours.ok ? { ok: true, reading: { value: hours.value, unit, text: text.trim() } } : hours;
 }
 
 /** What stands in the way of a reading, or null when nothing does. */

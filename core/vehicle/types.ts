@@ -39,6 +39,8 @@ export interface FittedUnit {
 
 /** A vehicle as the workshop knows it. */
 export interface Vehicle {
+  /** ISO day since which this shop knows it; nothing can have been done on it here before. */
+  readonly knownSince?: string | null | undefined;
   readonly id: string;
   readonly plate: string;
   readonly vin: string;

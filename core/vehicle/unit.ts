@@ -1,3 +1,4 @@
+import { addMonths } from '../days/index.ts';
 import type { UnitObjectKind } from './family.ts';
 import type { VariantFeatures } from './variant.ts';
 
@@ -67,11 +68,5 @@ export function livedOn(unit: UnitObject, entry: Pick<LifeEntry, 'kind' | 'vehic
   }
 }
 
-/** The last day of a warranty, ISO. A month that is too short ends on its own last day. @param at ISO time of fitting */
-export function warrantyUntil(at: string, months: number): string {
-  const from = new Date(at);
-  const target = new Date(Date.UTC(from.getUTCFullYear(), from.getUTCMonth() + months, 1));
-  const last = new Date(Date.UTC(target.getUTCFullYear(), target.getUTCMonth() + 1, 0)).getUTCDate();
-  target.setUTCDate(Math.min(from.getUTCDate(), last));
-  return target.toISOString().slice(0, 10);
-}
+/** The last day of a warranty, ISO. A month that is too short ends on its own last day. @param day ISO day of fitting */
+export const warrantyUntil = (day: string, months: number): string => addMonths(day, months);

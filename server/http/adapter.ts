@@ -5,6 +5,7 @@ import { Reader, readVehicle } from '../adapter/reader.ts';
 import type { Command } from '../../core/job/index.ts';
 import type { Services } from '../services.ts';
 import type { Outcome } from '../store/jobs.ts';
+import { atOnce } from '../store/log.ts';
 import { actorOf } from './acting.ts';
 import { fromRefusal, HttpError } from './errors.ts';
 import { parse } from './parse.ts';
@@ -12,7 +13,7 @@ import { parse } from './parse.ts';
 /** The diagnostic adapter: what there is, reading, and clearing codes. */
 export function adapterRoutes(services: Services): Router {
   const { hub, jobs, oneGo, now } = services;
-  const take = (jobId: string, sent: Command): Outcome => oneGo.run(() => jobs.take(jobId, sent, now()));
+  const take = (jobId: string, sent: Command): Outcome => oneGo.run(() => jobs.take(jobId, sent, atOnce(now())));
   const router = Router();
 
   /** Opens a link, and closes it whatever happens. */

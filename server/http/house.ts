@@ -2,6 +2,7 @@ import { Router } from 'express';
 import { z } from 'zod';
 import { id, settings } from '../../contract/index.ts';
 import { ruleProblem } from '../../core/house/index.ts';
+import { decimalsOf } from '../../core/quantity/index.ts';
 import type { ThrottleKind } from '../../core/vehicle/index.ts';
 import type { Services } from '../services.ts';
 import { change, mustLead } from './acting.ts';
@@ -10,11 +11,21 @@ import { parse } from './parse.ts';
 
 const ruleBody = z.strictObject({ by: id, answer: id.nullable() });
 const settingsBody = z.strictObject({ by: id, settings });
+const measuresBody = z.strictObject({ by: id, measures: z.enum(['US', 'imperial']) });
 const resultQuery = z.strictObject({ throttle: z.enum(['cable', 'electronic', 'diesel-flap']) });
+
+/** Amounts are kept in the smallest coin: with other decimals every one of them would mean something else. */
+function wrongDecimals(before: string, wanted: string): HttpError {
+  const message = `Prices here are kept with the ${decimalsOf(before)} decimals of ${before}; ${wanted} has ${decimalsOf(wanted)}.`;
+  return new HttpError('bad-value', message, {
+    fields: { 'settings.currency': message },
+    wouldHelp: 'Choose the currency before the first price, or keep one with as many decimals.',
+  });
+}
 
 /** House rules, the shop's figures, and what the shop has seen of each option. */
 export function houseRoutes(services: Services): Router {
-  const { house, settings, results } = services;
+  const { house, settings, results, jobs } = services;
   const router = Router();
   router.put(
     '/house-rules/:question',
@@ -33,16 +44,33 @@ export function houseRoutes(services: Services): Router {
     change(services, (request, actor) => {
       const { settings: given } = parse(settingsBody, request.body);
       mustLead(actor, 'The shop’s figures');
+      const before = settings.shop();
+      if (decimalsOf(given.currency) !== decimalsOf(before.currency) && settings.hasPrices())
+        throw wrongDecimals(before.currency, given.currency);
       settings.set(
         {
           'shop-name': given.shopName,
           currency: given.currency,
+          'time-zone': given.timeZone,
+          measures: given.measures ?? '',
           'rate-per-hour-minor': String(given.ratePerHourMinor),
           'day-price-minor': String(given.dayPriceMinor),
           'comeback-minor': String(given.comebackMinor),
         },
         actor,
       );
+      // Which day an instant falls on is kept in columns; where the shop is decides it.
+      if (given.timeZone !== before.timeZone) jobs.rebuild();
+      return { body: settings.shop() };
+    }),
+  );
+  router.put(
+    '/settings/measures',
+    change(services, (request, actor) => {
+      const { measures } = parse(measuresBody, request.body);
+      // Whoever is asked first answers for the shop; to think again is for those who set its figures.
+      if (settings.measures() !== null) mustLead(actor, 'Which gallon is meant here');
+      settings.set({ measures }, actor);
       return { body: settings.shop() };
     }),
   );

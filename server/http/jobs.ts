@@ -1,13 +1,26 @@
 import { Router } from 'express';
 import { command, id, jobQuery, sinceQuery } from '../../contract/index.ts';
-import type { Command } from '../../core/job/index.ts';
+import { clockOffsetMs, type Command, counted } from '../../core/job/index.ts';
+import type { Arrival } from '../store/log.ts';
 import type { Services } from '../services.ts';
 import { change } from './acting.ts';
 import { fromRefusal, HttpError } from './errors.ts';
 import { parse } from './parse.ts';
 
-/** A command may come from a device whose clock is a little fast, but not from tomorrow. */
-const CLOCK_SLACK_MS = 10 * 60_000;
+/**
+ * A device's time put right by how far its clock was out when it was heard; a time that a person named is right as it is.
+ * A command that was sent without the device's clock is taken at its word.
+ */
+function heard(sent: Command, sentAt: string | undefined, receivedAt: string): readonly [Command, Arrival] {
+  const late = sent.late ?? null;
+  if (sentAt === undefined || late === 'written-up') return [sent, { receivedAt, deviceAt: null, offsetMs: 0, late }];
+  const offsetMs = clockOffsetMs(sentAt, receivedAt);
+  return [
+    { ...sent, at: counted(sent.at, offsetMs) },
+    { receivedAt, deviceAt: sent.at, offsetMs, late },
+  ];
+}
+
 /** A quiet connection is kept open by a word now and then. */
 const HEARTBEAT_MS = 20_000;
 
@@ -15,14 +28,6 @@ const HEARTBEAT_MS = 20_000;
 export function jobRoutes(services: Services): Router {
   const { jobs, jobLines, now } = services;
   const router = Router();
-
-  const checkTime = (sent: Command): void => {
-    if (Date.parse(sent.at) > Date.parse(now()) + CLOCK_SLACK_MS) {
-      throw new HttpError('bad-value', 'The time lies ahead of this server’s clock. Check the clock of the device.', {
-        fields: { at: `Expected at most ${now()}, got ${sent.at}.` },
-      });
-    }
-  };
 
   router.get('/', (request, response) => {
     const query = parse(jobQuery, request.query);
@@ -68,9 +73,9 @@ export function jobRoutes(services: Services): Router {
     '/:id/commands',
     change(services, (request) => {
       const jobId = parse(id, request.params.id);
-      const sent = parse(command, request.body);
-      checkTime(sent);
-      const outcome = jobs.take(jobId, sent, now());
+      const { sentAt, ...sent } = parse(command, request.body);
+      const [counts, arrival] = heard(sent, sentAt, now());
+      const outcome = jobs.take(jobId, counts, arrival);
       if (outcome.kind === 'refused') throw fromRefusal(outcome.refusal);
       return { status: outcome.reply.repeated ? 200 : 201, body: outcome.reply };
     }),

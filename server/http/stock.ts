@@ -11,7 +11,7 @@ import {
   type StockFile,
   stockInput,
 } from '../../contract/index.ts';
-import { plainNumber, readBarcode } from '../../core/stock/index.ts';
+import { readBarcode, samePart } from '../../core/stock/index.ts';
 import type { Services } from '../services.ts';
 import type { StockOutcome } from '../store/stock.ts';
 import { readStockCsv, stockToCsv } from '../store/stockCsv.ts';
@@ -29,7 +29,7 @@ const csvQuery = z.strictObject({ by: id, good: z.enum(['1']).optional() });
 
 /** Stock: things, movements, orders, numbers that stand in, and tables in and out. */
 export function stockRoutes(services: Services): Router {
-  const { stock, audit, now } = services;
+  const { stock, settings, audit, now } = services;
   const router = Router();
   const itemId = (request: Request): string => {
     const asked = parse(id, request.params.id);
@@ -61,7 +61,7 @@ export function stockRoutes(services: Services): Router {
     response
       .type('text/csv')
       .set('content-disposition', 'attachment; filename="stock.csv"')
-      .send(stockToCsv(stock.all(now())));
+      .send(stockToCsv(stock.all(now()), settings.shop().currency));
   });
   // A table with a bad line brings nothing in, unless the good ones are asked for.
   router.post(
@@ -70,7 +70,7 @@ export function stockRoutes(services: Services): Router {
     change(services, (request, actor) => {
       const { good } = parse(csvQuery, request.query);
       if (typeof request.body !== 'string') throw new HttpError('wrong-type', 'Expected a table as text/csv.');
-      const { rows, problems } = readStockCsv(request.body, stock.all(now()));
+      const { rows, problems } = readStockCsv(request.body, stock.all(now()), settings.shop().currency);
       if (problems.length > 0 && good !== '1')
         throw new HttpError(
           'bad-table',
@@ -154,7 +154,7 @@ export function stockRoutes(services: Services): Router {
     '/references',
     change(services, (request, actor) => {
       const { reference } = parse(referenceBody, request.body);
-      if (plainNumber(reference.a) === plainNumber(reference.b))
+      if (samePart(reference.a, reference.b))
         throw new HttpError('bad-value', 'That is one and the same number.', {
           fields: { 'reference.b': 'That is one and the same number.' },
         });

@@ -39,7 +39,9 @@ export function transferRoutes(services: Services): Router {
   router.post('/job-files', express.json({ limit: '200mb' }), async (request, response) => {
     const { by, at } = actorOf(services, request);
     const read = await readJobFile(parse(transfer, request.body), pictures);
-    const outcome = read.ok ? oneGo.run(() => takeJobFile(read, services, { by, at })) : read;
+    const outcome = read.ok
+      ? oneGo.run(() => takeJobFile(read, services, { by, at }, services.settings.timeZone()))
+      : read;
     if (!outcome.ok) throw new HttpError(outcome.code, outcome.message);
     response.status(201).json(outcome);
   });

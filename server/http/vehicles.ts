@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import { auditQuery, id, vehicleInput, vehicleQuery } from '../../contract/index.ts';
+import { dayOf } from '../../core/days/index.ts';
 import type { Services } from '../services.ts';
 import { change } from './acting.ts';
 import { HttpError, saved } from './errors.ts';
@@ -10,7 +11,7 @@ const body = z.strictObject({ by: id, basedOn: z.number().int().min(0).default(0
 
 /** Vehicles: search, file, create, change. */
 export function vehicleRoutes(services: Services): Router {
-  const { vehicles, units, families, jobLines, audit } = services;
+  const { vehicles, units, families, jobLines, audit, settings } = services;
   const router = Router();
 
   router.get('/', (request, response) => {
@@ -50,8 +51,10 @@ export function vehicleRoutes(services: Services): Router {
         const message = `Unit ${taken.partNumber || taken.id} sits on ${vehicles.get(taken.vehicleId ?? '')?.plate ?? 'another vehicle'}. Take it off there first.`;
         throw new HttpError('bad-value', message, { fields: { 'vehicle.units': message } });
       }
-      const { row, created } = saved(vehicles.put(vehicleId, vehicle, basedOn, actor), vehicle.plate, () =>
-        audit.of('vehicle', vehicleId, undefined, 1),
+      const { row, created } = saved(
+        vehicles.put(vehicleId, vehicle, basedOn, actor, dayOf(actor.at, settings.timeZone())),
+        vehicle.plate,
+        () => audit.of('vehicle', vehicleId, undefined, 1),
       );
       return { status: created ? 201 : 200, body: row };
     }),

@@ -11,9 +11,8 @@ export function printEstimate(
   estimate: Estimate,
   people: ReadonlyMap<string, string>,
   settings: Settings,
-  timeZone: string,
 ): Promise<Buffer> {
-  const sheet = estimateSheet(job, estimate, speaker(people, estimate.currency, timeZone));
+  const sheet = estimateSheet(job, estimate, speaker(people, estimate.currency, settings.timeZone));
   const { doc, done } = newPage(`Estimate, job ${job.number}, ${job.vehicle.plate}`, settings.shopName, estimate.at);
   heading(doc, settings.shopName, sheet.title, sheet.subtitle);
   doc.moveDown(0.6).font('strong').fontSize(16).fillColor(INK).text('Estimate', LEFT, doc.y);

@@ -10,15 +10,15 @@ export interface Printing {
   readonly estimate: (job: Job, estimate: Estimate) => Promise<Buffer>;
 }
 
-/** Prints with the names, the currency and the clock of this shop. @param timeZone IANA name */
-export const printing = (people: People, settings: Settings, pictures: Pictures, timeZone: string): Printing => ({
+/** Prints with the names, the currency and the clock of this shop. */
+export const printing = (people: People, settings: Settings, pictures: Pictures): Printing => ({
   // The PDF library takes half a second to load; only those who print pay for it.
   sheet: async (job) => {
     const { printSheet } = await import('./sheetPdf.ts');
-    return printSheet(job, people.names(), settings.shop(), timeZone, await pairsForPrint(job, pictures));
+    return printSheet(job, people.names(), settings.shop(), await pairsForPrint(job, pictures));
   },
   estimate: async (job, estimate) => {
     const { printEstimate } = await import('./estimatePdf.ts');
-    return printEstimate(job, estimate, people.names(), settings.shop(), timeZone);
+    return printEstimate(job, estimate, people.names(), settings.shop());
   },
 });

@@ -12,10 +12,9 @@ export function printSheet(
   job: Job,
   people: ReadonlyMap<string, string>,
   settings: Settings,
-  timeZone: string,
   pairs: readonly PicturePair[],
 ): Promise<Buffer> {
-  const sheet = sheetOf(job, speaker(people, settings.currency, timeZone));
+  const sheet = sheetOf(job, speaker(people, settings.currency, settings.timeZone));
   const { doc, done } = newPage(`Job ${job.number}, ${sheet.plate}`, settings.shopName, job.lastAt);
   heading(doc, settings.shopName, `${sheet.plate}   ${sheet.title}`, sheet.subtitle);
   rows(doc, sheet.identity, 2);

@@ -24,7 +24,7 @@ export interface Sources {
 
 /** Fetches what a command asks for, and nothing else. @param by who sent it @param nextNumber the next job's number */
 export function answer(asks: Asks, job: Job | null, by: string, sources: Sources, nextNumber: () => number): Context {
-  const { vehicles, people, tools, procedures, knowledge, families, house, units } = sources;
+  const { vehicles, people, settings, tools, procedures, knowledge, families, house, units } = sources;
   const vehicle = asks.vehicle === undefined ? null : vehicles.get(asks.vehicle);
   return {
     ...NO_CONTEXT,
@@ -36,6 +36,7 @@ export function answer(asks: Asks, job: Job | null, by: string, sources: Sources
     knowledge: knowledgeFor(asks.knowledge, job, knowledge),
     family: asks.family ? families.get((vehicle ?? job?.vehicle)?.familyId ?? null) : null,
     rules: asks.rules ? house.rules() : {},
+    measures: asks.measures ? settings.measures() : null,
     role: asks.role ? people.roleOf(by) : null,
   };
 }

@@ -34,8 +34,8 @@ export class JobLines {
     return this.#sql<[], { partNumber: string; jobId: string; number: number }>(
       `SELECT n.part_number AS partNumber, n.job_id AS jobId, j.number FROM need_state n
          JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
-         WHERE n.part_number <> '' AND n.kind IN ('part', 'consumable') AND n.state <> 'ordered'
-           AND NOT EXISTS (SELECT 1 FROM consumption c WHERE c.job_id = n.job_id AND c.part_number = n.part_number)
+         WHERE n.part_key <> '' AND n.kind IN ('part', 'consumable') AND n.state <> 'ordered'
+           AND NOT EXISTS (SELECT 1 FROM consumption c WHERE c.job_id = n.job_id AND c.part_key = n.part_key)
          ORDER BY n.part_number, j.number`,
     ).all();
   }

@@ -6,13 +6,15 @@ import {
   decide,
   evolve,
   type Job,
+  judgeTime,
   type LoggedFact,
   type RecordedEvent,
   type Refusal,
 } from '../../core/job/index.ts';
+import type { Vehicle } from '../../core/vehicle/index.ts';
 import { answer, type Sources } from './answering.ts';
 import { firstBreak } from './chain.ts';
-import { EventLog } from './log.ts';
+import { type Arrival, EventLog } from './log.ts';
 import type { OneGo } from './oneGo.ts';
 import { prepared } from './prepared.ts';
 import { Projector } from './project.ts';
@@ -45,7 +47,7 @@ export class Jobs {
     this.#oneGo = oneGo;
     this.#sql = prepared(db);
     this.log = new EventLog(db);
-    this.#projector = new Projector(db);
+    this.#projector = new Projector(db, () => sources.settings.timeZone());
     this.#sources = sources;
   }
 
@@ -103,7 +105,7 @@ export class Jobs {
    * same id again changes nothing and answers with what the sender has not seen. A stale command is decided against the
    * job as it is now.
    */
-  take(jobId: string, command: Command, receivedAt: string): Outcome {
+  take(jobId: string, command: Command, arrival: Arrival): Outcome {
     const before = this.log.command(command.id);
     if (before !== undefined)
       return before.job_id === jobId
@@ -117,6 +119,15 @@ export class Jobs {
         'Load the job again; the store may have been restored from a backup.',
       );
     }
+    const knownSince = (current?.vehicle ?? this.#vehicleOf(command))?.knownSince ?? null;
+    const timely = judgeTime({
+      at: command.at,
+      arrivedAt: arrival.receivedAt,
+      knownSince,
+      late: arrival.late,
+      timeZone: this.#sources.settings.timeZone(),
+    });
+    if (timely !== null) return { kind: 'refused', refusal: timely };
     const context = answer(asksOf(command), current, command.by, this.#sources, () => this.#nextNumber());
     const decision = decide(current, command, context);
     if (!decision.ok) return { kind: 'refused', refusal: decision };
@@ -124,15 +135,21 @@ export class Jobs {
       jobId,
       decision.events,
       { commandId: command.id, at: command.at, by: command.by },
-      receivedAt,
+      arrival,
     );
     const after = events.reduce<Job | null>((job, recorded) => evolve(job, recorded, jobId), current);
     if (after !== null) {
       this.#projector.write(current, after);
-      if (command.type === 'hand-over') moveUnits(after, this.#sources.units, { by: command.by, at: command.at });
+      if (command.type === 'hand-over')
+        moveUnits(after, this.#sources.units, { by: command.by, at: command.at }, this.#sources.settings.timeZone());
       this.#oneGo.afterwards(() => this.#changed(after));
     }
     return this.#done(jobId, command, false);
+  }
+
+  /** The vehicle that a job is opened on, as it stands now; a job holds its own afterwards. */
+  #vehicleOf(command: Command): Vehicle | null {
+    return command.type === 'open-job' ? this.#sources.vehicles.get(command.data.vehicleId) : null;
   }
 
   #changed(job: Job): void {

@@ -1,5 +1,5 @@
 import type { Database, Statement } from 'better-sqlite3';
-import type { LoggedFact, MadeFact, RecordedEvent } from '../../core/job/index.ts';
+import type { Late, LoggedFact, MadeFact, RecordedEvent } from '../../core/job/index.ts';
 import { CHAIN_START, chainHash } from './chain.ts';
 
 interface EventRow {
@@ -21,6 +21,19 @@ export interface CommandRow {
   readonly last_seq: number;
 }
 
+/** How a command came: when it was received, what the device's clock said, how far that was out, and why it came late. */
+export interface Arrival {
+  readonly receivedAt: string;
+  /** ISO time by the device's own clock; null where it did not say. */
+  readonly deviceAt: string | null;
+  /** Added to the device's time to get the time that counts, ms. */
+  readonly offsetMs: number;
+  readonly late: Late | null;
+}
+
+/** What the server itself enters arrives as it is made. */
+export const atOnce = (receivedAt: string): Arrival => ({ receivedAt, deviceAt: null, offsetMs: 0, late: null });
+
 /** Who caused events, when, and by which command. */
 export interface Cause {
   readonly commandId: string;
@@ -31,7 +44,7 @@ export interface Cause {
 /** The append-only log of all jobs. */
 export class EventLog {
   readonly #insert: Statement<[string, number, string, string, string, string, number, string, string]>;
-  readonly #insertCommand: Statement<[string, string, number, number, string]>;
+  readonly #insertCommand: Statement<[string, string, number, number, string, string | null, number, string | null]>;
   readonly #last: Statement<[string], { seq: number; hash: string }>;
   readonly #since: Statement<[string, number], EventRow>;
   readonly #command: Statement<[string], CommandRow>;
@@ -42,7 +55,8 @@ export class EventLog {
       'INSERT INTO event (job_id, seq, command_id, at, person, type, v, data, hash) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
     );
     this.#insertCommand = db.prepare(
-      'INSERT INTO command (id, job_id, first_seq, last_seq, received_at) VALUES (?, ?, ?, ?, ?)',
+      `INSERT INTO command (id, job_id, first_seq, last_seq, received_at, device_at, offset_ms, late)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
     );
     this.#last = db.prepare('SELECT seq, hash FROM event WHERE job_id = ? ORDER BY seq DESC LIMIT 1');
     this.#since = db.prepare(
@@ -53,11 +67,12 @@ export class EventLog {
   }
 
   /** Appends what one command led to. Call inside a transaction. */
-  append(jobId: string, events: readonly MadeFact[], cause: Cause, receivedAt: string): RecordedEvent[] {
+  append(jobId: string, events: readonly MadeFact[], cause: Cause, arrival: Arrival): RecordedEvent[] {
     const last = this.#last.get(jobId);
     let seq = last?.seq ?? 0;
     let hash = last?.hash ?? CHAIN_START;
-    this.#insertCommand.run(cause.commandId, jobId, seq + 1, seq + events.length, receivedAt);
+    const { receivedAt, deviceAt, offsetMs, late } = arrival;
+    this.#insertCommand.run(cause.commandId, jobId, seq + 1, seq + events.length, receivedAt, deviceAt, offsetMs, late);
     return events.map((fact) => {
       seq += 1;
       const recorded: LoggedFact = { ...fact, seq, ...cause };
@@ -80,7 +95,7 @@ export class EventLog {
 
   /** Registers a command of an imported log. */
   adoptCommand(id: string, jobId: string, firstSeq: number, lastSeq: number, receivedAt: string): void {
-    this.#insertCommand.run(id, jobId, firstSeq, lastSeq, receivedAt);
+    this.#insertCommand.run(id, jobId, firstSeq, lastSeq, receivedAt, null, 0, null);
   }
 
   /** Adds one event of an imported log with the hash it came with, already verified. */

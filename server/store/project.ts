@@ -14,8 +14,11 @@ interface Writer {
 /** Writes projections: only the rows that differ between two states of a job. Call inside a transaction. */
 export class Projector {
   readonly #writers: readonly Writer[];
+  readonly #timeZone: () => string;
 
-  constructor(db: Database) {
+  /** @param timeZone of the shop, as it is now */
+  constructor(db: Database, timeZone: () => string) {
+    this.#timeZone = timeZone;
     this.#writers = PROJECTIONS.map((projection) => {
       const columns = db.pragma(`table_info(${projection.table})`) as { name: string }[];
       const names = columns.map(({ name }) => name);
@@ -39,10 +42,11 @@ export class Projector {
 
   /** Brings every projection from `before` to `after`. */
   write(before: Job | null, after: Job): void {
+    const timeZone = this.#timeZone();
     for (const { projection, columns, put, drop } of this.#writers) {
       if (before !== null && sameParts(projection.from(before), projection.from(after))) continue;
       const keyOf = (row: Row): string => projection.key.map((name) => String(row[name])).join('\u0000');
-      const { gone, come } = changedRows(projection, before, after);
+      const { gone, come } = changedRows(projection, before, after, timeZone);
       const old = new Map(gone.map((row) => [keyOf(row), row]));
       for (const row of come) {
         const known = old.get(keyOf(row));
@@ -56,14 +60,22 @@ export class Projector {
 }
 
 /** Rows of before that may go, and rows of after that may be new: of one element each, those of elements that changed. */
-function changedRows(projection: Projection, before: Job | null, after: Job): { gone: Row[]; come: Row[] } {
+function changedRows(
+  projection: Projection,
+  before: Job | null,
+  after: Job,
+  timeZone: string,
+): { gone: Row[]; come: Row[] } {
   if (projection.each === undefined)
-    return { gone: before === null ? [] : [...projection.rows(before)], come: [...projection.rows(after)] };
+    return {
+      gone: before === null ? [] : [...projection.rows(before, timeZone)],
+      come: [...projection.rows(after, timeZone)],
+    };
   const { of, rows } = projection.each;
   const { gone, come } = changedElements(before === null ? [] : of(before), of(after));
   return {
-    gone: gone.flatMap((element) => rows(element as never, after)),
-    come: come.flatMap((element) => rows(element as never, after)),
+    gone: gone.flatMap((element) => rows(element as never, after, timeZone)),
+    come: come.flatMap((element) => rows(element as never, after, timeZone)),
   };
 }
 

@@ -21,11 +21,11 @@ import { StockReader, type StockRow, toItem } from './stockRows.ts';
  * Booked in by movements, and by jobs whose own orders came; used by jobs as parts by number and as emptied cans and
  * bottles by the item itself.
  */
-const SELECT = `SELECT s.id, s.name, s.part_number, s.kind, s.place, s.price_minor, s.detail, s.version,
+const SELECT = `SELECT s.id, s.name, s.part_number, s.part_key, s.kind, s.place, s.price_minor, s.detail, s.version,
     COALESCE((SELECT SUM(m.change) FROM stock_movement m WHERE m.item_id = s.id), 0)
       + COALESCE((SELECT SUM(n.quantity) FROM need_state n
-          WHERE n.part_number = s.part_number AND n.part_number <> '' AND n.arrived_at IS NOT NULL), 0) AS booked,
-    CAST(COALESCE((SELECT SUM(u.quantity) FROM part_use u WHERE u.part_number = s.part_number AND u.part_number <> ''), 0)
+          WHERE n.part_key = s.part_key AND n.part_key <> '' AND n.arrived_at IS NOT NULL), 0) AS booked,
+    CAST(COALESCE((SELECT SUM(u.quantity) FROM part_use u WHERE u.part_key = s.part_key AND u.part_key <> ''), 0)
       + (SELECT COUNT(*) FROM container_emptied c WHERE c.stock_id = s.id) AS INTEGER) AS used
   FROM stock s`;
 
@@ -39,10 +39,11 @@ export class Stock {
   readonly #get: Statement<[string], StockRow>;
   readonly #move: Statement<[string, string, string, string, string, number, string, string | null, string]>;
   readonly #moved: Statement<[string], { item_id: string }>;
-  readonly #put: Statement<[string, string, string, string, string, number, string]>;
+  readonly #put: Statement<[string, string, string, string, string, string, number, string]>;
   readonly #audit: Audit;
   readonly #all: Statement<[], StockRow>;
   readonly #numbers: Statement<[], { id: string; name: string; part_number: string; detail: string }>;
+  readonly #keyed: Statement<[string], { id: string; name: string }>;
   readonly #movements: Statement<[string], StockMovement>;
   readonly #uses: Statement<[string, string], StockFile['uses'][number]>;
   readonly #arrivals: Statement<[string], StockFile['arrivals'][number]>;
@@ -58,27 +59,38 @@ export class Stock {
     );
     this.#moved = db.prepare('SELECT item_id FROM stock_movement WHERE sent_as = ?');
     this.#put = db.prepare(
-      `INSERT INTO stock (id, name, part_number, kind, place, counted, price_minor, detail) VALUES (?, ?, ?, ?, ?, 0, ?, ?)
-       ON CONFLICT (id) DO UPDATE SET name = excluded.name, part_number = excluded.part_number, kind = excluded.kind,
+      `INSERT INTO stock (id, name, part_number, part_key, kind, place, counted, price_minor, detail) VALUES (?, ?, ?, ?, ?, ?, 0, ?, ?)
+       ON CONFLICT (id) DO UPDATE SET name = excluded.name, part_number = excluded.part_number,
+         part_key = excluded.part_key, kind = excluded.kind,
          place = excluded.place, price_minor = excluded.price_minor, detail = excluded.detail, version = stock.version + 1`,
     );
     this.#all = db.prepare(`${SELECT} ORDER BY s.kind, s.name`);
     this.#numbers = db.prepare('SELECT id, name, part_number, detail FROM stock');
+    this.#keyed = db.prepare('SELECT id, name FROM stock WHERE part_key = ?');
     this.#movements = db.prepare(
       `SELECT at, person AS "by", kind, change, batch, best_before AS bestBefore, note FROM stock_movement
        WHERE item_id = ? ORDER BY id DESC LIMIT 200`,
     );
     this.#uses = db.prepare(
       `SELECT u.at, u.quantity, u.job_id AS jobId, j.number FROM
-         (SELECT job_id, at, quantity FROM part_use WHERE part_number = ? AND part_number <> ''
+         (SELECT job_id, at, quantity FROM part_use WHERE part_key = ? AND part_key <> ''
           UNION ALL SELECT job_id, at, 1 FROM container_emptied WHERE stock_id = ?) u
        JOIN job_summary j ON j.job_id = u.job_id ORDER BY u.at DESC LIMIT 200`,
     );
     this.#arrivals = db.prepare(
       `SELECT n.arrived_at AS at, n.quantity, n.job_id AS jobId, j.number FROM need_state n
        JOIN job_summary j ON j.job_id = n.job_id
-       WHERE n.part_number = ? AND n.part_number <> '' AND n.arrived_at IS NOT NULL ORDER BY n.arrived_at DESC LIMIT 200`,
+       WHERE n.part_key = ? AND n.part_key <> '' AND n.arrived_at IS NOT NULL ORDER BY n.arrived_at DESC LIMIT 200`,
     );
+  }
+
+  /** Works out the keys of part numbers that an earlier version wrote without. Call inside a transaction. */
+  keyNumbers(): void {
+    const put = this.#sql<[string, string]>('UPDATE stock SET part_key = ? WHERE id = ?');
+    const unkeyed = this.#sql<[], { id: string; part_number: string }>(
+      'SELECT id, part_number FROM stock WHERE part_key IS NULL',
+    );
+    for (const { id, part_number } of unkeyed.all()) put.run(plainNumber(part_number), id);
   }
 
   /** Everything, by kind and name. @param now ISO time, for use and dates */
@@ -104,8 +116,8 @@ export class Stock {
     return {
       item,
       movements: this.#movements.all(id),
-      uses: this.#uses.all(item.partNumber, id),
-      arrivals: this.#arrivals.all(item.partNumber),
+      uses: this.#uses.all(plainNumber(item.partNumber), id),
+      arrivals: this.#arrivals.all(plainNumber(item.partNumber)),
       standIns: standIns(this.references(), item.partNumber),
     };
   }
@@ -125,7 +137,7 @@ export class Stock {
   numbered(partNumber: string, besides = ''): { readonly id: string; readonly name: string } | null {
     const wanted = plainNumber(partNumber);
     if (wanted === '') return null;
-    return this.#numbers.all().find((row) => row.id !== besides && plainNumber(row.part_number) === wanted) ?? null;
+    return this.#keyed.all(wanted).find((row) => row.id !== besides) ?? null;
   }
 
   /** Notes or corrects what a thing is, as a person typed it. @param basedOn the version that was looked at, 0 for a new one */
@@ -234,7 +246,7 @@ export class Stock {
   }
 
   #write(id: string, { name, partNumber, kind, place, priceMinor, detail }: StockInput): void {
-    this.#put.run(id, name, partNumber, kind, place, priceMinor, JSON.stringify(detail));
+    this.#put.run(id, name, partNumber, plainNumber(partNumber), kind, place, priceMinor, JSON.stringify(detail));
   }
 }
 

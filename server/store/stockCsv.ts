@@ -1,13 +1,14 @@
 import Papa from 'papaparse';
 import type { StockInput, StockItem } from '../../contract/index.ts';
-import { plainNumber } from '../../core/stock/index.ts';
+import { FIELDS, readFigure, readMoney, typedMoney } from '../../core/quantity/index.ts';
+import { samePart } from '../../core/stock/index.ts';
 
 /** Columns of the stock as a table; a file may leave out all but name and left. */
 const COLUMNS = ['name', 'part number', 'kind', 'place', 'left', 'price', 'barcode', 'lead days', 'supplier'] as const;
 const KINDS: readonly string[] = ['gasket', 'seal', 'part', 'cleaner', 'coolant', 'screw'];
 
 /** The stock as comma-separated values (RFC 4180), with a head row. */
-export const stockToCsv = (items: readonly StockItem[]): string =>
+export const stockToCsv = (items: readonly StockItem[], currency: string): string =>
   `${Papa.unparse(
     {
       fields: [...COLUMNS],
@@ -17,7 +18,7 @@ export const stockToCsv = (items: readonly StockItem[]): string =>
         kind,
         place,
         left,
-        (priceMinor / 100).toFixed(2),
+        typedMoney(priceMinor, currency),
         detail.barcode ?? '',
         detail.leadDays ?? '',
         detail.supplier ?? '',
@@ -40,7 +41,7 @@ export interface CsvReading {
 }
 
 /** Reads a table of stock. A row with a known part number is that thing; others are new. Nothing is written here. */
-export function readStockCsv(text: string, known: readonly StockItem[]): CsvReading {
+export function readStockCsv(text: string, known: readonly StockItem[], currency: string): CsvReading {
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -59,25 +60,29 @@ export function readStockCsv(text: string, known: readonly StockItem[]): CsvRead
   const problems: { line: number; message: string }[] = [];
   for (const [index, cells] of parsed.data.entries()) {
     const broken = parsed.errors.find(({ row }) => row === index);
-    const read = broken === undefined ? readRow(cells, known) : `${broken.message}.`;
+    const read = broken === undefined ? readRow(cells, known, currency) : `${broken.message}.`;
     if (typeof read === 'string') problems.push({ line: index + 2, message: read });
     else rows.push(read);
   }
   return { rows, problems };
 }
 
-function readRow(cells: Readonly<Record<string, string>>, known: readonly StockItem[]): CsvRow | string {
+function readRow(
+  cells: Readonly<Record<string, string>>,
+  known: readonly StockItem[],
+  currency: string,
+): CsvRow | string {
   const cell = (name: (typeof COLUMNS)[number]): string => (cells[name] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
   const partNumber = cell('part number');
-  const own = known.find((item) => partNumber !== '' && plainNumber(item.partNumber) === plainNumber(partNumber));
+  const own = known.find((item) => samePart(item.partNumber, partNumber));
   const name = cell('name') || (own?.name ?? '');
   if (name === '') return 'What is it called? “name” is empty.';
   const kind = cell('kind') || (own?.kind ?? 'part');
   if (!KINDS.includes(kind)) return `“${kind}” is no kind: expected ${KINDS.join(', ')}.`;
   const left = whole(cell('left'));
   if (left === 'wrong') return `“${cell('left')}” is no count: expected a whole number, 0 or more.`;
-  const price = money(cell('price'));
-  if (price === 'wrong') return `“${cell('price')}” is no price: expected a figure such as 6.40.`;
+  const price = cell('price') === '' ? null : readMoney(cell('price'), currency);
+  if (price?.ok === false) return `“${cell('price')}” is no price. ${price.message}`;
   const lead = whole(cell('lead days'));
   if (lead === 'wrong' || (lead !== null && lead > 365))
     return `“${cell('lead days')}” is no number of days: expected 0 to 365.`;
@@ -91,7 +96,7 @@ function readRow(cells: Readonly<Record<string, string>>, known: readonly StockI
       partNumber: own?.partNumber ?? partNumber,
       kind: kind as StockInput['kind'],
       place: cell('place') || (own?.place ?? ''),
-      priceMinor: price ?? own?.priceMinor ?? 0,
+      priceMinor: price?.minor ?? own?.priceMinor ?? 0,
       detail: {
         ...own?.detail,
         ...(barcode === undefined ? {} : { barcode }),
@@ -102,11 +107,8 @@ function readRow(cells: Readonly<Record<string, string>>, known: readonly StockI
   };
 }
 
-const whole = (text: string): number | null | 'wrong' =>
-  text === '' ? null : /^\d{1,6}$/.test(text) ? Number(text) : 'wrong';
-const money = (text: string): number | null | 'wrong' =>
-  text === ''
-    ? null
-    : /^\d{1,7}([.,]\d{1,2})?$/.test(text)
-      ? Math.round(Number(text.replace(',', '.')) * 100)
-      : 'wrong';
+function whole(text: string): number | null | 'wrong' {
+  if (text === '') return null;
+  const read = readFigure(text, FIELDS.count);
+  return read.ok && Number.isInteger(read.value) && read.value >= 0 && read.value < 1_000_000 ? read.value : 'wrong';
+}

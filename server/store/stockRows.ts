@@ -7,6 +7,8 @@ export interface StockRow {
   readonly id: string;
   readonly name: string;
   readonly part_number: string;
+  /** As it is compared; “” when it has none. */
+  readonly part_key: string;
   readonly kind: StockKind;
   readonly place: string;
   readonly price_minor: number;
@@ -28,10 +30,10 @@ export interface StockFacts {
 }
 
 const RESERVED = (only: string): string => `
-  SELECT n.part_number AS key, n.job_id AS jobId, j.number,
-    n.quantity - CAST(COALESCE((SELECT SUM(u.quantity) FROM part_use u WHERE u.job_id = n.job_id AND u.part_number = n.part_number), 0) AS INTEGER) AS quantity
+  SELECT n.part_key AS key, n.job_id AS jobId, j.number,
+    n.quantity - CAST(COALESCE((SELECT SUM(u.quantity) FROM part_use u WHERE u.job_id = n.job_id AND u.part_key = n.part_key), 0) AS INTEGER) AS quantity
   FROM need_state n JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
-  WHERE n.part_number <> '' AND n.kind IN ('part', 'consumable') ${only && 'AND n.part_number = @number'} ORDER BY j.number`;
+  WHERE n.part_key <> '' AND n.kind IN ('part', 'consumable') ${only && 'AND n.part_key = @key'} ORDER BY j.number`;
 /** Orders of the stock, and what open jobs have ordered for themselves: those are received by ticking them on the job. */
 const ORDERS = (only: string): string => `
   SELECT id, item_id AS itemId, quantity, received, ordered_at AS orderedAt, person AS "by", expected, supplier, note,
@@ -39,12 +41,12 @@ const ORDERS = (only: string): string => `
   FROM stock_order WHERE closed_at IS NULL ${only && 'AND item_id = @id'}
   UNION ALL
   SELECT n.job_id || ' ' || n.need_id, s.id, n.quantity, 0, n.ordered_at, '', n.expected, '', '', n.job_id, j.number
-  FROM need_state n JOIN stock s ON s.part_number = n.part_number
+  FROM need_state n JOIN stock s ON s.part_key = n.part_key
     JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
-  WHERE n.part_number <> '' AND n.state = 'ordered' ${only && 'AND s.id = @id'}
+  WHERE n.part_key <> '' AND n.state = 'ordered' ${only && 'AND s.id = @id'}
   ORDER BY expected, orderedAt`;
 const USES = (only: string): string => `
-  SELECT part_number AS key, at, quantity FROM part_use WHERE part_number <> '' ${only && 'AND part_number = @number'}
+  SELECT part_key AS key, at, quantity FROM part_use WHERE part_key <> '' ${only && 'AND part_key = @key'}
   UNION ALL SELECT stock_id, at, 1 FROM container_emptied ${only && 'WHERE stock_id = @id'}
   UNION ALL SELECT item_id, at, -change FROM stock_movement WHERE kind = 'used' AND at <> '' ${only && 'AND item_id = @id'}`;
 const BATCHES = (only: string): string => `
@@ -60,7 +62,7 @@ interface BatchRow {
 /** One question, prepared for the whole stock and for one thing of it. */
 interface Question<Row> {
   readonly all: Statement<[], Row>;
-  readonly one: Statement<[{ id: string; number: string }], Row>;
+  readonly one: Statement<[{ id: string; key: string }], Row>;
 }
 
 /** Reads what surrounds the rows of the stock, each in one query. */
@@ -87,8 +89,8 @@ export class StockReader {
   }
 
   /** What surrounds one thing. */
-  ofOne({ id, part_number: number }: Pick<StockRow, 'id' | 'part_number'>): StockFacts {
-    const of = { id, number };
+  ofOne({ id, part_key: key }: Pick<StockRow, 'id' | 'part_key'>): StockFacts {
+    const of = { id, key };
     return grouped(
       this.#reserved.one.all(of),
       this.#orders.one.all(of),
@@ -117,12 +119,12 @@ const grouped = (
 export function toItem(row: StockRow, now: string, known: StockFacts): StockItem {
   const detail = JSON.parse(row.detail) as StockDetail;
   const left = row.booked - row.used;
-  const reserved = (known.reserved.get(row.part_number) ?? []).map(({ jobId, number, quantity }) => ({
+  const reserved = (known.reserved.get(row.part_key) ?? []).map(({ jobId, number, quantity }) => ({
     jobId,
     number,
     quantity,
   }));
-  const uses = [...(known.uses.get(row.part_number) ?? []), ...(known.uses.get(row.id) ?? [])];
+  const uses = [...(known.uses.get(row.part_key) ?? []), ...(known.uses.get(row.id) ?? [])];
   const inBatches = known.batches.get(row.id) ?? [];
   // What was used is taken to be what goes off first; what lies there without a batch is older than batches were kept.
   const total = inBatches.reduce((sum, { quantity }) => sum + quantity, 0);

@@ -91,7 +91,7 @@ describe('the log', () => {
           unknown
         >[];
         const sorted = (list: readonly object[]): string[] => list.map((row) => canonical(row)).sort();
-        expect(sorted(stored), table).toEqual(sorted(job === null ? [] : rows(job)));
+        expect(sorted(stored), table).toEqual(sorted(job === null ? [] : rows(job, 'Europe/London')));
       }
     };
     check();
@@ -157,7 +157,7 @@ describe('the log', () => {
       ],
     ];
     for (const [index, [type, data]] of [...steps, ...more].entries()) {
-      const at = new Date(Date.parse(NOW) + index * 10_000).toISOString();
+      const at = new Date(Date.parse(NOW) - 3_600_000 + index * 10_000).toISOString();
       await server.send('j', type, data, { by: 'isla', at }).expect(201);
       check();
     }

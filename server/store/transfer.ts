@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { type Transfer, TRANSFER_FORMAT, TRANSFER_VERSION } from '../../contract/index.ts';
+import { dayOf } from '../../core/days/index.ts';
 import type { Job, Stamp } from '../../core/job/index.ts';
 import { firstBreak } from './chain.ts';
 import { StoreError } from './errors.ts';
@@ -83,6 +84,7 @@ export function takeJobFile(
   { file, job, pictures: prepared }: ReadJobFile,
   { jobs, vehicles, pictures }: { jobs: Jobs; vehicles: Vehicles; pictures: Pictures },
   who: Stamp,
+  timeZone: string,
 ): ImportOutcome {
   if (jobs.log.length(job.id) > 0) return refusal('already-there', `Job ${job.number} is here already.`);
   if (jobs.numberTaken(job.number)) return refusal('number-taken', `Another job here has number ${job.number}.`);
@@ -91,7 +93,7 @@ export function takeJobFile(
   for (const picture of prepared) pictures.record(picture, who.at);
   if (vehicles.version(file.vehicle.id) === 0) {
     const { id, lastReading: _, ...input } = file.vehicle;
-    vehicles.put(id, input, 0, who);
+    vehicles.put(id, input, 0, who, dayOf(job.opened.at, timeZone));
   }
   jobs.adopt(job, file.events, file.hashes, who.at);
   return { ok: true, jobId: job.id, number: job.number };

@@ -5,9 +5,9 @@ import type { Units } from './units.ts';
  * Units that a job replaced leave the vehicle, those that it fitted come onto it. A second hand-over changes nothing.
  * Only what was handed over counts: until then everything can be taken back.
  */
-export function moveUnits(job: Job, units: Units, who: Stamp): void {
+export function moveUnits(job: Job, units: Units, who: Stamp, timeZone: string): void {
   const { vehicle } = job;
-  for (const { kind, place, fitted, offNote, onNote } of unitMoves(job)) {
+  for (const { kind, place, fitted, offNote, onNote } of unitMoves(job, timeZone)) {
     // Whatever sits in that place now comes off: the old one, or one that was fitted before the job was opened again.
     const there = units.on([vehicle.id]).get(vehicle.id) ?? [];
     for (const { id } of there.filter(

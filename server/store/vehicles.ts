@@ -23,6 +23,7 @@ interface VehicleRow {
   readonly figures: string;
   readonly family_id: string | null;
   readonly notes: string;
+  readonly known_since: string | null;
   readonly last_value: number | null;
   readonly last_unit: string | null;
   readonly version: number;
@@ -46,11 +47,11 @@ export class Vehicles {
     this.#units = units;
     this.#get = db.prepare(`${SELECT} WHERE v.id = ?`);
     this.#put =
-      db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, family_id, notes, search)
-      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+      db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, family_id, notes, known_since, search)
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
       ON CONFLICT (id) DO UPDATE SET plate = excluded.plate, vin = excluded.vin, make = excluded.make, model = excluded.model, nickname = excluded.nickname,
         year = excluded.year, engine = excluded.engine, throttle = excluded.throttle, idle_valve = excluded.idle_valve, owner = excluded.owner,
-        meter_unit = excluded.meter_unit, figures = excluded.figures, family_id = excluded.family_id, notes = excluded.notes, search = excluded.search,
+        meter_unit = excluded.meter_unit, figures = excluded.figures, family_id = excluded.family_id, notes = excluded.notes, known_since = excluded.known_since, search = excluded.search,
         version = vehicle.version + 1`);
   }
 
@@ -64,9 +65,15 @@ export class Vehicles {
     return this.#get.get(id)?.version ?? 0;
   }
 
-  /** Creates or changes a vehicle, with its audit row. @param basedOn the version that was looked at, 0 for a new one */
-  put(id: string, input: VehicleInput, basedOn: number, who: Stamp): RowOutcome<Vehicle> {
+  /**
+   * Creates or changes a vehicle, with its audit row.
+   * @param basedOn the version that was looked at, 0 for a new one
+   * @param today ISO day: a vehicle that is new here is known since then, unless another day is given
+   */
+  put(id: string, given: VehicleInput, basedOn: number, who: Stamp, today: string): RowOutcome<Vehicle> {
     const known = this.get(id);
+    const knownSince = given.knownSince ?? (known === null ? today : (known.knownSince ?? null));
+    const input = { ...given, knownSince };
     const version = this.version(id);
     if (known !== null && saysTheSame(typed(known), typed({ ...input, id, lastReading: null })))
       return { ok: true, row: known, version, created: false };
@@ -98,6 +105,7 @@ export class Vehicles {
       JSON.stringify(input.figures),
       input.familyId ?? null,
       input.notes,
+      input.knownSince ?? null,
       search,
     );
   }
@@ -143,8 +151,9 @@ export class Vehicles {
 }
 
 /** What a person types about a vehicle, whichever way units and a missing family are written. */
-const typed = ({ lastReading: _, units, familyId, ...rest }: Vehicle) => ({
+const typed = ({ lastReading: _, units, familyId, knownSince, ...rest }: Vehicle) => ({
   ...rest,
+  knownSince: knownSince ?? null,
   familyId: familyId ?? null,
   units: units
     .map(({ id, kind, place, partNumber, variant }) => ({ id, kind, place, partNumber, variant }))
@@ -176,5 +185,6 @@ function toVehicle(row: VehicleRow, units: readonly FittedUnit[]): Vehicle {
     units,
     notes: row.notes,
     familyId: row.family_id,
+    knownSince: row.known_since,
   };
 }

@@ -25,6 +25,10 @@ export interface Harness {
 }
 
 export const NOW = '2026-05-13T13:09:00.000Z';
+/** Tests write up what was done at any time; what is asked otherwise has tests of its own. */
+const WRITTEN_UP = { late: 'written-up' };
+/** All vehicles of the demo have been here before. */
+const KNOWN_SINCE = '2020-01-01';
 let count = 0;
 
 /** Opens a store in a temporary folder, with the demo shop's lists in it unless `empty`. */
@@ -38,7 +42,10 @@ export async function harness({ empty = false, now = NOW }: { empty?: boolean; n
   if (!empty) {
     await http.put('/api/shop').send(shop).expect(200);
     for (const [id, vehicle] of Object.entries(vehicles))
-      await http.put(`/api/vehicles/${id}`).send({ by: 'isla', vehicle }).expect(201);
+      await http
+        .put(`/api/vehicles/${id}`)
+        .send({ by: 'isla', vehicle: { ...vehicle, knownSince: KNOWN_SINCE } })
+        .expect(201);
   }
   return {
     db,
@@ -51,7 +58,7 @@ export async function harness({ empty = false, now = NOW }: { empty?: boolean; n
       count += 1;
       return http
         .post(`/api/jobs/${jobId}/commands`)
-        .send({ id: `cmd-${count}`, at: now, by: 'tomas', seen: 0, type, data, ...more });
+        .send({ id: `cmd-${count}`, at: now, by: 'tomas', seen: 0, type, data, ...WRITTEN_UP, ...more });
     },
     close: () => {
       db.close();

@@ -7,7 +7,7 @@ import ReminderRows from '../parts/ReminderRows.vue';
 import { useBay } from '../stores/bay.ts';
 import { useNow } from '../stores/clock.ts';
 import { useShop } from '../stores/shop.ts';
-import { dayAround, hoursOf, placeOf, shareOf } from './day.ts';
+import { dayAround, hourMarks, placeOf, shareOf } from './day.ts';
 
 /** One line of the day per vehicle; beside it, what fits into the present wait. */
 const store = useBay();
@@ -20,13 +20,10 @@ onMounted(() => {
 });
 onBeforeUnmount(() => clearInterval(timer));
 
-const day = computed(() => dayAround(Date.parse(now.value)));
+const place = computed(() => ({ timeZone: shop.settings.timeZone, calendar: shop.calendar }));
+const day = computed(() => dayAround(now.value, place.value));
 const hours = computed(() =>
-  hoursOf(day.value).map((time) => ({
-    time,
-    left: placeOf(time, day.value) * 100,
-    text: `${new Date(time).getHours()}:00`,
-  })),
+  hourMarks(day.value, shop.settings.timeZone).map((mark) => ({ ...mark, left: placeOf(mark.time, day.value) * 100 })),
 );
 const nowAt = computed(() => placeOf(Date.parse(now.value), day.value) * 100);
 const clock = computed(() => shop.say.clock(now.value));

@@ -82,19 +82,19 @@ describe('the Bay', () => {
     expect(read(wrapper.find('aside ul li'))).toContain('Read the codes and note the complaint');
   });
   it('draws each stretch where it lies on the day, by kind', async () => {
-    const at = (time: string) => new Date(`2026-05-13T${time}:00`).toISOString();
+    const at = (time: string) => `2026-05-13T${time}:00.000Z`;
     bay({
       a: {
         bodies: [],
         line: {
           stretches: [
-            { kind: 'hands-on', from: at('08:00'), to: at('13:00'), words: '' },
-            { kind: 'wait', from: at('13:00'), to: at('18:00'), words: '' },
+            { kind: 'hands-on', from: at('08:00'), to: at('12:30'), words: '' },
+            { kind: 'wait', from: at('12:30'), to: at('17:00'), words: '' },
           ],
         },
       },
     });
-    vi.setSystemTime(new Date('2026-05-13T12:00:00'));
+    vi.setSystemTime(new Date('2026-05-13T12:00:00Z'));
     const wrapper = await show();
     const [hands, wait] = wrapper.findAll('li span.absolute[style*="width"]');
     expect(hands!.attributes('style')).toMatch(/left: 0%; width: 50%/);

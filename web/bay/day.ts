@@ -1,3 +1,5 @@
+import { addDays, instantsAt, momentOf } from '../../core/days/index.ts';
+import { type Calendar, hoursOf } from '../../core/prepare/index.ts';
 import type { BayStretch } from '../../contract/index.ts';
 
 /** The shown part of a day, ms since 1970. */
@@ -6,24 +8,44 @@ export interface Day {
   readonly to: number;
 }
 
-const HOUR = 3_600_000;
+/** Where the shop is and when it is open. */
+export interface Place {
+  readonly timeZone: string;
+  readonly calendar: Calendar;
+}
 
-/** The working day that holds a moment: 8 to 18, stretched to hold the moment itself. */
-export function dayAround(now: number): Day {
-  const start = new Date(now);
-  start.setHours(8, 0, 0, 0);
-  const end = new Date(now);
-  end.setHours(18, 0, 0, 0);
-  const whole = (time: number): number => Math.floor(time / HOUR) * HOUR;
+/** What is shown of a day on which the shop is closed, minutes since midnight. */
+const CLOSED_DAY = { from: 8 * 60, to: 18 * 60 };
+const DAY_MINUTES = 24 * 60;
+const wholeHour = (minute: number): number => Math.floor(minute / 60) * 60;
+
+/** Minutes since midnight as ms since 1970; a time that clocks leave out is the first one after it. */
+function instant(day: string, minute: number, timeZone: string): number {
+  if (minute >= DAY_MINUTES) return instant(addDays(day, 1), 0, timeZone);
+  const [first] = instantsAt({ day, minute }, timeZone);
+  return first === undefined ? instant(day, minute + 30, timeZone) : Date.parse(first);
+}
+
+/** The working day that holds a moment: from opening to closing, stretched to hold the moment itself. @param now ISO time */
+export function dayAround(now: string, { timeZone, calendar }: Place): Day {
+  const { day, minute } = momentOf(now, timeZone);
+  const open = hoursOf(calendar, day) ?? CLOSED_DAY;
   return {
-    from: Math.min(start.getTime(), whole(now - HOUR / 2)),
-    to: Math.max(end.getTime(), whole(now + 1.5 * HOUR)),
+    from: instant(day, Math.max(0, Math.min(open.from, wholeHour(minute - 30))), timeZone),
+    to: instant(day, Math.min(DAY_MINUTES, Math.max(open.to, wholeHour(minute + 90))), timeZone),
   };
 }
 
-/** Hour marks of a day. */
-export function hoursOf({ from, to }: Day): number[] {
-  return Array.from({ length: Math.floor((to - from) / HOUR) + 1 }, (_, index) => from + index * HOUR);
+const HOUR_MS = 3_600_000;
+
+/** Hour marks of a day, with what the clock shows there. */
+export function hourMarks({ from, to }: Day, timeZone: string): { readonly time: number; readonly text: string }[] {
+  const minute = (time: number): number => momentOf(new Date(time).toISOString(), timeZone).minute;
+  const first = from + ((60 - (minute(from) % 60)) % 60) * 60_000;
+  return Array.from({ length: Math.floor((to - first) / HOUR_MS) + 1 }, (_, index) => {
+    const time = first + index * HOUR_MS;
+    return { time, text: `${Math.floor(minute(time) / 60)}:00` };
+  });
 }
 
 /** Where a moment lies on the day, 0 to 1, held to its ends. */

@@ -108,10 +108,10 @@ describe('house rules', () => {
   it('figures that are none are refused beside the field', async () => {
     setUp('lead');
     const view = mount(SettingsView, stubs);
-    const label = view.findAll('label').find((each) => each.text() === 'Labour, an hour')!;
+    const label = view.findAll('label').find((each) => each.text() === 'Labour an hour, cr')!;
     await view.find(`#${label.attributes('for')}`).setValue('much');
     await view.find('form').trigger('submit');
-    expect(view.find('[role="alert"]').text()).toBe('Expected an amount of money, zero or more.');
+    expect(view.find('[role="alert"]').text()).toBe('Expected an amount in cr, such as 80.00; got “much”.');
     expect(put).toEqual([]);
   });
 });

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { FIELDS } from '../../core/quantity/index.ts';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { FamilyRow } from '../../contract/index.ts';
-import { type EngineFamily, FAMILY_FIGURES, UNIT_KINDS } from '../../core/vehicle/index.ts';
+import { type EngineFamily, FAMILY_FIGURES, FIGURE_FIELDS, UNIT_KINDS } from '../../core/vehicle/index.ts';
 import AuditLines from '../parts/AuditLines.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import SideBySide from '../parts/SideBySide.vue';
+import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
 import KitFields from './KitFields.vue';
 import VariantFields from '../parts/VariantFields.vue';
@@ -20,7 +22,7 @@ import { emptyUnitType, familyText, FIGURE_NAMES, readFamily } from './familyTex
 const route = useRoute();
 const router = useRouter();
 const shop = useShop();
-const text = ref(familyText(null));
+const text = ref(familyText(null, shop.settings.currency));
 const loaded = ref(false);
 const failed = ref('');
 const errors = ref<Readonly<Record<string, string>>>({});
@@ -38,7 +40,7 @@ watch(
     if (isNew.value) return;
     try {
       const { family, version } = await api.get<FamilyRow>(`/families/${id}`);
-      text.value = familyText(family);
+      text.value = familyText(family, shop.settings.currency);
       row.version.value = version;
       loaded.value = true;
     } catch (error) {
@@ -48,7 +50,7 @@ watch(
   { immediate: true },
 );
 async function save(): Promise<void> {
-  const read = readFamily(text.value);
+  const read = readFamily(text.value, shop.settings.currency);
   errors.value = read.ok ? {} : read.errors;
   general.value = read.ok ? '' : 'Some fields cannot be read; see beside them.';
   if (!read.ok) return;
@@ -67,7 +69,7 @@ async function save(): Promise<void> {
   }
 }
 function takeTheirs(): void {
-  text.value = familyText(row.newer.value?.row as EngineFamily);
+  text.value = familyText(row.newer.value?.row as EngineFamily, shop.settings.currency);
   row.haveSeen();
 }
 function saveMine(): void {
@@ -120,8 +122,9 @@ const variantErrors = (index: number): Record<string, string> =>
         class="grid items-start gap-x-5 gap-y-1 border-b border-line py-2 last:border-b-0 sm:grid-cols-[1fr_11rem_1fr]"
       >
         <span class="pt-2 font-semibold">{{ FAMILY_FIGURES[name].name }}, {{ FAMILY_FIGURES[name].unit }}</span>
-        <TextField
+        <FigureField
           v-model="text.figures[name].band"
+          :field="FIGURE_FIELDS[name]"
           :label="`Band, ${FAMILY_FIGURES[name].unit}`"
           :error="errors[`figures.${name}`] ?? errors[`figures.${name}.high`]"
         />
@@ -157,29 +160,29 @@ const variantErrors = (index: number): Record<string, string> =>
           hint="Look-alikes are told apart by this"
           :error="errors[`unitTypes.${index}.places`]"
         />
-        <TextField
+        <FigureField
           v-model="type.days"
           label="Days until a new one is here"
-          inputmode="numeric"
+          :field="FIELDS.days"
           :error="errors[`unitTypes.${index}.daysToGet`]"
         />
         <TextField v-model="type.source" label="Source" placeholder="shop figure, verify" />
-        <TextField
+        <FigureField
           v-model="type.new"
           :label="`New, ${shop.settings.currency}`"
-          inputmode="decimal"
+          field="money"
           :error="errors[`unitTypes.${index}.prices.new`]"
         />
-        <TextField
+        <FigureField
           v-model="type.rebuilt"
           :label="`Rebuilt, ${shop.settings.currency}`"
-          inputmode="decimal"
+          field="money"
           :error="errors[`unitTypes.${index}.prices.rebuilt`]"
         />
-        <TextField
+        <FigureField
           v-model="type.used"
           :label="`Used, ${shop.settings.currency}`"
-          inputmode="decimal"
+          field="money"
           :error="errors[`unitTypes.${index}.prices.used`]"
         />
       </div>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { FIELDS } from '../../core/quantity/index.ts';
 import { RUBBERS } from '../../core/rebuild/index.ts';
+import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
 import { freshId } from '../stores/job.ts';
 import { emptyKitPart, type KitText } from './familyText.ts';
@@ -23,10 +25,15 @@ const drop = (id: string): void => {
       :key="part.id"
       class="grid items-start gap-2 border-t border-line py-2 sm:grid-cols-[4rem_1fr_9rem_4rem_8rem_1fr_auto]"
     >
-      <TextField v-model="part.order" label="Order" inputmode="numeric" :error="errors[`${at}.${index}.order`]" />
+      <FigureField v-model="part.order" label="Order" :field="FIELDS.count" :error="errors[`${at}.${index}.order`]" />
       <TextField v-model="part.name" label="Piece" placeholder="Valve O-ring" :error="errors[`${at}.${index}.name`]" />
       <TextField v-model="part.partNumber" label="Number" />
-      <TextField v-model="part.count" label="How many" inputmode="numeric" :error="errors[`${at}.${index}.count`]" />
+      <FigureField
+        v-model="part.count"
+        label="How many"
+        :field="FIELDS.count"
+        :error="errors[`${at}.${index}.count`]"
+      />
       <label>
         <span class="mb-1 block text-sm font-semibold">Rubber</span>
         <select v-model="part.rubber" class="input">

@@ -2,8 +2,9 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { CommandReply, VehicleFile } from '../../contract/index.ts';
-import { format, parseQuantity } from '../../core/quantity/index.ts';
-import { engineLine, vehicleName } from '../../core/vehicle/index.ts';
+import { format } from '../../core/quantity/index.ts';
+import { engineLine, METER_FIELDS, readMeter, vehicleName } from '../../core/vehicle/index.ts';
+import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
 import { api, ApiError } from '../stores/api.ts';
 import { nowIso } from '../stores/clock.ts';
@@ -42,7 +43,7 @@ const asksReason = computed(
 async function open(): Promise<void> {
   if (vehicle.value === null) return;
   const unit = vehicle.value.meterUnit;
-  const parsed = parseQuantity(reading.value, unit === 'h' ? 'duration' : 'distance', unit);
+  const parsed = readMeter(reading.value, unit);
   errors.value = parsed.ok ? {} : { 'data.reading': parsed.message };
   if (!parsed.ok) return;
   busy.value = true;
@@ -56,7 +57,7 @@ async function open(): Promise<void> {
       type: 'open-job',
       data: {
         vehicleId: vehicle.value.id,
-        reading: parsed.quantity,
+        reading: parsed.reading,
         readingReason: reason.value,
         complaint: complaint.value,
       },
@@ -89,10 +90,10 @@ async function open(): Promise<void> {
           placeholder="Hunts at the quay, stalls when it comes to rest."
           :error="errors['data.complaint']"
         />
-        <TextField
+        <FigureField
           v-model="reading"
           :label="vehicle.meterUnit === 'h' ? 'Running hours' : `Odometer, ${vehicle.meterUnit}`"
-          inputmode="decimal"
+          :field="METER_FIELDS[vehicle.meterUnit]"
           :placeholder="vehicle.lastReading ? format(vehicle.lastReading) : '148220'"
           :error="errors['data.reading']"
           v-bind="vehicle.lastReading ? { hint: `${format(vehicle.lastReading)} at the last job` } : {}"

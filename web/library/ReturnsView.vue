@@ -2,7 +2,7 @@
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import type { ReturnLine } from '../../contract/index.ts';
 import { FAIL_CODES, type FailCode } from '../../core/job/index.ts';
-import { dayWithYear } from '../parts/dayWithYear.ts';
+import { sayDate } from '../../core/days/index.ts';
 import { api } from '../stores/api.ts';
 import { useShop } from '../stores/shop.ts';
 
@@ -58,7 +58,7 @@ const counts = computed(() =>
             >, tag {{ row.oldUnit || 'none' }}, off {{ row.plate }},
             <RouterLink class="link" :to="`/jobs/${row.jobId}`">job {{ row.number }}</RouterLink
             >; replaced by <span class="code">{{ row.newNumber }}</span>{{
-              row.warrantyUntil ? `, warranty until ${dayWithYear(row.warrantyUntil)}` : ', no warranty'
+              row.warrantyUntil ? `, warranty until ${sayDate(row.warrantyUntil)}` : ', no warranty'
             }}</span
           >
         </span>

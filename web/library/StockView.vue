@@ -4,11 +4,11 @@ import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { StockItem } from '../../contract/index.ts';
 import { shelfState } from '../../core/stock/index.ts';
-import { dayWithYear } from '../parts/dayWithYear.ts';
+import { sayDate } from '../../core/days/index.ts';
 import { api, ApiError } from '../stores/api.ts';
-import { nowIso } from '../stores/clock.ts';
 import { freshId } from '../stores/job.ts';
 import { useShop } from '../stores/shop.ts';
+import { useToday } from '../stores/today.ts';
 import { useStock } from '../stores/stock.ts';
 
 /** What lies there, what of it is spoken for, and what should be ordered before it runs out. */
@@ -29,7 +29,7 @@ const kinds = {
   cleaner: 'Cleaners',
   coolant: 'Coolant',
 } as const;
-const today = nowIso().slice(0, 10);
+const today = useToday();
 const onItsWay = ({ onOrder }: StockItem): number =>
   onOrder.reduce((sum, { quantity, received }) => sum + quantity - received, 0);
 const point = ({ detail, reorder }: StockItem): number | null => detail.reorderAt ?? reorder.point;
@@ -43,8 +43,8 @@ const toOrder = computed(() => rows.value.filter(low));
 const going = computed(() =>
   rows.value.flatMap((row) =>
     row.batches
-      .filter((batch) => shelfState(batch, today) !== 'keeps')
-      .map((batch) => ({ row, batch, past: shelfState(batch, today) === 'past' })),
+      .filter((batch) => shelfState(batch, today.value) !== 'keeps')
+      .map((batch) => ({ row, batch, past: shelfState(batch, today.value) === 'past' })),
   ),
 );
 const groups = computed(() => {
@@ -160,7 +160,7 @@ const create = (): void =>
         :class="past ? 'font-semibold text-alarm' : 'text-brass'"
       >
         {{ row.name }}, batch {{ batch.batch }}: {{ past ? 'past its date' : 'keeps until' }}
-        {{ dayWithYear(batch.bestBefore ?? '') }}.
+        {{ sayDate(batch.bestBefore ?? '') }}.
       </p>
     </section>
     <section v-for="group in groups" :key="group.kind" class="mt-6">

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { minorIn } from '../parts/numberIn.ts';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { Page, UnitFile, VehicleFile } from '../../contract/index.ts';
-import { parseNumber } from '../../core/quantity/index.ts';
 import {
   FEATURES,
   LIFE_KINDS,
@@ -14,6 +14,7 @@ import {
 } from '../../core/vehicle/index.ts';
 import AuditLines from '../parts/AuditLines.vue';
 import SideBySide from '../parts/SideBySide.vue';
+import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
 import VariantFields from '../parts/VariantFields.vue';
 import { emptyVariant, readVariant, variantText } from '../parts/variantText.ts';
@@ -94,7 +95,7 @@ const price = ref('');
 const note = ref('');
 const priceWrong = ref<string | null>(null);
 function live(): void {
-  const typed = price.value.trim() === '' ? null : parseNumber(price.value);
+  const typed = price.value.trim() === '' ? null : minorIn(price.value, shop.settings.currency);
   priceWrong.value = typed !== null && Number.isNaN(typed) ? `Expected an amount, got “${price.value}”.` : null;
   if (priceWrong.value !== null) return;
   void attempt(async () => {
@@ -104,7 +105,7 @@ function live(): void {
         kind: kind.value,
         vehicleId: kind.value === 'fitted' && vehicleId.value !== '' ? vehicleId.value : null,
         place: place.value,
-        priceMinor: typed === null ? null : Math.round(typed * 100),
+        priceMinor: typed,
         note: note.value,
       },
     });
@@ -186,7 +187,7 @@ function live(): void {
         </select></label
       >
       <TextField v-model="place" label="Where" placeholder="left bank, shelf U2" />
-      <TextField v-model="price" :label="`Price, ${shop.settings.currency}`" inputmode="decimal" :error="priceWrong" />
+      <FigureField v-model="price" :label="`Price, ${shop.settings.currency}`" field="money" :error="priceWrong" />
       <TextField v-model="note" label="Note" placeholder="from the breaker, 90 000 km" />
       <button type="submit" class="quiet">Note it</button>
       <p v-if="problem" class="font-semibold text-alarm sm:col-span-3" role="alert">{{ problem }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { minorIn } from '../parts/numberIn.ts';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import {
@@ -9,7 +10,7 @@ import {
   type UnitObjectKind,
   unitTypeOf,
 } from '../../core/vehicle/index.ts';
-import { parseNumber } from '../../core/quantity/index.ts';
+import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
 import VariantFields from '../parts/VariantFields.vue';
 import { emptyVariant, readVariant } from '../parts/variantText.ts';
@@ -51,7 +52,7 @@ const match = computed(() => {
 });
 
 async function keep(): Promise<void> {
-  const paid = price.value.trim() === '' ? null : parseNumber(price.value);
+  const paid = price.value.trim() === '' ? null : minorIn(price.value, shop.settings.currency);
   const wrong = paid !== null && (Number.isNaN(paid) || paid < 0);
   errors.value = wrong ? { price: `Expected an amount, got “${price.value}”.` } : {};
   problem.value = '';
@@ -63,7 +64,7 @@ async function keep(): Promise<void> {
     const entry = { kind: 'bought', vehicleId: null, place: place.value, note: note.value };
     await api.post(`/units/${id}/life`, {
       by: shop.personId,
-      entry: { ...entry, priceMinor: paid === null ? null : Math.round(paid * 100) },
+      entry: { ...entry, priceMinor: paid },
     });
     await router.push(`/units/${id}`);
   } catch (error) {
@@ -121,10 +122,10 @@ async function keep(): Promise<void> {
         {{ match.words }}
       </p>
       <div class="mt-3 grid gap-3 sm:grid-cols-3">
-        <TextField
+        <FigureField
           v-model="price"
           :label="`Paid, ${shop.settings.currency}`"
-          inputmode="decimal"
+          field="money"
           :error="errors.price ?? errors['entry.priceMinor']"
         />
         <TextField v-model="place" label="Where it lies" placeholder="shelf U2" />

@@ -1,16 +1,20 @@
 <script setup lang="ts">
+import { numberIn } from '../parts/numberIn.ts';
 import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { VehicleFile, VehicleInput } from '../../contract/index.ts';
-import { parseNumber } from '../../core/quantity/index.ts';
-import { type EngineFamily, type Vehicle } from '../../core/vehicle/index.ts';
+import { FIELDS } from '../../core/quantity/index.ts';
+import { type EngineFamily, FIGURE_FIELDS, type Vehicle } from '../../core/vehicle/index.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import SideBySide from '../parts/SideBySide.vue';
+import FieldBox from '../parts/FieldBox.vue';
+import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
 import { api, ApiError } from '../stores/api.ts';
 import { freshId } from '../stores/job.ts';
 import { useRow } from '../stores/rows.ts';
-import { bandText, readFigure } from './bandText.ts';
+import { useToday } from '../stores/today.ts';
+import { bandText, figureFrom } from './bandText.ts';
 import { IDLE_VALVES, THROTTLES } from './engineChoices.ts';
 import FittedUnits from './FittedUnits.vue';
 import VinField from './VinField.vue';
@@ -19,6 +23,7 @@ const route = useRoute();
 const router = useRouter();
 const existing = computed(() => (route.name === 'vehicle-edit' ? String(route.params.id) : null));
 const id = existing.value ?? freshId();
+const today = useToday();
 const busy = ref(false);
 const errors = ref<Readonly<Record<string, string>>>({});
 const general = ref('');
@@ -39,6 +44,8 @@ const text = reactive({
   owner: '',
   notes: '',
 });
+/** Nothing can have been done here before; a day on paper, such as that of the first invoice, is as good. */
+const knownSince = ref('');
 const throttle = ref<VehicleInput['throttle'] | null>('cable');
 const idleValve = ref<VehicleInput['idleValve'] | null>('rotary');
 const meterUnit = ref<VehicleInput['meterUnit'] | null>('km');
@@ -85,6 +92,7 @@ function show(vehicle: Vehicle): void {
   idleValve.value = vehicle.idleValve;
   meterUnit.value = vehicle.meterUnit;
   familyId.value = vehicle.familyId ?? '';
+  knownSince.value = vehicle.knownSince ?? '';
   kept.value = { units: [...vehicle.units], figures: vehicle.figures };
   Object.assign(bands, {
     idleRpm: bandText(vehicle.figures.idleRpm),
@@ -101,7 +109,7 @@ function saveMine(): void {
   void save();
 }
 
-const band = (name: keyof typeof bands) => readFigure(bands[name], kept.value.figures[name]);
+const band = (name: keyof typeof bands) => figureFrom(bands[name], kept.value.figures[name], FIGURE_FIELDS[name]);
 
 async function save(): Promise<void> {
   const found = {
@@ -109,7 +117,7 @@ async function save(): Promise<void> {
     valveDuty: band('valveDuty'),
     closedVolts: band('closedVolts'),
   };
-  const year = text.year.trim() === '' ? null : parseNumber(text.year);
+  const year = text.year.trim() === '' ? null : numberIn(text.year, FIELDS.count);
   const wrong = Object.fromEntries(
     Object.entries(found).flatMap(([name, value]) =>
       typeof value === 'string' ? [[`vehicle.figures.${name}`, value]] : [],
@@ -130,6 +138,7 @@ async function save(): Promise<void> {
       figures: found,
       units: kept.value.units,
       familyId: familyId.value === '' ? null : familyId.value,
+      ...(knownSince.value === '' ? {} : { knownSince: knownSince.value }),
     };
     sent.value = vehicle;
     if ((await row.save(vehicle)) !== null) await router.push(`/vehicles/${id}`);
@@ -176,14 +185,28 @@ function takeFamily(): void {
         :error="errors['vehicle.nickname']"
       />
       <TextField v-model="text.engine" label="Engine" placeholder="2.5 L four" :error="errors['vehicle.engine']" />
-      <TextField
+      <FigureField
         v-model="text.year"
         label="Year"
-        inputmode="numeric"
+        :field="FIELDS.count"
         placeholder="1998"
         :error="errors['vehicle.year']"
       />
       <TextField v-model="text.owner" label="Owner" placeholder="Island library" :error="errors['vehicle.owner']" />
+      <FieldBox
+        v-slot="{ id: field, described, invalid }"
+        label="Known here since"
+        :error="errors['vehicle.knownSince']"
+        hint="Today, unless it came here before"
+        ><input
+          :id="field"
+          v-model="knownSince"
+          type="date"
+          class="input"
+          :max="today"
+          :aria-describedby="described"
+          :aria-invalid="invalid"
+      /></FieldBox>
       <VinField v-model="text.vin" class="sm:col-span-2" :error="errors['vehicle.vin']" />
     </div>
     <label class="mt-5 block max-w-md">
@@ -208,21 +231,24 @@ function takeFamily(): void {
     </div>
     <h2 class="mb-2 mt-7 text-lg">What it should show</h2>
     <div class="grid max-w-4xl gap-x-6 gap-y-4 sm:grid-cols-3">
-      <TextField
+      <FigureField
         v-model="bands.idleRpm"
+        :field="FIGURE_FIELDS.idleRpm"
         label="Warm idle, rpm"
         placeholder="780 to 880"
         :error="errors['vehicle.figures.idleRpm']"
         hint="Typed here it is a shop figure"
       />
-      <TextField
+      <FigureField
         v-model="bands.valveDuty"
+        :field="FIGURE_FIELDS.valveDuty"
         label="Valve duty, %"
         placeholder="28 to 40"
         :error="errors['vehicle.figures.valveDuty']"
       />
-      <TextField
+      <FigureField
         v-model="bands.closedVolts"
+        :field="FIGURE_FIELDS.closedVolts"
         label="Sensor, plate closed, V"
         placeholder="0.45 to 0.55"
         :error="errors['vehicle.figures.closedVolts']"

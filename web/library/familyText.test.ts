@@ -1,12 +1,13 @@
+import { FIELDS } from '../../core/quantity/index.ts';
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_FAMILY } from '../../core/job/testing/samples.ts';
 import { readVariant, variantText } from '../parts/variantText.ts';
-import { bandText, readBand, readFigure } from './bandText.ts';
+import { bandText, figureFrom, readBand } from './bandText.ts';
 import { emptyKitPart, emptyUnitType, familyText, readFamily } from './familyText.ts';
 
 describe('a family as typed', () => {
   it('comes back as it was', () => {
-    const read = readFamily(familyText(SAMPLE_FAMILY));
+    const read = readFamily(familyText(SAMPLE_FAMILY, 'cr'), 'cr');
     const { id: _, ...input } = SAMPLE_FAMILY;
     expect(read).toEqual({ ok: true, family: input });
   });
@@ -23,18 +24,18 @@ describe('a family as typed', () => {
     };
     const [type] = SAMPLE_FAMILY.unitTypes;
     const family = { ...SAMPLE_FAMILY, unitTypes: [{ ...type!, kit: [part] }] };
-    const text = familyText(family);
-    const read = readFamily(text);
+    const text = familyText(family, 'cr');
+    const read = readFamily(text, 'cr');
     expect(read.ok && read.family.unitTypes[0]?.kit).toEqual([part]);
     text.unitTypes[0]!.kit.push({ ...emptyKitPart('x', 2), count: 'some' });
-    const wrong = readFamily(text);
+    const wrong = readFamily(text, 'cr');
     expect(wrong.ok || wrong.errors).toEqual({ 'unitTypes.0.kit.1.count': 'Expected 1 to 99, got “some”.' });
   });
   it('leaves empty what is empty, and marks what has no source', () => {
-    const text = familyText(null);
+    const text = familyText(null, 'cr');
     text.figures.idleRpm.band = '780 – 880';
     text.unitTypes.push(emptyUnitType('x'));
-    const read = readFamily(text);
+    const read = readFamily(text, 'cr');
     expect(read).toMatchObject({
       ok: true,
       family: {
@@ -45,17 +46,17 @@ describe('a family as typed', () => {
     expect(read.ok && Object.keys(read.family.figures)).toEqual(['idleRpm']);
   });
   it('says beside each field what cannot be read', () => {
-    const text = familyText(SAMPLE_FAMILY);
+    const text = familyText(SAMPLE_FAMILY, 'cr');
     text.figures.coilOhms.band = 'about 50';
     text.figures.idleRpm.band = '900 to 800';
     text.unitTypes[0]!.new = 'dear';
     text.unitTypes[0]!.expected.pins = 'many';
-    const read = readFamily(text);
+    const read = readFamily(text, 'cr');
     expect(read.ok || read.errors).toEqual({
       'figures.coilOhms': 'Expected two figures, such as 780 to 880; got “about 50”.',
-      'figures.idleRpm': 'Expected the smaller figure first.',
-      'unitTypes.0.prices.new': 'Expected an amount, got “dear”.',
-      'unitTypes.0.expected.pins': 'Expected a number of pins, got “many”.',
+      'figures.idleRpm': 'Expected the smaller figure first, got “900 to 800”.',
+      'unitTypes.0.prices.new': 'Expected an amount in cr, such as 80.00; got “dear”.',
+      'unitTypes.0.expected.pins': expect.stringContaining('got “many”') as string,
     });
   });
   it.each([
@@ -63,15 +64,15 @@ describe('a family as typed', () => {
     ['0,45 to 0,55', { low: 0.45, high: 0.55 }],
     ['5', 'Expected two figures, such as 780 to 880; got “5”.'],
   ])('reads the band “%s”', (text, expected) => {
-    expect(readBand(text)).toEqual(expected);
+    expect(readBand(text, FIELDS.voltsBand)).toEqual(expected);
   });
   it('a figure keeps its source while its text is not touched', () => {
     const book = { low: 780, high: 880, source: 'card 12' };
-    expect(readFigure(bandText(book), book)).toBe(book);
-    expect(readFigure('790-880', book)).toEqual({ low: 790, high: 880, source: null });
-    expect(readFigure('', book)).toBeNull();
-    expect(readFigure('', null)).toBeNull();
-    expect(readFigure('warm', book)).toContain('Expected two figures');
+    expect(figureFrom(bandText(book), book, FIELDS.idleBand)).toBe(book);
+    expect(figureFrom('790-880', book, FIELDS.idleBand)).toEqual({ low: 790, high: 880, source: null });
+    expect(figureFrom('', book, FIELDS.idleBand)).toBeNull();
+    expect(figureFrom('', null, FIELDS.idleBand)).toBeNull();
+    expect(figureFrom('warm', book, FIELDS.idleBand)).toContain('Expected a number');
   });
   it('reads features, half a pin not among them', () => {
     const features = { portMm: 46.5, gasket: 'oval', pins: 4, drive: 'motor', mark: 'E4' };

@@ -1,9 +1,10 @@
 import type { FamilyInput } from '../../contract/index.ts';
-import { parseNumber } from '../../core/quantity/index.ts';
+import { FIELDS, readFigure, readMoney, typedMoney } from '../../core/quantity/index.ts';
 import type { KitPart, Rubber } from '../../core/rebuild/index.ts';
 import {
   type EngineFamily,
   FAMILY_FIGURES,
+  FIGURE_FIELDS,
   type FigureName,
   type UnitObjectKind,
   type UnitType,
@@ -57,7 +58,7 @@ export interface FamilyText {
 }
 
 export const FIGURE_NAMES = Object.keys(FAMILY_FIGURES) as FigureName[];
-const money = (minor: number | null): string => (minor === null ? '' : (minor / 100).toFixed(2));
+const money = (minor: number | null, currency: string): string => (minor === null ? '' : typedMoney(minor, currency));
 
 /** A unit type with nothing typed yet. */
 export const emptyUnitType = (id: string): UnitTypeText => ({
@@ -100,23 +101,23 @@ const kitText = ({ id, name, partNumber, count, rubber, wayRound, order, note, p
   placed: placed ?? '',
 });
 
-const typeText = (type: UnitType): UnitTypeText => ({
+const typeText = (type: UnitType, currency: string): UnitTypeText => ({
   id: type.id,
   kind: type.kind,
   name: type.name,
   places: type.places.join(', '),
   partNumber: type.partNumber,
   expected: variantText(type.expected),
-  new: money(type.prices.new),
-  rebuilt: money(type.prices.rebuilt),
-  used: money(type.prices.used),
+  new: money(type.prices.new, currency),
+  rebuilt: money(type.prices.rebuilt, currency),
+  used: money(type.prices.used, currency),
   days: type.daysToGet === null ? '' : String(type.daysToGet),
   source: type.source ?? '',
   kit: (type.kit ?? []).map(kitText),
 });
 
 /** A family as it would be typed; null for a new one. */
-export function familyText(family: EngineFamily | null): FamilyText {
+export function familyText(family: EngineFamily | null, currency: string): FamilyText {
   const figures = Object.fromEntries(
     FIGURE_NAMES.map((name) => {
       const figure = family?.figures[name];
@@ -132,7 +133,7 @@ export function familyText(family: EngineFamily | null): FamilyText {
     use: family?.use ?? 'road',
     layout: family?.layout ?? 'single',
     figures,
-    unitTypes: (family?.unitTypes ?? []).map(typeText),
+    unitTypes: (family?.unitTypes ?? []).map((type) => typeText(type, currency)),
   };
 }
 
@@ -141,19 +142,19 @@ type Read =
   | { readonly ok: false; readonly errors: Readonly<Record<string, string>> };
 
 /** What was typed as a family, or which fields cannot be read. An empty source is a shop figure, to be verified. */
-export function readFamily(text: FamilyText): Read {
+export function readFamily(text: FamilyText, currency: string): Read {
   const errors: Record<string, string> = {};
   const figures: Record<string, { low: number; high: number; source: string | null }> = {};
   for (const name of FIGURE_NAMES) {
-    const read = readBand(text.figures[name].band);
+    const read = readBand(text.figures[name].band, FIGURE_FIELDS[name]);
     if (typeof read === 'string') errors[`figures.${name}`] = read;
     else if (read !== null) figures[name] = { ...read, source: text.figures[name].source.trim() || null };
   }
-  const amount = (typed: string, key: string): number | null => {
+  const days = (typed: string, key: string): number | null => {
     if (typed.trim() === '') return null;
-    const value = parseNumber(typed);
-    if (Number.isNaN(value) || value < 0) errors[key] = `Expected an amount, got “${typed.trim()}”.`;
-    return value;
+    const read = readFigure(typed, FIELDS.days);
+    if (!read.ok) errors[key] = read.message;
+    return read.ok ? read.value : null;
   };
   const unitTypes = text.unitTypes.map((type, index) => {
     const at = `unitTypes.${index}`;
@@ -161,8 +162,10 @@ export function readFamily(text: FamilyText): Read {
     if (!expected.ok)
       for (const [field, message] of Object.entries(expected.errors)) errors[`${at}.expected.${field}`] = message;
     const price = (field: 'new' | 'rebuilt' | 'used'): number | null => {
-      const value = amount(type[field], `${at}.prices.${field}`);
-      return value === null ? null : Math.round(value * 100);
+      if (type[field].trim() === '') return null;
+      const read = readMoney(type[field], currency);
+      if (!read.ok) errors[`${at}.prices.${field}`] = read.message;
+      return read.ok ? read.minor : null;
     };
     return {
       id: type.id,
@@ -175,7 +178,7 @@ export function readFamily(text: FamilyText): Read {
       partNumber: type.partNumber.trim(),
       expected: expected.ok ? expected.features : { portMm: null, gasket: '', pins: null, drive: '', mark: '' },
       prices: { new: price('new'), rebuilt: price('rebuilt'), used: price('used') },
-      daysToGet: amount(type.days, `${at}.daysToGet`),
+      daysToGet: days(type.days, `${at}.daysToGet`),
       source: type.source.trim() || null,
       ...(type.kit.length === 0
         ? {}
@@ -190,7 +193,8 @@ export function readFamily(text: FamilyText): Read {
 
 function readKitPart(part: KitText, at: string, errors: Record<string, string>): KitPart {
   const whole = (typed: string, field: string): number => {
-    const value = parseNumber(typed);
+    const read = readFigure(typed, FIELDS.count);
+    const value = read.ok ? read.value : Number.NaN;
     if (!(Number.isInteger(value) && value >= 1 && value <= 99))
       errors[`${at}.${field}`] = `Expected 1 to 99, got “${typed.trim()}”.`;
     return value;

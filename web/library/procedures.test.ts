@@ -99,7 +99,7 @@ describe('a procedure', () => {
     await flushPromises();
     const text = read(wrapper);
     expect(text).toContain('2 of 14 steps timed here');
-    expect(text).toContain('Version 2, Wednesday 13 May, Isla');
+    expect(text).toContain('Version 2, Wednesday 13 May 2026, Isla');
     expect(text).toContain('measures asked for');
     expect(text).toContain('Tied to nothing');
     expect(text).toContain('Change it');

@@ -82,7 +82,7 @@ describe('a unit', () => {
     const price = wrapper.find(field(wrapper, 'Price'));
     await price.setValue('cheap');
     await form.trigger('submit');
-    expect(read(wrapper)).toContain('Expected an amount, got “cheap”.');
+    expect(read(wrapper)).toContain('Expected an amount in cr, such as 80.00; got “cheap”.');
     expect(price.attributes('aria-invalid')).toBe('true');
     await price.setValue('12,50');
     await wrapper.find(field(wrapper, 'Where')).setValue('left bank');

@@ -39,7 +39,7 @@ describe('a unit that is bought', () => {
     );
     await field('Paid, cr').setValue('dear');
     await view.find('form').trigger('submit');
-    expect(view.find('[role="alert"]').text()).toBe('Expected an amount, got “dear”.');
+    expect(view.find('[role="alert"]').text()).toBe('Expected an amount in cr, such as 80.00; got “dear”.');
     expect([sent.length, field('Port diameter, mm').element.value]).toEqual([0, '46']);
     await field('Paid, cr').setValue('90');
     await view.find('form').trigger('submit');

@@ -3,21 +3,23 @@ import { onMounted, ref, shallowRef, watch } from 'vue';
 import type { Reminder } from '../../contract/index.ts';
 import { format } from '../../core/quantity/index.ts';
 import { api } from '../stores/api.ts';
-import { nowIso } from '../stores/clock.ts';
 import { useShop } from '../stores/shop.ts';
+import { useToday } from '../stores/today.ts';
 
 /** What is to be looked at again: on one vehicle, or what is due in the whole shop. */
 const props = defineProps<{ vehicleId?: string; title: string }>();
 const shop = useShop();
 const rows = shallowRef<readonly Reminder[]>([]);
 const failed = ref('');
-const today = nowIso().slice(0, 10);
+const today = useToday();
 async function load(): Promise<void> {
   try {
     const query = props.vehicleId === undefined ? '' : `?vehicleId=${props.vehicleId}`;
     const all = (await api.get<{ rows: Reminder[] }>(`/reminders${query}`)).rows;
     rows.value =
-      props.vehicleId === undefined ? all.filter(({ dueOn }) => dueOn !== null && dueOn <= today).slice(0, 6) : all;
+      props.vehicleId === undefined
+        ? all.filter(({ dueOn }) => dueOn !== null && dueOn <= today.value).slice(0, 6)
+        : all;
   } catch (error) {
     failed.value = error instanceof Error ? error.message : String(error);
   }

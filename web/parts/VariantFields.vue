@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { FIELDS } from '../../core/quantity/index.ts';
+import FigureField from './FigureField.vue';
 import TextField from './TextField.vue';
 import type { VariantText } from './variantText.ts';
 
@@ -10,15 +12,21 @@ const model = defineModel<VariantText>({ required: true });
 <template>
   <div class="grid gap-3 sm:grid-cols-3">
     <TextField v-model="model.mark" label="Variant mark" placeholder="C" :error="errors?.mark" />
-    <TextField
+    <FigureField
       v-model="model.portMm"
       label="Port diameter, mm"
-      inputmode="decimal"
+      :field="FIELDS.portMm"
       placeholder="52"
       :error="errors?.portMm"
     />
     <TextField v-model="model.gasket" label="Gasket outline" placeholder="square, four holes" :error="errors?.gasket" />
-    <TextField v-model="model.pins" label="Connector pins" inputmode="numeric" placeholder="3" :error="errors?.pins" />
+    <FigureField
+      v-model="model.pins"
+      label="Connector pins"
+      :field="FIELDS.count"
+      placeholder="3"
+      :error="errors?.pins"
+    />
     <TextField v-model="model.drive" label="Drive" placeholder="cable, motor, stepper, rotary" :error="errors?.drive" />
   </div>
 </template>

@@ -1,4 +1,4 @@
-import { parseNumber } from '../../core/quantity/index.ts';
+import { FIELDS, readFigure } from '../../core/quantity/index.ts';
 import type { VariantFeatures } from '../../core/vehicle/index.ts';
 
 /** Features as typed. */
@@ -29,18 +29,19 @@ export function readVariant(
   | { readonly ok: true; readonly features: VariantFeatures }
   | { readonly ok: false; readonly errors: Readonly<Record<string, string>> } {
   const errors: Record<string, string> = {};
-  const read = (field: 'portMm' | 'pins', unit: string): number | null => {
+  const read = (field: 'portMm' | 'pins'): number | null => {
     const typed = text[field].trim();
     if (typed === '') return null;
-    const value = parseNumber(typed);
-    if (Number.isNaN(value) || (field === 'pins' && !Number.isInteger(value)))
-      errors[field] = `Expected a number${unit}, got “${typed}”.`;
-    return value;
+    const figure = readFigure(typed, field === 'pins' ? FIELDS.count : FIELDS.portMm);
+    if (!figure.ok) errors[field] = figure.message;
+    else if (field === 'pins' && !Number.isInteger(figure.value))
+      errors[field] = `Expected a number of pins, got “${typed}”.`;
+    return figure.ok ? figure.value : null;
   };
   const features: VariantFeatures = {
-    portMm: read('portMm', ' in mm'),
+    portMm: read('portMm'),
     gasket: text.gasket.trim(),
-    pins: read('pins', ' of pins'),
+    pins: read('pins'),
     drive: text.drive.trim(),
     mark: text.mark.trim(),
   };

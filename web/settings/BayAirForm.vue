@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { numberIn } from '../parts/numberIn.ts';
 import { onMounted, ref } from 'vue';
 import type { AirReply } from '../../contract/index.ts';
 import type { AiringState } from '../../core/clean/index.ts';
-import { parseNumber } from '../../core/quantity/index.ts';
-import TextField from '../parts/TextField.vue';
+import { type Field, FIELDS } from '../../core/quantity/index.ts';
+import FigureField from '../parts/FigureField.vue';
 import { api, ApiError } from '../stores/api.ts';
 import { useShop } from '../stores/shop.ts';
 
@@ -32,16 +33,16 @@ async function keep(): Promise<void> {
   kept.value = false;
   failed.value = '';
   fields.value = {};
-  const read = (text: string): number => {
-    const value = parseNumber(text);
+  const read = (text: string, field: Field): number => {
+    const value = numberIn(text, field);
     return Number.isNaN(value) ? -1 : value;
   };
   try {
     take(
       await api.put<AirReply>('/air', {
         by: shop.personId,
-        roomM3: read(room.value),
-        rates: Object.fromEntries(states.map((state) => [state, read(rates.value[state])])),
+        roomM3: read(room.value, FIELDS.roomVolume),
+        rates: Object.fromEntries(states.map((state) => [state, read(rates.value[state], FIELDS.plain)])),
       }),
     );
     kept.value = true;
@@ -59,13 +60,13 @@ async function keep(): Promise<void> {
       Air changes an hour are what doors and fan bring; measure them once with smoke if you can.
     </p>
     <div class="grid grid-cols-2 gap-3 sm:grid-cols-5">
-      <TextField v-model="room" label="Volume, m³" inputmode="decimal" :error="fields.roomM3" />
-      <TextField
+      <FigureField v-model="room" label="Volume, m³" :field="FIELDS.roomVolume" :error="fields.roomM3" />
+      <FigureField
         v-for="state in states"
         :key="state"
         v-model="rates[state]"
         :label="`${names[state]}, /h`"
-        inputmode="decimal"
+        :field="FIELDS.plain"
         :error="fields[`rates.${state}`]"
       />
     </div>

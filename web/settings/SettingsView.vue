@@ -1,21 +1,16 @@
 <script setup lang="ts">
-import { computed, reactive, ref, watch } from 'vue';
-import type { Settings } from '../../contract/index.ts';
+import { computed, ref } from 'vue';
 import { HOUSE_QUESTIONS, type HouseRules } from '../../core/house/index.ts';
-import { parseNumber } from '../../core/quantity/index.ts';
-import TextField from '../parts/TextField.vue';
-import { api, ApiError } from '../stores/api.ts';
+import { api } from '../stores/api.ts';
 import { useShop } from '../stores/shop.ts';
 import BayAirForm from './BayAirForm.vue';
 import OpeningHours from './OpeningHours.vue';
+import ShopFigures from './ShopFigures.vue';
 
-/** One plain question a row; the shop answers each once. And the figures that money is worked out with. */
+/** One plain question a row; the shop answers each once. And what the shop says of itself. */
 const shop = useShop();
 const mayEdit = computed(() => shop.person?.role === 'lead' || shop.person?.role === 'owner');
 const problem = ref('');
-const fields = ref<Readonly<Record<string, string>>>({});
-const kept = ref(false);
-
 async function answer(question: string, school: string | null): Promise<void> {
   problem.value = '';
   try {
@@ -25,42 +20,6 @@ async function answer(question: string, school: string | null): Promise<void> {
     });
     shop.rules = reply.rules;
   } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error);
-  }
-}
-
-const text = reactive({ shopName: '', currency: '', rate: '', day: '', comeback: '' });
-watch(
-  () => shop.settings,
-  ({ shopName, currency, ratePerHourMinor, dayPriceMinor, comebackMinor }) => {
-    const money = (minor: number): string => (minor / 100).toFixed(2);
-    Object.assign(text, {
-      shopName,
-      currency,
-      rate: money(ratePerHourMinor),
-      day: money(dayPriceMinor),
-      comeback: money(comebackMinor),
-    });
-  },
-  { immediate: true },
-);
-async function keep(): Promise<void> {
-  const amounts = { ratePerHourMinor: text.rate, dayPriceMinor: text.day, comebackMinor: text.comeback };
-  const read = Object.entries(amounts).map(([name, typed]) => [name, Math.round(parseNumber(typed) * 100)] as const);
-  fields.value = Object.fromEntries(
-    read
-      .filter(([, minor]) => Number.isNaN(minor) || minor < 0)
-      .map(([name]) => [`settings.${name}`, 'Expected an amount of money, zero or more.']),
-  );
-  problem.value = '';
-  kept.value = false;
-  if (Object.keys(fields.value).length > 0) return;
-  try {
-    const settings = { shopName: text.shopName, currency: text.currency, ...Object.fromEntries(read) };
-    shop.settings = await api.put<Settings>('/settings', { by: shop.personId, settings });
-    kept.value = true;
-  } catch (error) {
-    if (error instanceof ApiError) fields.value = error.fields;
     problem.value = error instanceof Error ? error.message : String(error);
   }
 }
@@ -111,33 +70,7 @@ async function keep(): Promise<void> {
         </div>
       </fieldset>
     </div>
-    <h2 class="mb-2 mt-9 text-xl">The shop and its figures</h2>
-    <form class="grid max-w-3xl gap-4 sm:grid-cols-2" @submit.prevent="keep">
-      <TextField v-model="text.shopName" label="Shop" :error="fields['settings.shopName']" />
-      <TextField v-model="text.currency" label="Currency" :error="fields['settings.currency']" />
-      <TextField
-        v-model="text.rate"
-        label="Labour, an hour"
-        inputmode="decimal"
-        :error="fields['settings.ratePerHourMinor']"
-      />
-      <TextField
-        v-model="text.day"
-        label="A day without the vehicle costs its owner"
-        inputmode="decimal"
-        :error="fields['settings.dayPriceMinor']"
-      />
-      <TextField
-        v-model="text.comeback"
-        label="A comeback costs us, besides the work"
-        inputmode="decimal"
-        :error="fields['settings.comebackMinor']"
-      />
-      <div class="sm:col-span-2">
-        <button v-if="mayEdit" type="submit" class="quiet">Keep the figures</button>
-        <span v-if="kept" class="ml-3 text-soft" role="status">Kept.</span>
-      </div>
-    </form>
+    <ShopFigures :may-edit="mayEdit" />
     <OpeningHours :may-edit="mayEdit" />
     <BayAirForm :may-edit="mayEdit" />
     <p class="mt-8 text-[0.9375rem]">

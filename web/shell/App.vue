@@ -4,6 +4,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { useOutbox } from '../stores/outbox.ts';
 import { useShop } from '../stores/shop.ts';
 import { listenForKeys, useKeys } from './keys.ts';
+import ClockNote from './ClockNote.vue';
 import RailNav from './RailNav.vue';
 import { switchTheme } from './theme.ts';
 
@@ -59,6 +60,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', listenForKeys));
         The server is out of reach. What you do is kept here and sent when it is back.
         <button type="button" class="link ml-1" @click="start">Try again</button>
       </p>
+      <ClockNote />
       <RouterView />
     </main>
   </div>

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { daysBetween } from '../../core/days/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import { format } from '../../core/quantity/index.ts';
 import { engineLine, vehicleName } from '../../core/vehicle/index.ts';
-import { nowIso } from '../stores/clock.ts';
+import { useShop } from '../stores/shop.ts';
+import { useToday } from '../stores/today.ts';
 
 const props = defineProps<{ job: Job }>();
-const day = computed(
-  () => Math.floor((Date.parse(nowIso().slice(0, 10)) - Date.parse(props.job.opened.at.slice(0, 10))) / 86_400_000) + 1,
-);
+const shop = useShop();
+const today = useToday();
+const day = computed(() => daysBetween(shop.say.isoDay(props.job.opened.at), today.value) + 1);
 </script>
 
 <template>

@@ -7,6 +7,7 @@ import { useJob } from '../stores/job.ts';
 import { useLiveJob } from '../stores/liveJob.ts';
 import IdentityLine from './IdentityLine.vue';
 import RouteLine from './RouteLine.vue';
+import WritingUpLine from './WritingUpLine.vue';
 import TallyStrip from './start/TallyStrip.vue';
 
 const route = useRoute();
@@ -42,6 +43,7 @@ useKeys([
     <header class="shrink-0 border-b border-line">
       <IdentityLine :job="store.job" />
       <RouteLine :job="store.job" :open="stage" />
+      <WritingUpLine :job-id="jobId" />
     </header>
     <div class="min-h-0 flex-1 overflow-y-auto lg:overflow-hidden">
       <RouterView :key="String(route.name)" />

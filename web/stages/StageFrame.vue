@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { CAUTIONS, nextStage, type Stage, STAGE_NAMES, stageGaps } from '../../core/job/index.ts';
 import CautionStack from '../parts/CautionStack.vue';
@@ -9,12 +9,15 @@ import { useKeys } from '../shell/keys.ts';
 import { freshId, useJob } from '../stores/job.ts';
 import { useForm } from './useForm.ts';
 
+const WriteUpDialog = defineAsyncComponent(() => import('./WriteUpDialog.vue'));
+
 /** Two thirds work, one third why; the way on stands at the foot of the why. */
 const props = defineProps<{ stage: Stage; title: string; lead?: string; cautions?: readonly string[] }>();
 const store = useJob();
 const router = useRouter();
 const form = useForm();
 const note = ref<string | null>(null);
+const writing = ref(false);
 
 const gaps = computed(() => (store.job === null ? [] : stageGaps(store.job, props.stage)));
 const passed = computed(() => store.job?.passed.includes(props.stage) ?? false);
@@ -96,8 +99,17 @@ useKeys([{ keys: 'k', does: 'Note', run: () => (note.value = '') }]);
         >
           Add a note <kbd class="key ml-1" aria-hidden="true">K</kbd>
         </button>
+        <button
+          v-if="!closed"
+          type="button"
+          class="block min-h-9 text-sm font-semibold text-soft underline underline-offset-2"
+          @click="writing = true"
+        >
+          Write up for another time
+        </button>
       </div>
     </aside>
+    <WriteUpDialog v-if="writing && store.job" :job="store.job" @close="writing = false" />
     <SheetDialog v-if="note !== null" :title="`Note at ${STAGE_NAMES[stage].toLowerCase()}`" @close="note = null">
       <form class="grid gap-3" @submit.prevent="keepNote">
         <TextField v-model="note" label="Note" :lines="4" :error="form.error('text') ?? form.general('text')" />

@@ -1,4 +1,5 @@
 import type { ErrorReply } from '../../contract/index.ts';
+import { heardServerTime } from './clock.ts';
 
 /** A request that was answered with an error, in the words to show. */
 export class ApiError extends Error {
@@ -36,6 +37,8 @@ async function call<T>(method: string, path: string, body?: BodyInit, type?: str
   }).catch((cause: unknown) => {
     throw new OutOfReach(cause);
   });
+  const serverTime = response.headers.get('x-shop-time');
+  if (serverTime !== null) heardServerTime(serverTime);
   const reply: unknown = await response.json().catch((cause: unknown) => {
     throw new OutOfReach(cause);
   });

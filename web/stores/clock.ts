@@ -1,16 +1,26 @@
 import { onBeforeUnmount, onMounted, type Ref, ref } from 'vue';
 
-/** The server's clock less this device's, ms. A device whose clock is wrong must not write wrong times into the log. */
-let offset = 0;
+/** Small differences are the network's, ms. */
+const NETWORK_MS = 2000;
 
-/** Takes the server's time as heard now. Small differences are the network's. */
+/** The server's clock less this device's, ms: measured at each contact, 0 where the network explains it. */
+export const clockOffset = ref(0);
+
+/** Takes the server's time as heard now. */
 export function heardServerTime(iso: string): void {
   const difference = Date.parse(iso) - Date.now();
-  offset = Math.abs(difference) > 2000 ? difference : 0;
+  if (Number.isNaN(difference)) return;
+  clockOffset.value = Math.abs(difference) > NETWORK_MS ? difference : 0;
 }
 
-/** Now, ISO, by the server's clock. */
-export const nowIso = (): string => new Date(Date.now() + offset).toISOString();
+/** Now by this device's own clock, ISO: what an entry is sent with, beside when it was sent. */
+export const deviceIso = (): string => new Date(Date.now()).toISOString();
+
+/** A time of this device's clock by the server's, as far as that was heard. */
+export const putRight = (deviceAt: string): string => new Date(Date.parse(deviceAt) + clockOffset.value).toISOString();
+
+/** Now, ISO, by the server's clock. A device whose clock is wrong must not show wrong times. */
+export const nowIso = (): string => putRight(deviceIso());
 
 /** The time, renewed while the component is on the screen. @param everyMs every second unless said otherwise */
 export function useNow(everyMs = 1000): Ref<string> {

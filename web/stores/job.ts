@@ -14,11 +14,12 @@ import {
 } from '../../core/job/index.ts';
 import type { Procedure } from '../../core/procedure/index.ts';
 import { api } from './api.ts';
-import { nowIso } from './clock.ts';
+import { deviceIso, putRight } from './clock.ts';
 import { asksOf, decide, evolve, replay } from './engine.ts';
 import { useKnowledge } from './knowledge.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
+import { useWritingUp } from './writingUp.ts';
 
 /**
  * The job on the screen: what the server has confirmed, with what waits to be saved applied on top by the same
@@ -28,6 +29,7 @@ export const useJob = defineStore('job', () => {
   const outbox = useOutbox();
   const shop = useShop();
   const known = useKnowledge();
+  const writingUp = useWritingUp();
   const id = ref('');
   const confirmed = shallowRef<Job | null>(null);
   const procedures = shallowRef<ReadonlyMap<string, Procedure>>(new Map());
@@ -57,6 +59,7 @@ export const useJob = defineStore('job', () => {
       ...NO_CONTEXT,
       wrenches: asks.wrenches ? shop.wrenches : [],
       rules: asks.rules ? shop.rules : {},
+      measures: asks.measures ? shop.settings.measures : null,
       role: asks.role ? (shop.person?.role ?? null) : null,
       family: asks.family ? family.value : null,
       knowledge: knowledgeFor(asks.knowledge),
@@ -72,7 +75,7 @@ export const useJob = defineStore('job', () => {
       (state, fact) =>
         evolve(
           state,
-          { ...fact, seq: (state?.version ?? 0) + 1, commandId: command.id, at: command.at, by: command.by },
+          { ...fact, seq: (state?.version ?? 0) + 1, commandId: command.id, at: countedAt(command), by: command.by },
           id.value,
         ),
       current,
@@ -156,12 +159,18 @@ export const useJob = defineStore('job', () => {
     const command = {
       ...body,
       id: crypto.randomUUID(),
-      at: nowIso(),
+      ...timeOf(id.value),
       by: shop.personId,
       seen: confirmed.value?.version ?? 0,
     } as Command;
     outbox.add(id.value, command);
     return null;
+  }
+
+  /** The device's own time, or the time that the person writes up; the server puts the first right, and keeps the second. */
+  function timeOf(jobId: string): Pick<Command, 'at' | 'late'> {
+    const writtenFor = writingUp.timeFor(jobId);
+    return writtenFor === null ? { at: deviceIso() } : { at: writtenFor, late: 'written-up' };
   }
 
   return {
@@ -180,6 +189,8 @@ export const useJob = defineStore('job', () => {
   };
 });
 
+/** The time that counts, as the server will have it. */
+const countedAt = ({ at, late }: Command): string => (late === 'written-up' ? at : putRight(at));
 const versionKey = (procedureId: string, version: number): string => `${procedureId}@${version}`;
 
 /** A fresh id for anything that a command creates. */

@@ -1,10 +1,11 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import type { CommandReply } from '../../contract/index.ts';
+import type { CommandReply, SentCommand } from '../../contract/index.ts';
 import type { Command } from '../../core/job/index.ts';
 import { afterPaint } from './afterPaint.ts';
 import { api, ApiError } from './api.ts';
+import { deviceIso } from './clock.ts';
 
 /** A command on its way. */
 export interface Waiting {
@@ -28,6 +29,16 @@ interface OutboxSchema extends DBSchema {
 }
 
 const RETRY_MS = [500, 1000, 2000, 5000, 10_000] as const;
+/** What waited here longer than this was kept while out of reach, ms. */
+const KEPT_MS = 60 * 60_000;
+
+/** A command as it is sent now: with this device's clock, by which the server puts its time right. */
+function sent(command: Command): SentCommand {
+  const sentAt = deviceIso();
+  const waited = Date.parse(sentAt) - Date.parse(command.at);
+  return { ...command, sentAt, ...(command.late === undefined && waited > KEPT_MS ? { late: 'kept' } : {}) };
+}
+
 /** Answers that say “not now” rather than “never”. */
 const COMES_BACK = new Set([500, 502, 503, 504, 507]);
 
@@ -106,7 +117,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function sendOne({ jobId, command }: Waiting): Promise<void> {
     try {
-      const reply = await api.post<CommandReply>(`/jobs/${jobId}/commands`, command);
+      const reply = await api.post<CommandReply>(`/jobs/${jobId}/commands`, sent(command));
       // The answer is applied before the command leaves the queue, so that the screen never shows neither.
       for (const listen of listeners) listen(jobId, reply);
       await drop(command.id);

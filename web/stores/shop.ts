@@ -7,7 +7,6 @@ import { type Speaker, speaker } from '../../core/sheet/index.ts';
 import type { Wrench } from '../../core/torque/index.ts';
 import { readPreference, writePreference } from '../shell/preferences.ts';
 import { api } from './api.ts';
-import { heardServerTime } from './clock.ts';
 
 /** The workshop: its people and tools, and who is at this bench. */
 export const useShop = defineStore('shop', () => {
@@ -16,6 +15,8 @@ export const useShop = defineStore('shop', () => {
   const settings = shallowRef<Settings>({
     shopName: '',
     currency: 'cr',
+    timeZone: 'UTC',
+    measures: null,
     ratePerHourMinor: 0,
     dayPriceMinor: 0,
     comebackMinor: 0,
@@ -36,7 +37,6 @@ export const useShop = defineStore('shop', () => {
       calendar: Calendar;
       now: string;
     }>('/shop');
-    heardServerTime(reply.now);
     people.value = reply.people;
     wrenches.value = reply.wrenches;
     settings.value = reply.settings;
@@ -46,6 +46,17 @@ export const useShop = defineStore('shop', () => {
     loaded.value = true;
   }
 
+  /** Which gallon is meant here, once and for all; out of reach it is asked again another time. */
+  async function settleMeasures(measures: 'US' | 'imperial'): Promise<void> {
+    const by = personId.value;
+    settings.value = await api.put<Settings>('/settings/measures', { by, measures }).catch(() => settings.value);
+  }
+
+  /** What the shop says of itself. @throws ApiError with what is wrong by field */
+  async function keepFigures(figures: Settings): Promise<void> {
+    settings.value = await api.put<Settings>('/settings', { by: personId.value, settings: figures });
+  }
+
   function pick(id: string): void {
     personId.value = id;
     writePreference('person', id);
@@ -53,13 +64,25 @@ export const useShop = defineStore('shop', () => {
 
   const person = computed(() => people.value.find(({ id }) => id === personId.value) ?? null);
   const say = computed<Speaker>(() =>
-    speaker(
-      new Map(people.value.map(({ id, name }) => [id, name])),
-      settings.value.currency,
-      Intl.DateTimeFormat().resolvedOptions().timeZone,
-    ),
+    speaker(new Map(people.value.map(({ id, name }) => [id, name])), settings.value.currency, settings.value.timeZone),
   );
   const firstName = (id: string): string => people.value.find((each) => each.id === id)?.name.split(' ')[0] ?? id;
 
-  return { people, wrenches, settings, rules, tools, calendar, person, personId, loaded, load, pick, say, firstName };
+  return {
+    people,
+    wrenches,
+    settings,
+    rules,
+    tools,
+    calendar,
+    person,
+    personId,
+    loaded,
+    load,
+    pick,
+    keepFigures,
+    settleMeasures,
+    say,
+    firstName,
+  };
 });

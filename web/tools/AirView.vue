@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberIn } from '../parts/numberIn.ts';
 import { computed, ref } from 'vue';
 import {
   type AiringState,
@@ -11,9 +12,9 @@ import {
   type Substance,
   vapour,
 } from '../../core/clean/index.ts';
-import { parseNumber } from '../../core/quantity/index.ts';
+import { FIELDS } from '../../core/quantity/index.ts';
 import FieldBox from '../parts/FieldBox.vue';
-import TextField from '../parts/TextField.vue';
+import FigureField from '../parts/FigureField.vue';
 import { useAir, useAirLive } from '../stores/air.ts';
 import { useNow } from '../stores/clock.ts';
 import { useShop } from '../stores/shop.ts';
@@ -41,10 +42,10 @@ const substance = ref<Substance>('throttle-cleaner');
 const grams = ref('60');
 const minutes = ref('0');
 const volume = ref('');
-const room = computed(() => parseNumber(volume.value) || (store.reply?.roomM3 ?? 120));
+const room = computed(() => numberIn(volume.value, FIELDS.roomVolume) || (store.reply?.roomM3 ?? 120));
 const changes = computed(() => store.reply?.rates[store.reply.state] ?? 0.5);
 const trial = computed(() => {
-  const [mass, time] = [parseNumber(grams.value), parseNumber(minutes.value)];
+  const [mass, time] = [numberIn(grams.value, FIELDS.canGrams), numberIn(minutes.value, FIELDS.minutes)];
   if (!(mass >= 0 && mass <= 100_000 && time >= 0 && time <= 600 && room.value >= 10)) return null;
   return vapour({
     grams: mass,
@@ -158,12 +159,12 @@ const ticks = (top: number): number[] => [0, 0.5, 1].map((share) => share * top)
           </select>
         </FieldBox>
         <div class="mt-3 grid grid-cols-3 gap-2">
-          <TextField v-model="grams" label="Grams" inputmode="decimal" />
-          <TextField v-model="minutes" label="Minutes" inputmode="decimal" />
-          <TextField
+          <FigureField v-model="grams" label="Grams" :field="FIELDS.canGrams" />
+          <FigureField v-model="minutes" label="Minutes" :field="FIELDS.minutes" />
+          <FigureField
             v-model="volume"
             label="Room, m³"
-            inputmode="decimal"
+            :field="FIELDS.roomVolume"
             :placeholder="String(store.reply?.roomM3 ?? '')"
           />
         </div>

@@ -1,21 +1,25 @@
 <script setup lang="ts">
+import { numberIn } from '../parts/numberIn.ts';
 import { computed, ref } from 'vue';
 import {
   compatible,
   freezePoint,
+  freezeWords,
   type Glycol,
   type Inhibitor,
   INHIBITORS,
   mix,
   shareForFreezePoint,
 } from '../../core/coolant/index.ts';
-import { format, formatNumber, parseNumber } from '../../core/quantity/index.ts';
+import { FIELDS, formatNumber } from '../../core/quantity/index.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import FieldBox from '../parts/FieldBox.vue';
-import TextField from '../parts/TextField.vue';
+import FigureField from '../parts/FigureField.vue';
+import { useShop } from '../stores/shop.ts';
 import TopUpRows from '../stages/coolant/TopUpRows.vue';
 
 /** Coolant without a job: mixing, freeze points both ways, topping up, what goes with what. */
+const shop = useShop();
 const glycol = ref<Glycol | null>('ethylene');
 const base = computed<Glycol>(() => glycol.value ?? 'ethylene');
 const percent = ref('50');
@@ -31,23 +35,27 @@ const addedShare = ref('0');
 const a = ref<Inhibitor>('OAT');
 const b = ref<Inhibitor>('HOAT');
 
-const share = (text: string): number => parseNumber(text) / 100;
+const share = (text: string): number => numberIn(text, FIELDS.share) / 100;
+const litres = (text: string): number => numberIn(text, FIELDS.coolantLitres, shop.settings.measures);
 const within = (value: number, low: number, high: number): boolean => value >= low && value <= high;
 const freeze = computed(() =>
   within(share(percent.value), 0, 1) ? freezePoint(base.value, share(percent.value)) : null,
 );
 const back = computed(() => {
   try {
-    return { percent: Math.round(shareForFreezePoint(base.value, parseNumber(celsius.value)) * 100), wrong: null };
+    return {
+      percent: Math.round(shareForFreezePoint(base.value, numberIn(celsius.value, FIELDS.freezePoint)) * 100),
+      wrong: null,
+    };
   } catch (error) {
     return { percent: null, wrong: (error as RangeError).message.replace('NaN', 'nothing that can be read') };
   }
 });
 const state = computed(() => {
   const [volume, concentration, capacity, wanted] = [
-    parseNumber(now.value),
+    litres(now.value),
     share(nowShare.value),
-    parseNumber(full.value),
+    litres(full.value),
     share(target.value),
   ];
   return within(volume, 0, 100) && within(concentration, 0, 1) && within(capacity, 0.1, 100) && within(wanted, 0, 1)
@@ -57,20 +65,20 @@ const state = computed(() => {
 const mixed = computed(() => {
   try {
     const found = mix(
-      { volume: parseNumber(full.value), concentration: share(nowShare.value) },
+      { volume: litres(full.value), concentration: share(nowShare.value) },
       {
-        drained: parseNumber(drained.value),
-        returned: parseNumber(returned.value),
-        added: parseNumber(added.value),
+        drained: litres(drained.value),
+        returned: litres(returned.value),
+        added: litres(added.value),
         addedConcentration: share(addedShare.value),
       },
     );
-    return { ...found, freezes: freezePoint(base.value, found.concentration).celsius, wrong: null };
+    return { ...found, freezes: freezeWords(freezePoint(base.value, found.concentration)), wrong: null };
   } catch (error) {
     return {
       volume: 0,
       concentration: 0,
-      freezes: 0,
+      freezes: '',
       wrong: (error as RangeError).message.replace('NaN', 'nothing that can be read'),
     };
   }
@@ -97,13 +105,13 @@ const goes = computed(() => compatible(a.value, b.value));
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">Share to freeze point, and back</h2>
         <div class="mt-3 grid max-w-md grid-cols-2 gap-4">
-          <TextField
+          <FigureField
             v-model="percent"
             label="Antifreeze, % by volume"
-            inputmode="decimal"
+            :field="FIELDS.share"
             :error="freeze === null ? 'Expected 0 to 100 %.' : null"
           />
-          <TextField v-model="celsius" label="Refractometer, °C" inputmode="text" :error="back.wrong" />
+          <FigureField v-model="celsius" label="Refractometer, °C" :field="FIELDS.freezePoint" :error="back.wrong" />
           <p>
             <span v-if="freeze" class="figure text-[2.5rem] text-harbour">{{
               formatNumber({ value: freeze.celsius, unit: '°C' }, { decimals: 0 })
@@ -116,7 +124,7 @@ const goes = computed(() => compatible(a.value, b.value));
           </p>
         </div>
         <p v-if="freeze?.beyondTable" class="text-sm font-semibold text-brass">
-          Stronger than the table goes: above about 60 % by mass it protects less again.
+          Stronger than the table goes: {{ freezeWords(freeze) }}.
         </p>
       </section>
       <section class="border-t border-line pt-4">
@@ -146,10 +154,10 @@ const goes = computed(() => compatible(a.value, b.value));
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">Top up</h2>
         <div class="mt-3 grid grid-cols-4 gap-2">
-          <TextField v-model="full" label="Full, L" inputmode="decimal" />
-          <TextField v-model="target" label="Wanted, %" inputmode="decimal" />
-          <TextField v-model="now" label="In it, L" inputmode="decimal" />
-          <TextField v-model="nowShare" label="Of, %" inputmode="decimal" />
+          <FigureField v-model="full" label="Full, L" :field="FIELDS.coolantLitres" />
+          <FigureField v-model="target" label="Wanted, %" :field="FIELDS.share" />
+          <FigureField v-model="now" label="In it, L" :field="FIELDS.coolantLitres" />
+          <FigureField v-model="nowShare" label="Of, %" :field="FIELDS.share" />
         </div>
         <TopUpRows v-if="state" class="mt-3" :state="state.now" :target="state.target" :glycol="base" />
         <p v-else class="mt-3 text-sm font-semibold text-alarm" role="alert">
@@ -159,16 +167,16 @@ const goes = computed(() => compatible(a.value, b.value));
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">Out, back and added</h2>
         <div class="mt-3 grid grid-cols-4 gap-2">
-          <TextField v-model="drained" label="Out, L" inputmode="decimal" />
-          <TextField v-model="returned" label="Back, L" inputmode="decimal" />
-          <TextField v-model="added" label="Added, L" inputmode="decimal" />
-          <TextField v-model="addedShare" label="Of, %" inputmode="decimal" />
+          <FigureField v-model="drained" label="Out, L" :field="FIELDS.coolantLitres" />
+          <FigureField v-model="returned" label="Back, L" :field="FIELDS.coolantLitres" />
+          <FigureField v-model="added" label="Added, L" :field="FIELDS.coolantLitres" />
+          <FigureField v-model="addedShare" label="Of, %" :field="FIELDS.share" />
         </div>
         <p v-if="mixed.wrong" class="mt-3 text-sm font-semibold text-alarm" role="alert">{{ mixed.wrong }}</p>
         <p v-else class="mt-3">
           From {{ full }} L at {{ nowShare }} %:
           <b class="text-harbour">{{ mixed.volume.toFixed(2) }} L at {{ (mixed.concentration * 100).toFixed(0) }} %</b>,
-          freezes at <b class="text-harbour">{{ format({ value: mixed.freezes, unit: '°C' }, { decimals: 0 }) }}</b>.
+          freezes at <b class="text-harbour">{{ mixed.freezes }}</b>.
         </p>
         <p class="mt-2 text-sm text-soft">Standard tables of glycol and water; the maker’s label comes first.</p>
       </section>

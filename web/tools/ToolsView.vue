@@ -1,15 +1,17 @@
 <script setup lang="ts">
+import { numberIn } from '../parts/numberIn.ts';
 import { computed, ref } from 'vue';
-import { freezePoint, type Glycol } from '../../core/coolant/index.ts';
+import { freezePoint, freezeWords, type Glycol } from '../../core/coolant/index.ts';
 import { calibrationDue } from '../../core/prepare/index.ts';
-import { format, formatNumber, parseNumber, parseQuantity, unitsOfKind } from '../../core/quantity/index.ts';
+import { FIELDS, format, formatNumber, readField, unitsOfKind } from '../../core/quantity/index.ts';
 import { isSpec, rankWrenches, specFromText } from '../../core/torque/index.ts';
 import { checkVin, parseDtc } from '../../core/vehicle/index.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
-import { dayWithYear } from '../parts/dayWithYear.ts';
+import { sayDate } from '../../core/days/index.ts';
+import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
-import { nowIso } from '../stores/clock.ts';
 import { useShop } from '../stores/shop.ts';
+import { useToday } from '../stores/today.ts';
 import WrenchRows from './WrenchRows.vue';
 
 /** The bench tools on their own: torque, coolant, codes and VINs, without a job. */
@@ -21,7 +23,7 @@ const code = ref('');
 const vin = ref('');
 
 const spec = computed(() => specFromText(torque.value, null));
-const parsed = computed(() => parseQuantity(torque.value, 'torque'));
+const parsed = computed(() => readField(torque.value, FIELDS.torqueSpec));
 const ranked = computed(() => (isSpec(spec.value) ? rankWrenches(spec.value, shop.wrenches) : []));
 const others = computed(() => {
   const { value } = parsed;
@@ -31,16 +33,16 @@ const others = computed(() => {
         .map((unit) => format(value.quantity, { in: unit }))
     : [];
 });
-const today = nowIso().slice(0, 10);
+const today = useToday();
 const wall = computed(() =>
   shop.tools.map((tool) => {
     const due = calibrationDue(tool);
-    const late = tool.calibrationMonths !== null && (due === null || due < today);
-    return { tool, late, words: due === null ? '' : `${late ? 'was due' : 'calibrated until'} ${dayWithYear(due)}` };
+    const late = tool.calibrationMonths !== null && (due === null || due < today.value);
+    return { tool, late, words: due === null ? '' : `${late ? 'was due' : 'calibrated until'} ${sayDate(due)}` };
   }),
 );
 const freeze = computed(() => {
-  const percent = parseNumber(share.value);
+  const percent = numberIn(share.value, FIELDS.share);
   return percent >= 0 && percent <= 100 ? freezePoint(glycol.value ?? 'ethylene', percent / 100) : null;
 });
 const dtc = computed(() => (code.value === '' ? null : parseDtc(code.value)));
@@ -59,8 +61,9 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
     <div class="mt-4 grid gap-x-12 gap-y-8 lg:grid-cols-2">
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">Torque and wrench</h2>
-        <TextField
+        <FigureField
           v-model="torque"
+          :field="FIELDS.torqueSpec"
           class="mt-3 max-w-sm"
           label="As the book writes it"
           placeholder="8–10 Nm, 80 in-lb, 0.9 kgf m"
@@ -78,11 +81,11 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">Freeze point</h2>
         <div class="mt-3 flex flex-wrap items-end gap-4">
-          <TextField
+          <FigureField
             v-model="share"
             class="w-52"
             label="Antifreeze, % by volume"
-            inputmode="decimal"
+            :field="FIELDS.share"
             :error="freeze === null ? 'Expected 0 to 100 %.' : null"
           /><ChoiceRow
             v-model="glycol"
@@ -100,7 +103,7 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
           <span class="text-lg font-semibold text-soft">°C</span>
         </p>
         <p v-if="freeze?.beyondTable" class="text-sm font-semibold text-brass">
-          Stronger than the table goes: protection gets worse again above about 60 % by mass.
+          Stronger than the table goes: {{ freezeWords(freeze) }}.
         </p>
         <p class="text-sm text-soft">Standard tables of glycol and water; the maker’s label comes first.</p>
       </section>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { numberIn } from '../parts/numberIn.ts';
 import { computed, ref } from 'vue';
-import { parseNumber } from '../../core/quantity/index.ts';
+import { FIELDS } from '../../core/quantity/index.ts';
 import {
   CONDITIONS,
   correctForLubricant,
@@ -25,6 +26,7 @@ import type { Bolt } from '../../core/procedure/index.ts';
 import FieldBox from '../parts/FieldBox.vue';
 import FigureRow from '../parts/FigureRow.vue';
 import { keysOf } from '../parts/keysOf.ts';
+import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
 import FlangePlacer from '../library/editor/FlangePlacer.vue';
 import AdapterForm from '../stages/torque/AdapterForm.vue';
@@ -82,20 +84,20 @@ const pull = computed(() =>
 const proof = computed(() =>
   pull.value === null || thread.value === null ? null : proofFraction(pull.value.newtons, thread.value, grade.value),
 );
-const depthProblem = computed(() => (parseNumber(depth.value) > 0 ? null : 'Expected more than 0 mm.'));
+const depthProblem = computed(() => (numberIn(depth.value, FIELDS.playMm) > 0 ? null : 'Expected more than 0 mm.'));
 const shearProblem = computed(() =>
-  ownShear.value === '' || parseNumber(ownShear.value) > 0 ? null : 'Expected more than 0 MPa.',
+  ownShear.value === '' || numberIn(ownShear.value, FIELDS.shearMpa) > 0 ? null : 'Expected more than 0 MPa.',
 );
 const hole = computed(() =>
   thread.value === null || depthProblem.value !== null || shearProblem.value !== null
     ? null
     : {
         thread: thread.value,
-        engagement: parseNumber(depth.value),
+        engagement: numberIn(depth.value, FIELDS.playMm),
         material:
           ownShear.value === ''
             ? material.value
-            : { name: 'your own figure', shearMpa: parseNumber(ownShear.value), source: null },
+            : { name: 'your own figure', shearMpa: numberIn(ownShear.value, FIELDS.shearMpa), source: null },
         condition: condition.value,
       },
 );
@@ -103,7 +105,7 @@ const margin = computed(() =>
   spec.value === null || hole.value === null ? null : stripMargin(spec.value, hole.value),
 );
 const repairs = computed(() => (hole.value === null ? [] : repairRoutes(spec.value, hole.value)));
-const fractions = computed(() => shares.value.split(/[,;]\s*/).map((each) => parseNumber(each.replace('%', '')) / 100));
+const fractions = computed(() => shares.value.split(/[,;]\s*/).map((each) => numberIn(each, FIELDS.share) / 100));
 const rounds = computed(() => {
   if (spec.value === null) return null;
   try {
@@ -129,8 +131,9 @@ const kilo = (newtons: number): string => `${Number((newtons / 1000).toPrecision
         <section class="grid gap-3 border-t border-line pt-4">
           <h2 class="text-lg">The joint</h2>
           <div class="grid gap-3 sm:grid-cols-3">
-            <TextField
+            <FigureField
               v-model="text"
+              :field="FIELDS.torqueSpec"
               label="Torque, as the book writes it"
               placeholder="8–10 Nm, 5 Nm + 45°"
               :error="isSpec(parsed) ? null : parsed.message"
@@ -160,16 +163,16 @@ const kilo = (newtons: number): string => `${Number((newtons / 1000).toPrecision
                 </option>
               </select>
             </FieldBox>
-            <TextField v-model="depth" label="Grips, mm deep" inputmode="decimal" :error="depthProblem" />
+            <FigureField v-model="depth" label="Grips, mm deep" :field="FIELDS.playMm" :error="depthProblem" />
             <FieldBox v-slot="{ id }" label="Cut into">
               <select :id="id" v-model="material" class="input">
                 <option v-for="each in keysOf(STRENGTHS)" :key="each" :value="each">{{ STRENGTHS[each].name }}</option>
               </select>
             </FieldBox>
-            <TextField
+            <FigureField
               v-model="ownShear"
               label="Shear strength, MPa"
-              inputmode="decimal"
+              :field="FIELDS.shearMpa"
               :placeholder="String(STRENGTHS[material].shearMpa)"
               :error="shearProblem"
             />

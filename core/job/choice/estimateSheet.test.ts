@@ -32,7 +32,7 @@ describe('the estimate', () => {
   });
   it('carries the owner’s answer', () => {
     expect(estimateSheet(job, job.estimates[0]!, say).answer).toBe(
-      'Approved up to 28.00 cr by the nurse, telephone, Wednesday 13 May, 08:18.',
+      'Approved up to 28.00 cr by the nurse, telephone, Wednesday 13 May 2026, 08:18.',
     );
   });
   it('fits into a message', () => {

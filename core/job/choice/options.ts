@@ -1,3 +1,4 @@
+import { minorOf } from '../../quantity/index.ts';
 import { type ChooseInput, type OptionId, type OptionTerms, type ShopResult, usualTerms } from '../../choose/index.ts';
 import type { EngineFamily, UnitObjectKind } from '../../vehicle/index.ts';
 import type { JobDiagnosis } from '../diagnosis/diagnose.ts';
@@ -71,14 +72,18 @@ export function estimateLines(
   ];
 }
 
-/** The range of an estimate, minor units, rounded to whole crowns outwards. */
-export function estimateRange(lines: readonly EstimateLine[]): {
+/** The range of an estimate, minor units, rounded outwards to whole units of its currency. */
+export function estimateRange(
+  lines: readonly EstimateLine[],
+  currency: string,
+): {
   readonly lowMinor: number;
   readonly highMinor: number;
 } {
   const sum = lines.reduce((total, { minor }) => total + minor, 0);
+  const whole = minorOf(1, currency);
   return {
-    lowMinor: Math.floor((sum * ESTIMATE_SPREAD.low) / 100) * 100,
-    highMinor: Math.ceil((sum * ESTIMATE_SPREAD.high) / 100) * 100,
+    lowMinor: Math.floor((sum * ESTIMATE_SPREAD.low) / whole) * whole,
+    highMinor: Math.ceil((sum * ESTIMATE_SPREAD.high) / whole) * whole,
   };
 }

@@ -24,13 +24,13 @@ export const choiceRows = (job: Job, say: Speaker): SheetRow[] => [
     const asked = HOUSE_QUESTIONS.find(({ id }) => id === question);
     return row('Departs from the house rule', asked?.schools.find(({ id }) => id === taken)?.name ?? taken, reason);
   }),
-  ...job.estimates.map(({ lowMinor, highMinor, answer }) =>
+  ...job.estimates.map(({ lowMinor, highMinor, currency, answer }) =>
     row(
       'Estimate',
-      `${say.money(lowMinor)} to ${say.money(highMinor)}`,
+      `${say.money(lowMinor, currency)} to ${say.money(highMinor, currency)}`,
       answer === null
         ? 'not answered'
-        : `${answer.answer === 'up to' ? `approved up to ${say.money(answer.limitMinor ?? 0)}` : answer.answer} by ${answer.who}`,
+        : `${answer.answer === 'up to' ? `approved up to ${say.money(answer.limitMinor ?? 0, currency)}` : answer.answer} by ${answer.who}`,
     ),
   ),
 ];

@@ -1,5 +1,5 @@
 import { advise, canUse, SUBSTANCES, SURFACES } from '../../clean/index.ts';
-import { convert } from '../../quantity/index.ts';
+import { convert, FIELDS } from '../../quantity/index.ts';
 import {
   flag,
   id,
@@ -67,9 +67,9 @@ export const canWeighed = fact('can-weighed', {
 export const weighCan = command('weigh-can', {
   shape: record({ id, substance: keyOf(SUBSTANCES), surface: line, ...unsaid, beforeText: line, afterText: line }),
   decide: (_, { beforeText, afterText, ...data }) => {
-    const before = typedAmount('beforeText', beforeText, 'mass', 'g');
+    const before = typedAmount('beforeText', beforeText, FIELDS.canGrams);
     if ('ok' in before) return before;
-    const after = typedAmount('afterText', afterText, 'mass', 'g');
+    const after = typedAmount('afterText', afterText, FIELDS.canGrams);
     if ('ok' in after) return after;
     const beforeG = convert(before.value, before.unit, 'g');
     const afterG = convert(after.value, after.unit, 'g');

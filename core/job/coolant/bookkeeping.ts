@@ -1,5 +1,5 @@
 import { INHIBITORS } from '../../coolant/index.ts';
-import { convert, format } from '../../quantity/index.ts';
+import { convert, FIELDS, format } from '../../quantity/index.ts';
 import {
   flag,
   id,
@@ -68,8 +68,9 @@ export const recordCoolant = command('record-coolant', {
     concentration: orNull(number),
     ...unsaid,
   }),
-  decide: (job, { amountText, ...data }) => {
-    const quantity = typedAmount('amountText', amountText, 'volume', 'L');
+  asks: () => ({ measures: true }),
+  decide: (job, { amountText, ...data }, { measures }) => {
+    const quantity = typedAmount('amountText', amountText, FIELDS.coolantLitres, measures);
     if ('ok' in quantity) return quantity;
     const litres = convert(quantity.value, quantity.unit, 'L');
     if (litres === 0) return refuseField('amountText', 'Expected more than 0 L.');

@@ -25,7 +25,7 @@ export const COOLANT_SAMPLES: SamplesOf<typeof COOLANT> = {
     data: { id: 'c', when: 'before', tool: 'refractometer', scale: 'ethylene', typed: '−37 °C' },
     events: ['coolant-tested'],
     shows: (job) => job.coolantTests.map(({ celsius, share }) => [celsius, Math.round(share * 100)]),
-    as: [[-37, 49]],
+    as: [[-37, 50]],
   },
 
   'check-leaks': {

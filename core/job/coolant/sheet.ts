@@ -1,4 +1,4 @@
-import { coolantAccount, freezePoint } from '../../coolant/index.ts';
+import { coolantAccount, type FreezePoint, freezePoint, freezeWords } from '../../coolant/index.ts';
 import { format } from '../../quantity/index.ts';
 import { row, type SheetRow } from '../../sheet/index.ts';
 import type { Job } from '../job.ts';
@@ -33,11 +33,11 @@ const bookRows = ({ caught, returned, added, addedConcentration, discarded }: Ac
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /** The mix after the work, from what was read before or the family's mix, and the book. */
-export function mixAfter(job: Job): { volume: number; concentration: number; freezesAt: number } | null {
+export function mixAfter(job: Job): { volume: number; concentration: number; freezes: FreezePoint } | null {
   const system = job.procedure?.coolant ?? null;
   const now = coolantNow(job);
   if (system === null || now === null || job.coolant.length === 0) return null;
-  return { ...now, freezesAt: freezePoint(system.glycol, now.concentration).celsius };
+  return { ...now, freezes: freezePoint(system.glycol, now.concentration) };
 }
 
 function mixRows(job: Job): SheetRow[] {
@@ -48,7 +48,7 @@ function mixRows(job: Job): SheetRow[] {
         row(
           'Mix now',
           `${(after.concentration * 100).toFixed(0)} % antifreeze`,
-          `freezes at ${format({ value: after.freezesAt, unit: '°C' }, { decimals: 0 })}, worked out`,
+          `freezes at ${freezeWords(after.freezes)}, worked out`,
         ),
       ];
 }

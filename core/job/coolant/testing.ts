@@ -1,5 +1,5 @@
 import { shareFromRefractometer } from '../../coolant/index.ts';
-import { parseNumber, parseQuantity } from '../../quantity/index.ts';
+import { FIELDS, readFigure } from '../../quantity/index.ts';
 import { id, line, number, oneOf, record } from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, nonEmpty, refuse, refuseField } from '../decision.ts';
@@ -39,9 +39,9 @@ export const testCoolant = command('test-coolant', {
     const system = job.procedure?.coolant ?? null;
     if (system === null)
       return refuse('no-coolant', 'This procedure has no coolant.', 'Use the coolant page under Tools.');
-    const read = parseQuantity(data.typed, 'temperature', '°C');
-    const celsius = read.ok ? read.quantity.value : parseNumber(data.typed);
-    if (Number.isNaN(celsius)) return refuseField('typed', 'Expected a freeze point such as −37 °C.');
+    const read = readFigure(data.typed, FIELDS.freezePoint);
+    if (!read.ok) return refuseField('typed', read.message);
+    const celsius = read.value;
     try {
       const share = shareFromRefractometer(system.glycol, data.scale, celsius);
       return accept(coolantTested.of({ ...data, celsius, share }));

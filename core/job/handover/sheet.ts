@@ -12,18 +12,16 @@ export function moneyRows(job: Job, say: Speaker): SheetRow[] {
     ...lostTimeRows(job),
   ];
   if (job.handOver === null) return time;
-  const { labourMinutes, ratePerHourMinor } = job.handOver;
+  const { labourMinutes, ratePerHourMinor, currency } = job.handOver;
+  // A sheet says what was agreed then, whatever the shop counts in now.
+  const money = (minor: number): string => say.money(minor, currency);
   const cost = costOf(job, labourMinutes, ratePerHourMinor);
   return [
     ...time,
-    row(
-      'Labour',
-      say.money(cost.labourMinor),
-      `${formatMinutes(labourMinutes)} at ${say.money(ratePerHourMinor)} an hour`,
-    ),
-    row('Parts', say.money(cost.partsMinor)),
-    ...(cost.materialsMinor === 0 ? [] : [row('Cleaner and coolant', say.money(cost.materialsMinor))]),
-    row('Total', say.money(cost.totalMinor)),
+    row('Labour', money(cost.labourMinor), `${formatMinutes(labourMinutes)} at ${money(ratePerHourMinor)} an hour`),
+    row('Parts', money(cost.partsMinor)),
+    ...(cost.materialsMinor === 0 ? [] : [row('Cleaner and coolant', money(cost.materialsMinor))]),
+    row('Total', money(cost.totalMinor)),
   ];
 }
 

@@ -1,3 +1,4 @@
+import { FIELDS } from '../../quantity/index.ts';
 import { id, line, orNull, paragraph, record, type TypeOf } from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, refuse, refuseField } from '../decision.ts';
@@ -35,7 +36,7 @@ export const dropUnit = command('drop-unit', {
 
 function heightOf(heightText: TypeOf<typeof line>) {
   if (heightText.trim() === '') return null;
-  const height = typedAmount('heightText', heightText, 'length', 'm');
+  const height = typedAmount('heightText', heightText, FIELDS.dropMetres);
   return !('ok' in height) && height.value <= 0 ? refuseField('heightText', 'Expected more than 0 m.') : height;
 }
 

@@ -10,7 +10,10 @@ export const INSPECTION_SAMPLES: SamplesOf<typeof INSPECTION> = {
     data: { id: 'd', unit: 'throttle-body', heightText: '80 cm', note: 'onto concrete' },
     events: ['unit-dropped'],
     shows: (job) => [job.drops.map(({ unit, height }) => [unit, height]), stageGaps(job, 'inspect').at(-1)],
-    as: [[['throttle-body', { value: 80, unit: 'cm' }]], 'Throttle body was dropped and not looked at since'],
+    as: [
+      [['throttle-body', { value: 80, unit: 'cm', text: '80 cm' }]],
+      'Throttle body was dropped and not looked at since',
+    ],
   },
   'record-finding': {
     after: [open],

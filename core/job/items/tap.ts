@@ -1,7 +1,8 @@
 import type { CommandBody, CommandData } from '../catalogue.ts';
 import type { Job } from '../job.ts';
 import { lengthsOf, strippedThreads } from '../torque/bolts.ts';
-import { type AdapterOn, adapterWords, boltTorqueText, type TorqueStep } from '../torque/step.ts';
+import type { TorqueStep } from '../torque/step.ts';
+import type { AdapterOn } from '../torque/tightening.ts';
 import { placeFor, tagFor } from './places.ts';
 import type { JobItem, JobOpening } from './state.ts';
 
@@ -90,13 +91,9 @@ export const passEntry = (
 ): Omit<CommandData['tighten-pass'], 'itemId'> => ({
   pass: step.pass,
   method: byFeel ? 'by-feel' : step.angleDeg === null ? 'wrench' : 'angle',
-  torqueText: byFeel
-    ? ''
-    : step.angleDeg === null
-      ? boltTorqueText(torqueText || step.entry, adapter)
-      : torqueText || step.entry,
+  torqueText: byFeel ? '' : torqueText || step.entry,
   wrenchId: byFeel ? '' : (step.chosen?.wrench.id ?? ''),
-  ...(adapter === null || byFeel ? {} : { adapter: adapterWords(adapter) }),
+  ...(adapter === null || byFeel || step.angleDeg !== null ? {} : { adapter }),
 });
 
 /** The command that a tap gives. @param plugId a fresh id for what a tap may put into an opening */

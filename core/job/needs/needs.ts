@@ -1,4 +1,5 @@
 import type { Need } from '../../procedure/index.ts';
+import { samePart } from '../../stock/index.ts';
 import type { Job } from '../job.ts';
 import type { NeedState } from './state.ts';
 
@@ -11,14 +12,14 @@ export const needState = (job: Job, needId: string): NeedState | undefined =>
 
 /** What is known of a part, by the id or part number of its need; null when nobody has looked. */
 export function partHere(job: Job, part: string): { here: boolean; expected: string | null } | null {
-  const need = allNeeds(job).find(({ id, partNumber }) => id === part || (partNumber !== '' && partNumber === part));
+  const need = allNeeds(job).find(({ id, partNumber }) => id === part || samePart(partNumber, part));
   const state = need === undefined ? undefined : needState(job, need.id);
   return state === undefined ? null : { here: state.state === 'ready', expected: state.expected };
 }
 
 /** The name of a part as the list has it, or the part itself. */
 export const partName = (job: Job, part: string): string =>
-  allNeeds(job).find(({ id, partNumber }) => id === part || (partNumber !== '' && partNumber === part))?.name ?? part;
+  allNeeds(job).find(({ id, partNumber }) => id === part || samePart(partNumber, part))?.name ?? part;
 
 /** What was done first and must be undone at the end, in the reverse of the order in which it is listed. */
 export function endSteps(job: Job): { need: Need; words: string; beforeStart: boolean; done: boolean }[] {

@@ -1,3 +1,4 @@
+import { plainNumber } from '../../stock/index.ts';
 import type { Need, Procedure, ProcedureItem } from '../../procedure/index.ts';
 import type { BeforeConstraint, Constraint } from '../../refit/index.ts';
 import type { RecordedEvent } from '../catalogue.ts';
@@ -149,10 +150,10 @@ function toProcedureItem(item: JobItem): ProcedureItem {
 
 function needsOf(job: Job, travelled: readonly JobItem[]): Need[] {
   const needs = [...(job.procedure?.needs ?? []), ...job.ownNeeds];
-  const numbers = new Set(needs.map(({ partNumber }) => partNumber));
+  const numbers = new Set(needs.map(({ partNumber }) => plainNumber(partNumber)));
   const renewed = travelled.filter(
     ({ state, fitted, partNumber }) =>
-      state === 'renewed' && (fitted || partNumber) !== '' && !numbers.has(fitted || partNumber),
+      state === 'renewed' && (fitted || partNumber) !== '' && !numbers.has(plainNumber(fitted || partNumber)),
   );
   return [
     ...needs,

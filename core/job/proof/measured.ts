@@ -1,11 +1,13 @@
 import type { Figure } from '../../vehicle/index.ts';
 import type { Job } from '../job.ts';
 import type { When } from '../stamp.ts';
-import { type MeasureKind, MEASURES } from './kinds.ts';
+import { type MeasureKind, MEASURES, measureText } from './kinds.ts';
 
 /** A measured figure with its verdict against its band; `good` is null where no band is known. */
 export interface Measured {
   readonly value: number;
+  /** As it is shown: with the decimals it was typed with. */
+  readonly shown: string;
   readonly words: string;
   readonly good: boolean | null;
 }
@@ -21,8 +23,11 @@ export function measured(job: Job, kind: MeasureKind, when: When): Measured | nu
   const found = job.measurements.find((candidate) => candidate.kind === kind && candidate.when === when);
   if (found === undefined) return null;
   const { value } = found;
+  const shown = measureText(found);
   const band = bandOf(job, kind);
-  if (band === null) return { value, words: 'no band known', good: null };
-  if (value < band.low) return { value, words: 'below the band', good: false };
-  return value > band.high ? { value, words: 'above the band', good: false } : { value, words: 'in band', good: true };
+  if (band === null) return { value, shown, words: 'no band known', good: null };
+  if (value < band.low) return { value, shown, words: 'below the band', good: false };
+  return value > band.high
+    ? { value, shown, words: 'above the band', good: false }
+    : { value, shown, words: 'in band', good: true };
 }

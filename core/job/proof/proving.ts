@@ -1,13 +1,20 @@
-import { id, keyOf, number, oneOf, paragraph, record } from '../../shape/index.ts';
+import { id, keyOf, line, number, oneOf, optional, paragraph, record } from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, nonEmpty, within } from '../decision.ts';
 import { fact } from '../fact.ts';
 import { when } from '../shapes.ts';
 import { held } from './held.ts';
-import { MEASURES, PROOFS } from './kinds.ts';
+import { MEASURES, measureText, PROOFS } from './kinds.ts';
 
 /** What {@link measurementTaken} holds. */
-export const measurementTakenShape = record({ id, kind: keyOf(MEASURES), when, value: number });
+export const measurementTakenShape = record({
+  id,
+  kind: keyOf(MEASURES),
+  when,
+  value: number,
+  /** As it was typed: 0.50 V stays 0.50. Left out where it was read from the vehicle. */
+  typed: optional(line),
+});
 /** A figure was measured before or after. */
 export const measurementTaken = fact('measurement-taken', {
   shape: measurementTakenShape,
@@ -17,7 +24,7 @@ export const measurementTaken = fact('measurement-taken', {
       { ...data, ...stamp },
     ],
   }),
-  words: (data) => `${MEASURES[data.kind].name} ${data.value} ${MEASURES[data.kind].unit}`,
+  words: (data) => `${MEASURES[data.kind].name} ${measureText(data)} ${MEASURES[data.kind].unit}`,
   sheet: 'Proved',
 });
 

@@ -18,7 +18,7 @@ function figureRows(job: Job, kind: MeasureKind): SheetRow[] {
   if (before === null && after === null) return [];
   const { name, unit } = MEASURES[kind];
   const band = bandOf(job, kind);
-  const said = (figure: Measured | null): string => (figure === null ? '—' : `${figure.value} ${unit}`);
+  const said = (figure: Measured | null): string => (figure === null ? '—' : `${figure.shown} ${unit}`);
   return [
     row(
       name,

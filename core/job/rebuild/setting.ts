@@ -1,11 +1,12 @@
 import { ruleFor } from '../../house/index.ts';
-import { parseNumber } from '../../quantity/index.ts';
+import { FIELDS, readFigure } from '../../quantity/index.ts';
 import { COUNTED_SCREWS, linearity, SWEEP_PERCENT, turnWords } from '../../rebuild/index.ts';
 import { flag, id, keyOf, line, list, number, record, text } from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, refuse, refuseField } from '../decision.ts';
 import { fact } from '../fact.ts';
 import { when } from '../shapes.ts';
+import { lowerFirst } from '../../words/index.ts';
 
 /** What {@link sensorSwept} holds. */
 export const sensorSweptShape = record({
@@ -41,12 +42,11 @@ export const sweepSensor = command('sweep-sensor', {
   decide: (_, { typed, ...data }) => {
     const points: { percent: number; volts: number }[] = [];
     for (const [index, percent] of SWEEP_PERCENT.entries()) {
-      const volts = parseNumber((typed[index] ?? '').trim().replace(/\s*V$/i, ''));
+      const read = readFigure(typed[index] ?? '', FIELDS.sensorVolts);
+      if (!read.ok) return refuseField(`typed.${index}`, `Volts at ${percent} %: ${lowerFirst(read.message)}`);
+      const volts = read.value;
       if (!(volts >= 0 && volts <= 5.5))
-        return refuseField(
-          `typed.${index}`,
-          `Volts at ${percent} %: expected 0 to 5.5 V, got “${typed[index] ?? ''}”.`,
-        );
+        return refuseField(`typed.${index}`, `Volts at ${percent} %: expected 0 to 5.5 V, got “${read.text}”.`);
       points.push({ percent, volts });
     }
     if (points[0]?.volts === points.at(-1)?.volts)
@@ -71,7 +71,9 @@ export const turnScrew = command('turn-screw', {
   shape: record({ id, unit: id, screw: keyOf(COUNTED_SCREWS), turnsText: line, why: line }),
   asks: () => ({ rules: true }),
   decide: (job, { turnsText, ...data }, { rules }) => {
-    const turns = parseNumber(turnsText.trim().replace(/\s*turns?$/i, ''));
+    const read = readFigure(turnsText, FIELDS.turnsOfScrew);
+    if (!read.ok) return refuseField('turnsText', read.message);
+    const turns = read.value;
     if (!(Math.abs(turns) <= 20) || turns === 0)
       return refuseField('turnsText', 'Expected turns such as 0.25 or −1.5; out is plus, in is minus.');
     const departed = job.departures.some(({ question }) => question === 'stop-screw');

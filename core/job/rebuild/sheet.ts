@@ -23,7 +23,7 @@ export const replacedRows = (job: Job, say: Speaker): SheetRow[] =>
         anyway === '' ? '' : `fitted all the same: ${anyway}`,
         fitted.warrantyMonths === 0
           ? 'no warranty'
-          : `warranty until ${say.day(warrantyUntil(at, fitted.warrantyMonths))}`,
+          : `warranty until ${say.day(warrantyUntil(say.isoDay(at), fitted.warrantyMonths))}`,
       ]
         .filter(Boolean)
         .join(' · '),

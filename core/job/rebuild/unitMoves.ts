@@ -1,3 +1,4 @@
+import { dayOf, sayDate } from '../../days/index.ts';
 import { warrantyUntil } from '../../vehicle/index.ts';
 import type { Job } from '../job.ts';
 import type { UnitReplaced } from './state.ts';
@@ -8,15 +9,15 @@ export interface UnitMove extends Pick<UnitReplaced, 'kind' | 'place' | 'fitted'
   readonly onNote: string;
 }
 
-/** What a job that is handed over moves: which unit comes off for which. */
-export const unitMoves = ({ replaced, number }: Job): UnitMove[] =>
+/** What a job that is handed over moves: which unit comes off for which. @param timeZone the shop's, IANA name */
+export const unitMoves = ({ replaced, number }: Job, timeZone: string): UnitMove[] =>
   replaced.map(({ kind, place, fitted, failCode, failNote, at }) => ({
     kind,
     place,
     fitted,
     offNote: `Job ${number}: ${failCode}${failNote === '' ? '' : `, ${failNote}`}`,
-    onNote: `Job ${number}, ${fitted.origin}${warrantyWords(fitted.warrantyMonths, at)}`,
+    onNote: `Job ${number}, ${fitted.origin}${warrantyWords(fitted.warrantyMonths, dayOf(at, timeZone))}`,
   }));
 
 const warrantyWords = (months: number, from: string): string =>
-  months === 0 ? '' : `, warranty until ${warrantyUntil(from, months)}`;
+  months === 0 ? '' : `, warranty until ${sayDate(warrantyUntil(from, months))}`;

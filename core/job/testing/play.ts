@@ -14,7 +14,7 @@ export interface Played {
 
 /** What the sample world has of what a command asks for, and nothing else: a command that asks too little is refused. */
 export function contextFor(body: CommandBody): Context {
-  const { nextNumber, vehicle, procedure, wrenches, knowledge, family, rules, role } = asksOf(body);
+  const { nextNumber, vehicle, procedure, wrenches, knowledge, family, rules, measures, role } = asksOf(body);
   const sample = procedure?.id === 'rich' ? RICH_PROCEDURE : SAMPLE_PROCEDURE;
   return {
     ...NO_CONTEXT,
@@ -27,6 +27,7 @@ export function contextFor(body: CommandBody): Context {
     }),
     ...(family && { family: SAMPLE_CONTEXT.family }),
     ...(rules && { rules: SAMPLE_CONTEXT.rules }),
+    ...(measures && { measures: SAMPLE_CONTEXT.measures }),
     ...(role && { role: SAMPLE_CONTEXT.role }),
   };
 }

@@ -136,6 +136,7 @@ export const SAMPLE_CONTEXT: Context = {
   knowledge: SHIPPED_KNOWLEDGE,
   family: SAMPLE_FAMILY,
   rules: { where: 'off' },
+  measures: null,
   role: 'lead',
   nextNumber: 1,
   vehicle: SAMPLE_VEHICLE,

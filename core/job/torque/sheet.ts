@@ -6,6 +6,7 @@ import type { JobItem } from '../items/state.ts';
 import type { Job } from '../job.ts';
 import { boltIds, boltVerdict } from './bolts.ts';
 import type { BoltResult } from './state.ts';
+import { adapterWords } from './step.ts';
 
 type Group = JobItem & { readonly fasteners: NonNullable<JobItem['fasteners']> };
 
@@ -48,8 +49,14 @@ function boltWords(item: JobItem, result: BoltResult | undefined): string {
       ? `${result.angleDeg}°`
       : result.torque === null
         ? 'by feel'
-        : `${format(result.torque)}${result.adapter === '' ? '' : ` with ${result.adapter}`}`;
+        : `${format(result.torque)}${adapterTail(result)}`;
   return verdict === 'in band' || verdict === 'by feel' ? figure : `${figure} (${verdict})`;
+}
+
+/** What was on the wrench, and what it showed. */
+function adapterTail({ adapter, adapterNote = '', reading }: BoltResult): string {
+  if (adapter === null) return adapterNote === '' ? '' : ` with ${adapterNote}`;
+  return ` with ${adapterWords(adapter)}${reading === null ? '' : `, the wrench at ${format(reading)}`}`;
 }
 
 /** Threads of an item that stripped. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { adapterWords, boltTorqueText, itemOf, torqueStep } from '../index.ts';
+import { adapterWords, type CommandBody, decide, itemOf, torqueStep } from '../index.ts';
 import { play } from '../testing/play.ts';
 import { off, open, pin, pinRich, SAMPLE_CONTEXT } from '../testing/samples.ts';
 
@@ -24,9 +24,18 @@ describe('the torque step', () => {
     const adapter = { lengthMm: 50, leverMm: 250, angleDeg: 0 };
     // 5 N·m × 250 / 300 = 4.17, on a scale of halves 4; the bolt then gets 4 × 300 / 250.
     expect(torqueStep(screws(), wrenches, '', adapter)?.entry).toBe('4 N·m');
-    expect(boltTorqueText('4 N·m', adapter)).toBe('4.8 N·m');
-    expect(boltTorqueText('4 N·m', null)).toBe('4 N·m');
-    expect(boltTorqueText('tight', adapter)).toBe('tight');
+    const data = { itemId: 'screws', boltId: '1', pass: 1, method: 'wrench', wrenchId: 'w' } as const;
+    const tighten = (torqueText: string, on: object): CommandBody =>
+      ({ type: 'tighten-bolt', data: { ...data, torqueText, adapter: on } }) as CommandBody;
+    const { job } = play([open, pinRich, off('screws'), tighten('4.0 Nm', adapter)]);
+    expect(itemOf(job!, 'screws')?.bolts[0]).toMatchObject({
+      torque: { value: 4.8, unit: 'N·m' },
+      nm: expect.closeTo(4.8, 9) as number,
+      adapter,
+      reading: { value: 4, unit: 'N·m', text: '4.0 Nm' },
+    });
+    const backwards = { ...adapter, lengthMm: 300, angleDeg: 180 };
+    expect(decide(job, tighten('4 Nm', backwards), SAMPLE_CONTEXT)).toMatchObject({ ok: false, field: 'adapter' });
     expect(adapterWords(adapter)).toBe('50 mm adapter at 0° on a 250 mm lever');
   });
 });

@@ -7,6 +7,7 @@ import {
   type Wrench,
 } from '../../torque/index.ts';
 import type { JobItem } from '../items/state.ts';
+import type { AdapterOn } from './tightening.ts';
 import { boltOrder, groupPasses, nextBolt } from './bolts.ts';
 
 /** What to do with a torque wrench right now. */
@@ -28,14 +29,7 @@ export interface TorqueStep {
   readonly entry: string;
 }
 
-/** A crow-foot or extension on the wrench, lengths in millimetres. */
-export interface AdapterOn {
-  readonly lengthMm: number;
-  readonly leverMm: number;
-  readonly angleDeg: number;
-}
-
-/** An adapter in words, as it is recorded. */
+/** An adapter in words. */
 export const adapterWords = ({ lengthMm, leverMm, angleDeg }: AdapterOn): string =>
   `${lengthMm} mm adapter at ${angleDeg}° on a ${leverMm} mm lever`;
 
@@ -91,16 +85,4 @@ export function torqueStep(
         ? spec.text
         : `${chosen.setting.setting} ${chosen.setting.unit}`,
   };
-}
-
-/**
- * What the bolt got when the wrench showed a figure with an adapter on: the lever law the other way round.
- * @param text as typed; what is no plain torque goes through as it is and is judged by core
- */
-export function boltTorqueText(text: string, adapter: AdapterOn | null): string {
-  if (adapter === null) return text;
-  const figure = /^\s*(\d+(?:[.,]\d+)?)\s*(\S.*)$/.exec(text);
-  if (figure === null) return text;
-  const value = Number((figure[1] ?? '').replace(',', '.')) / shownShare(adapter);
-  return `${Number(value.toPrecision(3))} ${figure[2] ?? ''}`;
 }

@@ -1,4 +1,5 @@
-import { format, parseNumber, parseQuantity, type Quantity, torqueNm } from '../../quantity/index.ts';
+import { FIELDS, format, type Quantity, readField, readFigure, torqueNm } from '../../quantity/index.ts';
+import { withAdapter } from '../../torque/index.ts';
 import {
   flag,
   id,
@@ -24,6 +25,15 @@ import type { Job } from '../job.ts';
 import { quantity } from '../shapes.ts';
 import { boltIds, boltOrder, boltVerdict, groupPasses, isAtTorque, strippedThreads, wantsPass } from './bolts.ts';
 
+/** A crow-foot or extension on the wrench. Its angle to the wrench: 0° straight on, 90° square, 180° folded back. */
+export const adapterShape = record({
+  leverMm: number,
+  lengthMm: number,
+  angleDeg: number,
+});
+/** See {@link adapterShape}. */
+export type AdapterOn = TypeOf<typeof adapterShape>;
+
 /** What {@link boltTightened} holds. */
 export const boltTightenedShape = record({
   itemId: id,
@@ -36,18 +46,25 @@ export const boltTightenedShape = record({
   wrench: line,
   /** Degrees turned in an angle pass; null otherwise. */
   angleDeg: orNull(number),
-  /** The adapter that was on the wrench, in words; empty when none was. */
-  adapter: line,
+  /** The adapter that was on the wrench, and what the wrench then showed; null where none was. */
+  adapter: orNull(adapterShape),
+  reading: orNull(quantity),
+  /** An adapter of before that was noted in words which give no lengths. */
+  adapterNote: optional(line),
 });
+const { adapter: _adapter, reading: _reading, adapterNote: _note, ...withoutAdapter } = boltTightenedShape.fields;
+/** Adapters in words, as versions before the third held them. */
+const adapterInWords = record({ ...withoutAdapter, adapter: line });
 /** A bolt reached a pass. The torque is as entered, with newton metres beside it; null by feel. */
 export const boltTightened = fact('bolt-tightened', {
   shape: boltTightenedShape,
   earlier: [
     // At first there were neither angles nor adapters.
     earlier(
-      record({ ...boltTightenedShape.fields, angleDeg: optional(number), adapter: optional(line) }),
+      record({ ...adapterInWords.fields, angleDeg: optional(number), adapter: optional(line) }),
       ({ angleDeg = null, adapter = '', ...rest }) => ({ ...rest, angleDeg, adapter }),
     ),
+    earlier(adapterInWords, ({ adapter, ...rest }) => ({ ...rest, reading: null, ...adapterOf(adapter) })),
   ],
   means: (job, { itemId, ...result }, stamp) => ({
     items: change(job.items, itemId, (item) => ({
@@ -65,6 +82,15 @@ export const boltTightened = fact('bolt-tightened', {
   sheet: 'Fasteners',
 });
 
+/** The lengths in the words that versions before the third recorded; other words are kept as a note. */
+function adapterOf(words: string): Pick<TypeOf<typeof boltTightenedShape>, 'adapter' | 'adapterNote'> {
+  const [, lengthMm, angleDeg, leverMm] =
+    /^(\d+(?:\.\d+)?) mm adapter at (\d+(?:\.\d+)?)° on a (\d+(?:\.\d+)?) mm lever$/.exec(words) ?? [];
+  if (leverMm !== undefined)
+    return { adapter: { leverMm: Number(leverMm), lengthMm: Number(lengthMm), angleDeg: Number(angleDeg) } };
+  return words === '' ? { adapter: null } : { adapter: null, adapterNote: words };
+}
+
 /** What {@link tightenPass} holds. */
 const tightenPassShape = record({
   itemId: id,
@@ -72,7 +98,8 @@ const tightenPassShape = record({
   method: oneOf('wrench', 'by-feel', 'angle'),
   torqueText: line,
   wrenchId: idOrNone,
-  adapter: optional(line),
+  /** With it, `torqueText` is what the wrench showed; what the bolt got is worked out. */
+  adapter: optional(adapterShape),
 });
 /** Tightens one bolt; an empty `torqueText` by feel records the stated choice. */
 export const tightenBolt = command('tighten-bolt', {
@@ -142,29 +169,41 @@ function tighten(
       final,
       wrench,
       ...reached,
-      adapter: entry.adapter ?? '',
     }),
   );
   return accept(...events, ...goesBackWith(item, events));
 }
 
-type Reached = Pick<TypeOf<typeof boltTightenedShape>, 'torque' | 'nm' | 'angleDeg'>;
+type Reached = Pick<TypeOf<typeof boltTightenedShape>, 'torque' | 'nm' | 'angleDeg' | 'adapter' | 'reading'>;
+const NOTHING: Reached = { torque: null, nm: null, angleDeg: null, adapter: null, reading: null };
 
-function readTorque({ method, torqueText }: Entry): Reached | Refusal {
-  if (method === 'by-feel' && torqueText.trim() === '') return { torque: null, nm: null, angleDeg: null };
-  const parsed = parseQuantity(torqueText, 'torque');
+function readTorque({ method, torqueText, adapter }: Entry): Reached | Refusal {
+  if (method === 'by-feel' && torqueText.trim() === '') return NOTHING;
+  const parsed = readField(torqueText, FIELDS.torqueReached);
   if (!parsed.ok) return refuseField('torqueText', parsed.message);
-  if (parsed.upTo !== undefined)
-    return refuseField('torqueText', 'Expected the figure that this bolt reached, got a range.');
-  const torque: Quantity = parsed.quantity;
-  return { torque, nm: torqueNm(torque), angleDeg: null };
+  const reading: Quantity = parsed.quantity;
+  if (adapter === undefined) return { ...NOTHING, torque: reading, nm: torqueNm(reading) };
+  const share = shownShare(adapter);
+  if (typeof share !== 'number') return share;
+  const torque = { value: Number((reading.value / share).toPrecision(3)), unit: reading.unit };
+  return { torque, nm: torqueNm(reading) / share, angleDeg: null, adapter, reading };
+}
+
+/** The share of a bolt's torque that the wrench shows with this adapter on, or why there is none. */
+function shownShare({ leverMm, lengthMm, angleDeg }: AdapterOn): number | Refusal {
+  try {
+    return withAdapter({ target: 1, leverLength: leverMm, adapterLength: lengthMm, angle: angleDeg });
+  } catch (error) {
+    return refuseField('adapter', (error as RangeError).message);
+  }
 }
 
 function readAngle({ method, torqueText }: Entry): Reached | Refusal {
-  if (method === 'by-feel' && torqueText.trim() === '') return { torque: null, nm: null, angleDeg: null };
-  const angleDeg = parseNumber(torqueText.replace(/°|deg(rees)?/i, ''));
-  return Number.isFinite(angleDeg) && angleDeg > 0 && angleDeg <= 720
-    ? { torque: null, nm: null, angleDeg }
+  if (method === 'by-feel' && torqueText.trim() === '') return NOTHING;
+  const read = readFigure(torqueText, FIELDS.turn);
+  if (!read.ok) return refuseField('torqueText', read.message);
+  return read.value > 0 && read.value <= 720
+    ? { ...NOTHING, angleDeg: read.value }
     : refuseField('torqueText', 'Expected the angle turned, 1 to 720°.');
 }
 

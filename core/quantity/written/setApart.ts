@@ -207,7 +207,7 @@ minus 26 °C => -26 °C
 
 @fuelPressure
 2,8 bar => 2.8 bar
-2.800 bar => ask 2.8 bar | 2800 bar
+2.800 bar => 2.8 bar
 41 psi => 41 psi
 
 @airMass

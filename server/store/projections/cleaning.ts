@@ -1,3 +1,4 @@
+import { plainNumber } from '../../../core/stock/index.ts';
 import { perElement, type Projection } from '../projection.ts';
 
 /** Tables of what was cleaned with what. */
@@ -53,6 +54,7 @@ export const CLEANING_TABLES: readonly Projection[] = [
         kind: 'part',
         name: part.name,
         part_number: part.partNumber,
+        part_key: plainNumber(part.partNumber),
         quantity: part.quantity,
         unit: '',
         price_minor: part.priceMinor,
@@ -63,6 +65,7 @@ export const CLEANING_TABLES: readonly Projection[] = [
         kind: 'cleaner',
         name: use.substance,
         part_number: '',
+        part_key: '',
         quantity: use.grams,
         unit: 'g',
         price_minor: 0,

@@ -1,24 +1,20 @@
+import { addDays, dayOf } from '../../../core/days/index.ts';
 import { CHOICES, currentStage, type Job, jobMayStart, jobTally } from '../../../core/job/index.ts';
 import { vehicleName } from '../../../core/vehicle/index.ts';
 import type { Projection, Row } from '../projection.ts';
 
-const DAY_MS = 86_400_000;
-
 /** When a recheck falls due; only a job that was handed over reminds of anything. */
-const reminders = (job: Job): readonly Row[] =>
-  job.handOver === null
+const reminders = ({ id: jobId, handOver, rechecks, vehicle, reading }: Job, timeZone: string): readonly Row[] =>
+  handOver === null
     ? []
-    : job.rechecks.map(({ id, what, days, use }) => ({
-        job_id: job.id,
+    : rechecks.map(({ id, what, days, use }) => ({
+        job_id: jobId,
         id,
-        vehicle_id: job.vehicle.id,
+        vehicle_id: vehicle.id,
         what,
-        due_on:
-          days === null
-            ? null
-            : new Date(Date.parse(job.handOver?.at ?? '') + days * DAY_MS).toISOString().slice(0, 10),
-        due_reading: use === null ? null : job.reading.value + use,
-        reading_unit: job.reading.unit,
+        due_on: days === null ? null : addDays(dayOf(handOver.at, timeZone), days),
+        due_reading: use === null ? null : reading.value + use,
+        reading_unit: reading.unit,
       }));
 
 /** Tables of how far a job is. */

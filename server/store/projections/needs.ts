@@ -1,3 +1,4 @@
+import { plainNumber, samePart } from '../../../core/stock/index.ts';
 import { allNeeds, needState } from '../../../core/job/index.ts';
 import { perElement, type Projection } from '../projection.ts';
 
@@ -18,6 +19,7 @@ export const NEEDS_TABLES: readonly Projection[] = [
             name: need.name,
             kind: need.kind,
             part_number: need.partNumber,
+            part_key: plainNumber(need.partNumber),
             state: state.state,
             expected: state.expected,
             ordered_at: state.orderedAt ?? null,
@@ -25,10 +27,7 @@ export const NEEDS_TABLES: readonly Projection[] = [
             own: job.ownNeeds.includes(need) ? 1 : 0,
             ended_at: job.endSteps.find(({ needId }) => needId === need.id)?.at ?? null,
             // “O-rings, four” is one need and four items.
-            quantity: Math.max(
-              1,
-              need.partNumber === '' ? 0 : job.items.filter(({ partNumber }) => partNumber === need.partNumber).length,
-            ),
+            quantity: Math.max(1, job.items.filter(({ partNumber }) => samePart(partNumber, need.partNumber)).length),
           },
         ];
       }),
@@ -42,6 +41,7 @@ export const NEEDS_TABLES: readonly Projection[] = [
         job_id: job.id,
         id,
         part_number: partNumber,
+        part_key: plainNumber(partNumber),
         quantity,
         at,
       },

@@ -1,3 +1,4 @@
+import { dayOf } from '../../../core/days/index.ts';
 import { warrantyUntil } from '../../../core/vehicle/index.ts';
 import { perElement, type Projection } from '../projection.ts';
 
@@ -60,7 +61,7 @@ export const REBUILD_TABLES: readonly Projection[] = [
     'unit_replaced',
     ['id'],
     (job) => job.replaced,
-    (each, job) => [
+    (each, job, timeZone) => [
       {
         job_id: job.id,
         id: each.id,
@@ -75,7 +76,8 @@ export const REBUILD_TABLES: readonly Projection[] = [
         origin: each.fitted.origin,
         price_minor: each.fitted.priceMinor,
         supplier: each.fitted.supplier,
-        warranty_until: each.fitted.warrantyMonths === 0 ? null : warrantyUntil(each.at, each.fitted.warrantyMonths),
+        warranty_until:
+          each.fitted.warrantyMonths === 0 ? null : warrantyUntil(dayOf(each.at, timeZone), each.fitted.warrantyMonths),
         fail_code: each.failCode,
         fail_note: each.failNote,
         verdict: each.verdict,

@@ -1,3 +1,4 @@
+import { atOnce } from '../../store/log.ts';
 import { join } from 'node:path';
 import { cableProcedure } from '../../../demo/procedures/cable.ts';
 import { shop } from '../../../demo/shop.ts';
@@ -15,7 +16,7 @@ export function fresh(folder: string, name: string): { services: Services; db: R
     services.settings.adopt(shop.settings);
     services.tools.adopt(...([shop.wrenches, shop.tools] as Parameters<Services['tools']['adopt']>));
     for (const each of shop.procedures) services.procedures.adopt(each, who);
-    services.vehicles.put('bus', vehicles.bus!, 0, who);
+    services.vehicles.put('bus', vehicles.bus!, 0, who, '2020-01-01');
   });
   return { services, db };
 }
@@ -27,7 +28,7 @@ export const command = (id: string, type: string, data: unknown) =>
 /** Sends commands as requests do, each in one transaction of its own. @throws Error when one is refused */
 export function take(services: Services, jobId: string, ...commands: readonly never[]): void {
   for (const each of commands) {
-    const outcome = services.oneGo.run(() => services.jobs.take(jobId, each, ''));
+    const outcome = services.oneGo.run(() => services.jobs.take(jobId, each, atOnce(new Date().toISOString())));
     if (outcome.kind === 'refused') throw new Error(`measuring: ${outcome.refusal.message}`);
   }
 }

@@ -27,10 +27,16 @@ export async function unitPages(folder: string, web: string): Promise<Measured[]
     partNumber: '',
     variant: '',
   }));
-  services.vehicles.put('twelve', { ...known, plate: 'TW 012', idleValve: 'none', familyId: null, units }, 0, {
-    by: 'isla',
-    at,
-  });
+  services.vehicles.put(
+    'twelve',
+    { ...known, plate: 'TW 012', idleValve: 'none', familyId: null, units },
+    0,
+    {
+      by: 'isla',
+      at,
+    },
+    '2020-01-01',
+  );
   const send = (...[type, data]: [string, object]): void => {
     take(services, 'b', command(`b-${Math.random()}`, type as never, data as never));
   };

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref } from 'vue';
 import type { Bolt, FastenerGroup, ProcedureItem } from '../../../core/procedure/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
+import { type Field, FIELDS } from '../../../core/quantity/index.ts';
 import { CONDITIONS, isSpec, PROOF_STRESS, specFromText, STRENGTHS } from '../../../core/torque/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import { keysOf } from '../../parts/keysOf.ts';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { jointFigures } from '../../stages/torque/jointFigures.ts';
 import FlangePlacer from './FlangePlacer.vue';
@@ -26,7 +28,7 @@ const spec = computed(() =>
   torque.value.trim() === '' ? null : specFromText(torque.value, source.value.trim() || null),
 );
 const torqueProblem = computed(() => (spec.value !== null && !isSpec(spec.value) ? spec.value.message : null));
-const shares = computed(() => passes.value.split(/[,;]\s*/).map((text) => parseNumber(text.replace('%', '')) / 100));
+const shares = computed(() => passes.value.split(/[,;]\s*/).map((text) => numberIn(text, FIELDS.share) / 100));
 const passProblem = computed(() =>
   shares.value.every((share, index) => share > (shares.value[index - 1] ?? 0) && share <= 1) &&
   shares.value.at(-1) === 1
@@ -34,7 +36,7 @@ const passProblem = computed(() =>
     : 'Expected shares that rise to 100, such as 50, 100.',
 );
 const countProblem = computed(() => {
-  const number = parseNumber(count.value);
+  const number = numberIn(count.value, FIELDS.count);
   return Number.isInteger(number) && number >= 1 && number <= 200 ? null : 'Expected 1 to 200.';
 });
 
@@ -52,9 +54,12 @@ function putPlaces(bolts: readonly Bolt[]): void {
   count.value = String(Math.max(bolts.length, 1));
   put({ bolts, count: Math.max(bolts.length, 1) });
 }
-const orNothing = (text: string): number | undefined => (parseNumber(text) > 0 ? parseNumber(text) : undefined);
+function orNothing(text: string, of: Field): number | undefined {
+  const value = numberIn(text, of);
+  return value > 0 ? value : undefined;
+}
 function putHole(material: string, engagement: string): void {
-  const engagementMm = orNothing(engagement);
+  const engagementMm = orNothing(engagement, FIELDS.playMm);
   const known = keysOf(STRENGTHS).find((id) => id === material);
   put({ hole: known === undefined || engagementMm === undefined ? undefined : { material: known, engagementMm } });
 }
@@ -70,12 +75,12 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
   <fieldset v-else class="grid gap-3 border-t border-line pt-3">
     <legend class="sr-only">Fasteners</legend>
     <div class="grid grid-cols-3 gap-3">
-      <TextField
+      <FigureField
         v-model="count"
         label="How many"
-        inputmode="numeric"
+        :field="FIELDS.count"
         :error="countProblem"
-        @change="countProblem === null ? put({ count: parseNumber(count) }) : undefined"
+        @change="countProblem === null ? put({ count: numberIn(count, FIELDS.count) }) : undefined"
       />
       <TextField
         :model-value="group.thread"
@@ -91,8 +96,9 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
       />
     </div>
     <div class="grid grid-cols-2 gap-3">
-      <TextField
+      <FigureField
         v-model="torque"
+        :field="FIELDS.torqueSpec"
         label="Torque"
         placeholder="8–10 Nm, 5 Nm + 45°"
         :error="torqueProblem"
@@ -107,12 +113,17 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
         :error="passProblem"
         @change="passProblem === null ? put({ fractions: shares }) : undefined"
       />
-      <TextField v-model="stays" label="Stay in" inputmode="numeric" @change="put({ staysIn: orNothing(stays) })" />
-      <TextField
+      <FigureField
+        v-model="stays"
+        label="Stay in"
+        :field="FIELDS.count"
+        @change="put({ staysIn: orNothing(stays, FIELDS.count) })"
+      />
+      <FigureField
         v-model="cold"
         label="Again, min"
-        inputmode="numeric"
-        @change="put({ retorqueAfterMin: orNothing(cold) })"
+        :field="FIELDS.minutes"
+        @change="put({ retorqueAfterMin: orNothing(cold, FIELDS.minutes) })"
       />
     </div>
     <div class="grid grid-cols-2 gap-3">
@@ -122,7 +133,7 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
           <option v-for="each in keysOf(STRENGTHS)" :key="each" :value="each">{{ STRENGTHS[each].name }}</option>
         </select>
       </FieldBox>
-      <TextField v-model="depth" label="Grips, mm deep" inputmode="decimal" @change="putHole(material, depth)" />
+      <FigureField v-model="depth" label="Grips, mm deep" :field="FIELDS.playMm" @change="putHole(material, depth)" />
       <FieldBox v-slot="{ id }" label="Bolt class">
         <select
           :id="id"

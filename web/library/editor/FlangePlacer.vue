@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { FIELDS } from '../../../core/quantity/index.ts';
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref, useTemplateRef } from 'vue';
 import type { Bolt } from '../../../core/procedure/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
 import { tighteningOrder } from '../../../core/torque/index.ts';
 
 /** Bolts placed on a drawing, snapped to two millimetres, or in the table below it: both are the same bolts. */
@@ -55,7 +56,7 @@ const remove = (id: string): void =>
     props.bolts.filter((bolt) => bolt.id !== id),
   );
 const add = (): void => emit('put', [...props.bolts, { id: freeId(), x: 0, y: props.bolts.length * 20, label: '' }]);
-const figure = (event: Event): number => parseNumber((event.target as HTMLInputElement).value);
+const figure = (event: Event): number => numberIn((event.target as HTMLInputElement).value, FIELDS.millimetres);
 function number(id: string, axis: 'x' | 'y', event: Event): void {
   if (Number.isFinite(figure(event))) change(id, { [axis]: figure(event) });
 }

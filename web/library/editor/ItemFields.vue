@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref, watch } from 'vue';
 import { CAUTIONS } from '../../../core/job/index.ts';
 import { type Procedure, type ProcedureItem, RESTORE_KINDS, type RestoreKind } from '../../../core/procedure/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
+import { FIELDS } from '../../../core/quantity/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import { keysOf } from '../../parts/keysOf.ts';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { changeItem, removeItem } from './draft.ts';
 import FastenerFields from './FastenerFields.vue';
@@ -24,14 +26,15 @@ watch(
   },
   { immediate: true },
 );
+const minutesIn = (text: string): number => numberIn(text, FIELDS.minutes);
 const minuteProblem = computed(() =>
-  [off.value, back.value].some((text) => text !== '' && !(parseNumber(text) >= 0 && parseNumber(text) <= 600))
+  [off.value, back.value].some((text) => text !== '' && !(minutesIn(text) >= 0 && minutesIn(text) <= 600))
     ? 'Expected 0 to 600 minutes.'
     : null,
 );
 watch([off, back], () => {
   if (minuteProblem.value !== null) return;
-  const told = { off: parseNumber(off.value || '0'), back: parseNumber(back.value || '0') };
+  const told = { off: minutesIn(off.value || '0'), back: minutesIn(back.value || '0') };
   const now = props.item.minutes;
   if (off.value === '' && back.value === '') {
     if (now !== undefined) put({ minutes: undefined });
@@ -68,8 +71,8 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
       @update:model-value="put({ note: $event })"
     />
     <div class="grid grid-cols-2 gap-3">
-      <TextField v-model="off" label="Minutes off" inputmode="decimal" :error="minuteProblem" />
-      <TextField v-model="back" label="Minutes back" inputmode="decimal" />
+      <FigureField v-model="off" label="Minutes off" :field="FIELDS.minutes" :error="minuteProblem" />
+      <FigureField v-model="back" label="Minutes back" :field="FIELDS.minutes" />
     </div>
     <div class="grid grid-cols-2 items-end gap-3">
       <label class="flex min-h-10 items-center gap-2 text-[0.9375rem]"

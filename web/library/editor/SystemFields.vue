@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref } from 'vue';
 import type { CoolantSystem, Procedure } from '../../../core/procedure/index.ts';
 import { type Inhibitor, INHIBITORS, USUAL_LOSS_L } from '../../../core/coolant/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
+import { FIELDS } from '../../../core/quantity/index.ts';
 import { RECIPES } from '../../../core/relearn/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 
 /** Coolant and bleeding, and which relearn runs suit. What cannot be read stays typed and changes nothing. */
@@ -16,9 +18,11 @@ const percent = ref(props.draft.coolant === null ? '' : String(Math.round(props.
 const BLANK: CoolantSystem = { capacityL: 6, glycol: 'ethylene', concentration: 0.5, bleedPoint: '' };
 const put = (more: Partial<CoolantSystem>): void =>
   emit('put', { coolant: { ...(props.draft.coolant ?? BLANK), ...more } });
-const capacityProblem = computed(() => (parseNumber(capacity.value) > 0 ? null : 'Expected more than 0 L.'));
+const capacityProblem = computed(() =>
+  numberIn(capacity.value, FIELDS.coolantLitres) > 0 ? null : 'Expected more than 0 L.',
+);
 const percentProblem = computed(() => {
-  const share = parseNumber(percent.value);
+  const share = numberIn(percent.value, FIELDS.share);
   return share >= 0 && share <= 100 ? null : 'Expected 0 to 100 %.';
 });
 function begin(): void {
@@ -30,7 +34,7 @@ const hoses = computed(() => props.draft.items.filter(({ kind }) => kind === 'co
 const losses = ref<Record<string, string>>(
   Object.fromEntries((props.draft.coolant?.losses ?? []).map(({ itemId, litres }) => [itemId, String(litres)])),
 );
-const lossOf = (id: string): number => parseNumber(losses.value[id] ?? '');
+const lossOf = (id: string): number => numberIn(losses.value[id] ?? '', FIELDS.coolantLitres);
 const lossProblem = (id: string): string | null =>
   (losses.value[id] ?? '').trim() === '' || (lossOf(id) >= 0 && lossOf(id) <= 40) ? null : 'Expected 0 to 40 L.';
 function putLosses(): void {
@@ -61,19 +65,19 @@ const toggle = (id: string): void =>
     </button>
     <template v-else>
       <div class="grid grid-cols-2 gap-3">
-        <TextField
+        <FigureField
           v-model="capacity"
           label="System holds, L"
-          inputmode="decimal"
+          :field="FIELDS.coolantLitres"
           :error="capacityProblem"
-          @change="capacityProblem === null ? put({ capacityL: parseNumber(capacity) }) : undefined"
+          @change="capacityProblem === null ? put({ capacityL: numberIn(capacity, FIELDS.coolantLitres) }) : undefined"
         />
-        <TextField
+        <FigureField
           v-model="percent"
           label="Antifreeze, %"
-          inputmode="decimal"
+          :field="FIELDS.share"
           :error="percentProblem"
-          @change="percentProblem === null ? put({ concentration: parseNumber(percent) / 100 }) : undefined"
+          @change="percentProblem === null ? put({ concentration: numberIn(percent, FIELDS.share) / 100 }) : undefined"
         />
       </div>
       <ChoiceRow
@@ -102,12 +106,12 @@ const toggle = (id: string): void =>
           <option v-for="(name, id) in INHIBITORS" :key="id" :value="id">{{ name }}</option>
         </select>
       </label>
-      <TextField
+      <FigureField
         v-for="hose in hoses"
         :key="hose.id"
         :model-value="losses[hose.id] ?? ''"
         :label="`${hose.name} lets go, L`"
-        inputmode="decimal"
+        :field="FIELDS.coolantLitres"
         :placeholder="`${USUAL_LOSS_L} assumed`"
         :error="lossProblem(hose.id)"
         @update:model-value="losses[hose.id] = $event"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { FIELDS } from '../../../core/quantity/index.ts';
+import { numberIn } from '../../parts/numberIn.ts';
 import { onMounted } from 'vue';
 import { type Need, type Procedure, type ProcedureOpening, WORK_KINDS } from '../../../core/procedure/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FieldBox from '../../parts/FieldBox.vue';
 import { keysOf } from '../../parts/keysOf.ts';
@@ -52,8 +53,10 @@ const NEEDS: readonly { kind: Need['kind']; name: string }[] = [
   { kind: 'tool', name: 'Tools' },
   { kind: 'do-first', name: 'Done first' },
 ];
-const days = (id: string, text: string): void =>
-  putNeed(id, { leadDays: parseNumber(text) >= 0 && text.trim() !== '' ? parseNumber(text) : undefined });
+function days(id: string, text: string): void {
+  const value = numberIn(text, FIELDS.days);
+  putNeed(id, { leadDays: value >= 0 ? value : undefined });
+}
 const atEnd = (need: Need, words: string): void =>
   putNeed(need.id, {
     atEnd: words.trim() === '' ? undefined : { words, beforeStart: need.atEnd?.beforeStart ?? true },

@@ -29,7 +29,7 @@ describe('everything that can be said of one item', () => {
   it('takes minutes that can be read, and keeps the others typed', async () => {
     const { wrapper, last, changed } = fields('dashpot');
     await wrapper.find(field(wrapper, 'Minutes off')).setValue('soon');
-    expect(read(wrapper)).toContain('Expected 0 to 600 minutes.');
+    expect(read(wrapper)).toContain('Expected a number, such as 20 min; got “soon”.');
     expect(changed()).toBe(0);
     expect(wrapper.find<HTMLInputElement>(field(wrapper, 'Minutes off')).element.value).toBe('soon');
     await wrapper.find(field(wrapper, 'Minutes off')).setValue('2,5');
@@ -86,7 +86,7 @@ describe('coolant and relearn of a procedure', () => {
     const capacity = wrapper.find(field(wrapper, 'System holds'));
     await capacity.setValue('-2');
     await capacity.trigger('change');
-    expect(read(wrapper)).toContain('Expected more than 0 L.');
+    expect(read(wrapper)).toContain('a volume cannot be negative');
     expect(puts()).toEqual([]);
     await capacity.setValue('7,4');
     await capacity.trigger('change');

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { FIELDS } from '../../../core/quantity/index.ts';
 import { ref, shallowRef, watch } from 'vue';
 import type { StockFile, StockItem } from '../../../contract/index.ts';
 import { SUBSTANCES } from '../../../core/clean/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import SideBySide from '../../parts/SideBySide.vue';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useRow } from '../../stores/rows.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -21,7 +23,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ done: []; leave: [] }>();
 const shop = useShop();
-const text = ref(itemText(props.file?.item ?? null, props.number));
+const text = ref(itemText(props.file?.item ?? null, shop.settings.currency, props.number));
 const row = useRow(() => `/stock/${props.id}`, 'item');
 row.version.value = props.file?.item.version ?? 0;
 /** What was sent last, for showing it beside what somebody else saved. */
@@ -29,13 +31,13 @@ const sent = shallowRef<unknown>(null);
 watch(
   () => props.file,
   (file) => {
-    text.value = itemText(file?.item ?? null, props.number);
+    text.value = itemText(file?.item ?? null, shop.settings.currency, props.number);
     row.version.value = file?.item.version ?? 0;
   },
 );
 const error = (field: string): string | null => props.wrong[`item.${field}`] ?? null;
 async function keep(): Promise<void> {
-  const item = readItem(text.value, props.file?.item.detail ?? {});
+  const item = readItem(text.value, props.file?.item.detail ?? {}, shop.settings);
   sent.value = item;
   const kept = await props.send(async () => {
     await row.save(item);
@@ -45,7 +47,7 @@ async function keep(): Promise<void> {
   if (kept && row.newer.value === null) emit('done');
 }
 function takeTheirs(): void {
-  text.value = itemText(row.newer.value?.row as StockItem, props.number);
+  text.value = itemText(row.newer.value?.row as StockItem, shop.settings.currency, props.number);
   row.haveSeen();
 }
 function saveMine(): void {
@@ -72,32 +74,32 @@ function saveMine(): void {
       </select>
     </FieldBox>
     <TextField v-model="text.place" label="Place" placeholder="drawer G2" />
-    <TextField
+    <FigureField
       v-model="text.price"
       :label="`Price, ${shop.settings.currency}`"
-      inputmode="decimal"
+      field="money"
       :error="error('priceMinor')"
     />
     <TextField v-model="text.barcode" label="Barcode" placeholder="scan it here" />
-    <TextField
+    <FigureField
       v-model="text.leadDays"
       label="Days until it is here"
-      inputmode="numeric"
+      :field="FIELDS.days"
       :error="error('detail.leadDays')"
     />
-    <TextField
+    <FigureField
       v-model="text.reorderAt"
       label="Order at, by hand"
-      inputmode="numeric"
+      :field="FIELDS.count"
       placeholder="worked out from use"
       :error="error('detail.reorderAt')"
     />
     <TextField v-model="text.supplier" label="From" />
-    <TextField
+    <FigureField
       v-if="text.kind === 'cleaner' || text.kind === 'coolant'"
       v-model="text.contents"
       :label="text.kind === 'cleaner' ? 'Full can holds, g' : 'Bottle holds, L'"
-      inputmode="decimal"
+      :field="text.kind === 'cleaner' ? FIELDS.canGrams : FIELDS.coolantLitres"
       :error="error('detail.contentsG') ?? error('detail.contentsL')"
     />
     <template v-if="text.kind === 'cleaner'">
@@ -107,28 +109,28 @@ function saveMine(): void {
           <option v-for="(name, key) in SUBSTANCES" :key="key" :value="key">{{ name }}</option>
         </select>
       </FieldBox>
-      <TextField
+      <FigureField
         v-model="text.molar"
         label="Molar mass, g/mol"
-        inputmode="decimal"
+        :field="FIELDS.plain"
         :error="error('detail.safety.molarMass')"
       />
-      <TextField
+      <FigureField
         v-model="text.limit"
         label="Exposure limit, ppm"
-        inputmode="decimal"
+        :field="FIELDS.plain"
         :error="error('detail.safety.limitPpm')"
       />
-      <TextField
+      <FigureField
         v-model="text.lel"
         label="Explosive limit, %"
-        inputmode="decimal"
+        :field="FIELDS.share"
         :error="error('detail.safety.lelPercent')"
       />
-      <TextField
+      <FigureField
         v-model="text.flash"
         label="Flash point, °C"
-        inputmode="decimal"
+        :field="FIELDS.coolantTemperature"
         :error="error('detail.safety.flashPointC')"
       />
       <TextField v-model="text.sheet" class="sm:col-span-2" label="Safety sheet and its year" />

@@ -1,16 +1,18 @@
 <script setup lang="ts">
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref, watch } from 'vue';
 import type { StockFile } from '../../../contract/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
+import { FIELDS } from '../../../core/quantity/index.ts';
 import { type MovementKind, MOVEMENTS, shelfState } from '../../../core/stock/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import { dayWithYear } from '../../parts/dayWithYear.ts';
+import { sayDate } from '../../../core/days/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { api } from '../../stores/api.ts';
-import { nowIso } from '../../stores/clock.ts';
 import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
+import { useToday } from '../../stores/today.ts';
 import { pastOf } from './past.ts';
 import type { SendStock } from './useStockFile.ts';
 
@@ -24,7 +26,7 @@ const props = defineProps<{
   bestBefore: string;
 }>();
 const shop = useShop();
-const today = nowIso().slice(0, 10);
+const today = useToday();
 const moveKind = ref<MovementKind | null>('counted');
 const figure = ref('');
 const batch = ref(props.batch);
@@ -32,8 +34,8 @@ const bestBefore = ref(props.bestBefore);
 const moveNote = ref('');
 /** What cannot be read as a number, by field: said here, the server would only see that nothing came. */
 const unread = ref<Readonly<Record<string, string>>>({});
-function numberIn(field: string, text: string): number | null {
-  const value = parseNumber(text);
+function countOf(field: string, text: string): number | null {
+  const value = numberIn(text, FIELDS.count);
   unread.value = Number.isNaN(value)
     ? { [field]: text.trim() === '' ? 'How many?' : `Expected a whole number, got “${text}”.` }
     : {};
@@ -43,7 +45,7 @@ function numberIn(field: string, text: string): number | null {
 const moveId = ref(freshId());
 watch([moveKind, figure, batch, bestBefore, moveNote], () => (moveId.value = freshId()));
 async function move(): Promise<void> {
-  const value = numberIn('figure', figure.value);
+  const value = countOf('figure', figure.value);
   if (value === null) return;
   const done = await props.send(() =>
     api.post<StockFile>(`/stock/${props.file.item.id}/movements`, {
@@ -64,7 +66,7 @@ const many = ref('');
 const expected = ref('');
 const orderId = ref(freshId());
 async function order(): Promise<void> {
-  const value = numberIn('many', many.value);
+  const value = countOf('many', many.value);
   if (value === null) return;
   const done = await props.send(() =>
     api.post<StockFile>(`/stock/${props.file.item.id}/orders`, {
@@ -83,7 +85,7 @@ async function order(): Promise<void> {
 const received = ref<Record<string, string>>({});
 const receiveIds = ref<Record<string, string>>({});
 async function receive(orderKey: string, missing: number): Promise<void> {
-  const value = numberIn(orderKey, received.value[orderKey] ?? String(missing));
+  const value = countOf(orderKey, received.value[orderKey] ?? String(missing));
   if (value === null) return;
   const sentAs = (receiveIds.value[orderKey] ??= freshId());
   const done = await props.send(() =>
@@ -112,10 +114,10 @@ const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).
   <div>
     <form class="mt-4 grid items-start gap-3 sm:grid-cols-5" @submit.prevent="move">
       <ChoiceRow v-model="moveKind" class="sm:col-span-5" label="What happened" :options="movementOptions" />
-      <TextField
+      <FigureField
         v-model="figure"
         :label="moveKind === 'counted' ? 'Lie there' : 'How many'"
-        inputmode="numeric"
+        :field="FIELDS.count"
         :error="unread.figure ?? wrong.figure ?? wrong['movement.figure']"
       />
       <TextField v-model="batch" label="Batch" />
@@ -140,7 +142,7 @@ const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).
         Batch {{ each.batch }}: {{ each.quantity
         }}{{
           each.bestBefore
-            ? `, ${shelfState(each, today) === 'past' ? 'past its date' : 'keeps until'} ${dayWithYear(each.bestBefore)}`
+            ? `, ${shelfState(each, today) === 'past' ? 'past its date' : 'keeps until'} ${sayDate(each.bestBefore)}`
             : ''
         }}
       </li>
@@ -184,11 +186,11 @@ const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).
       {{ wrong.quantity ?? wrong['received.quantity'] }}
     </p>
     <form class="mt-3 flex flex-wrap items-start gap-3" @submit.prevent="order">
-      <TextField
+      <FigureField
         v-model="many"
         class="w-28"
         label="Order"
-        inputmode="numeric"
+        :field="FIELDS.count"
         :error="unread.many ?? wrong['order.quantity']"
       />
       <FieldBox v-slot="{ id: field }" label="Expected"

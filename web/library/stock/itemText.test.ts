@@ -25,22 +25,31 @@ const cleaner: StockItem = {
   batches: [],
 };
 
+const COUNTING = { currency: 'cr', measures: null };
+
 describe('a stocked thing as typed', () => {
   it('comes back as it was, with what the form does not show', () => {
     const { name, partNumber, kind, place, priceMinor, detail } = cleaner;
-    expect(readItem(itemText(cleaner), detail)).toEqual({ name, partNumber, kind, place, priceMinor, detail });
+    expect(readItem(itemText(cleaner, 'cr'), detail, COUNTING)).toEqual({
+      name,
+      partNumber,
+      kind,
+      place,
+      priceMinor,
+      detail,
+    });
     const ring = { ...cleaner, kind: 'seal' as const, detail: { rubber: 'epdm' as const } };
-    expect(readItem(itemText(ring), ring.detail).detail).toEqual({ rubber: 'epdm' });
+    expect(readItem(itemText(ring, 'cr'), ring.detail, COUNTING).detail).toEqual({ rubber: 'epdm' });
   });
   it('forgets what was emptied, and leaves what cannot be read to be refused', () => {
-    const text = { ...itemText(cleaner), barcode: '', molar: '', leadDays: 'soon', price: 'dear' };
-    const { detail, priceMinor } = readItem(text, cleaner.detail);
+    const text = { ...itemText(cleaner, 'cr'), barcode: '', molar: '', leadDays: 'soon', price: 'dear' };
+    const { detail, priceMinor } = readItem(text, cleaner.detail, COUNTING);
     expect(detail.barcode).toBeUndefined();
     expect(detail.safety).toBeUndefined();
     expect(detail.leadDays).toBeLessThan(0);
     expect(priceMinor).toBeLessThan(0);
   });
   it('begins with the number that was scanned', () => {
-    expect(itemText(null, 'X-9')).toMatchObject({ partNumber: 'X-9', kind: 'part', price: '' });
+    expect(itemText(null, 'cr', 'X-9')).toMatchObject({ partNumber: 'X-9', kind: 'part', price: '' });
   });
 });

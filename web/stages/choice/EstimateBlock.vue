@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { typedMoney } from '../../../core/quantity/index.ts';
+import { minorIn } from '../../parts/numberIn.ts';
 import { computed, ref, watch } from 'vue';
 import { OPTIONS, type OptionTerms } from '../../../core/choose/index.ts';
 import { estimateLines, estimateMessage, estimateRange, type Job } from '../../../core/job/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -28,15 +30,20 @@ watch(
         ? []
         : estimateLines(own, (id) => OPTIONS[id], shop.settings.ratePerHourMinor).map(({ words, minor }) => ({
             words,
-            amount: (minor / 100).toFixed(2),
+            amount: typedMoney(minor, shop.settings.currency),
           }));
   },
   { immediate: true },
 );
 const read = computed(() =>
-  lines.value.map(({ words, amount }) => ({ words, minor: Math.round(parseNumber(amount) * 100) })),
+  lines.value.map(({ words, amount }) => ({ words, minor: minorIn(amount, shop.settings.currency) })),
 );
-const range = computed(() => estimateRange(read.value.filter(({ minor }) => !Number.isNaN(minor))));
+const range = computed(() =>
+  estimateRange(
+    read.value.filter(({ minor }) => !Number.isNaN(minor)),
+    shop.settings.currency,
+  ),
+);
 const latest = computed(() => props.job.estimates.at(-1) ?? null);
 const closed = computed(() => props.job.status === 'closed');
 const message = computed(() =>
@@ -63,11 +70,11 @@ const how = ref('');
 const limit = ref('');
 function keepAnswer(): void {
   if (latest.value === null || answer.value === null) return;
-  const typed = parseNumber(limit.value);
+  const typed = minorIn(limit.value, shop.settings.currency);
   answerForm.send('answer-estimate', {
     id: latest.value.id,
     answer: answer.value,
-    limitMinor: answer.value === 'up to' && !Number.isNaN(typed) ? Math.round(typed * 100) : null,
+    limitMinor: answer.value === 'up to' && !Number.isNaN(typed) ? typed : null,
     who: who.value,
     how: how.value,
     note: '',
@@ -133,11 +140,11 @@ async function copy(): Promise<void> {
         <div class="grid gap-3 sm:grid-cols-3">
           <TextField v-model="who" label="Who" :error="answerForm.error('who')" />
           <TextField v-model="how" label="How" placeholder="telephone, 14:10" />
-          <TextField
+          <FigureField
             v-if="answer === 'up to'"
             v-model="limit"
             :label="`Up to, ${shop.settings.currency}`"
-            inputmode="decimal"
+            field="money"
             :error="answerForm.error('limitMinor')"
           />
         </div>
@@ -154,17 +161,17 @@ async function copy(): Promise<void> {
     >
       <div v-for="(line, index) in lines" :key="index" class="grid grid-cols-[1fr_8rem] gap-3">
         <input v-model="line.words" class="input" :aria-label="`Line ${index + 1}`" />
-        <input
+        <FigureField
           v-model="line.amount"
-          class="input text-right"
-          inputmode="decimal"
-          :aria-label="`Amount of line ${index + 1}, ${shop.settings.currency}`"
+          bare
+          :label="`Amount of line ${index + 1}, ${shop.settings.currency}`"
+          field="money"
         />
       </div>
       <button
         type="button"
         class="link min-h-9 justify-self-start text-[0.9375rem]"
-        @click="lines.push({ words: '', amount: '0.00' })"
+        @click="lines.push({ words: '', amount: typedMoney(0, shop.settings.currency) })"
       >
         Another line
       </button>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { minorIn, numberIn } from '../../parts/numberIn.ts';
 import { ref } from 'vue';
 import { type OptionTerms, USUAL } from '../../../core/choose/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
-import TextField from '../../parts/TextField.vue';
+import { FIELDS, moneyText } from '../../../core/quantity/index.ts';
+import FigureField from '../../parts/FigureField.vue';
 
 /** Parts, minutes and days of one option, typed over what is usual. */
 const props = defineProps<{
@@ -21,10 +22,13 @@ const unread = ref<Partial<Record<Field, string>>>({});
 function keep(field: Field): void {
   const text = typed.value[field].trim();
   if (text === '') return;
-  const value = parseNumber(text);
+  const value =
+    field === 'partsMinor'
+      ? minorIn(text, props.currency)
+      : numberIn(text, field === 'minutes' ? FIELDS.minutes : FIELDS.days);
   unread.value = Number.isNaN(value) ? { [field]: `Expected a number, got “${text}”.` } : {};
   if (Number.isNaN(value)) return;
-  emit('set', { [field]: field === 'partsMinor' ? Math.round(value * 100) : value });
+  emit('set', { [field]: value });
   typed.value[field] = '';
 }
 const wrong = (field: Field): string | null => unread.value[field] ?? props.errors[field] ?? null;
@@ -32,27 +36,27 @@ const wrong = (field: Field): string | null => unread.value[field] ?? props.erro
 
 <template>
   <form class="grid grid-cols-3 items-start gap-3 self-start" @submit.prevent>
-    <TextField
+    <FigureField
       v-if="priced"
       v-model="typed.partsMinor"
       :label="`Parts, ${currency}`"
-      inputmode="decimal"
-      :placeholder="terms.partsMinor === null ? 'not known' : String(terms.partsMinor / 100)"
+      field="money"
+      :placeholder="terms.partsMinor === null ? 'not known' : moneyText(terms.partsMinor, currency)"
       :error="wrong('partsMinor')"
       @change="keep('partsMinor')"
     />
-    <TextField
+    <FigureField
       v-model="typed.minutes"
       label="Labour, min"
-      inputmode="numeric"
+      :field="FIELDS.minutes"
       :placeholder="String(terms.minutes)"
       :error="wrong('minutes')"
       @change="keep('minutes')"
     />
-    <TextField
+    <FigureField
       v-model="typed.daysOff"
       label="Days to wait"
-      inputmode="numeric"
+      :field="FIELDS.days"
       :placeholder="String(terms.daysOff)"
       :error="wrong('daysOff')"
       @change="keep('daysOff')"

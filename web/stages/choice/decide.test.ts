@@ -1,11 +1,13 @@
 import { mount } from '@vue/test-utils';
+import { createPinia } from 'pinia';
+import { majorOf } from '../../../core/quantity/index.ts';
 import { describe, expect, it } from 'vitest';
 import { compareOptions, type OptionTerms } from '../../../core/choose/index.ts';
 import FlipLine from './FlipLine.vue';
 import OptionRows from './OptionRows.vue';
 import TermsForm from './TermsForm.vue';
 
-const money = (minor: number): string => `${minor / 100} cr`;
+const money = (minor: number): string => `${majorOf(minor, 'cr')} cr`;
 const terms = (id: OptionTerms['id'], partsMinor: number | null): OptionTerms => ({
   id,
   partsMinor,
@@ -53,7 +55,10 @@ describe('options side by side', () => {
 
 describe('figures of an option', () => {
   const form = (more: object = {}) =>
-    mount(TermsForm, { props: { terms: terms('replace', null), priced: true, currency: 'cr', errors: {}, ...more } });
+    mount(TermsForm, {
+      global: { plugins: [createPinia()] },
+      props: { terms: terms('replace', null), priced: true, currency: 'cr', errors: {}, ...more },
+    });
   it('are typed over what is usual, money in crowns', async () => {
     const view = form();
     const [parts, minutes] = view.findAll('input');
@@ -70,7 +75,7 @@ describe('figures of an option', () => {
     const [parts] = view.findAll('input');
     await parts?.setValue('dear');
     await parts?.trigger('change');
-    expect(view.find('[role="alert"]').text()).toBe('Expected a number, got “dear”.');
+    expect(view.find('[role="alert"]').text()).toBe('Expected an amount in cr, such as 80.00; got “dear”.');
     expect(parts?.element.value).toBe('dear');
     expect(form({ errors: { minutes: 'Expected 1 to 6000 minutes, got 0.' } }).text()).toContain('1 to 6000');
     expect(form({ priced: false }).findAll('input')).toHaveLength(2);

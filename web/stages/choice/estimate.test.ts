@@ -24,8 +24,13 @@ function block(...bodies: CommandBody[]) {
   const wrapper = mount(EstimateBlock, { props: { job: shown.job(), terms }, global: { stubs } });
   return { ...shown, wrapper, renew: () => wrapper.setProps({ job: shown.job() }) };
 }
+const amountFields = (wrapper: ReturnType<typeof block>['wrapper']) =>
+  wrapper
+    .findAll('label')
+    .filter((each) => each.text().startsWith('Amount of line'))
+    .map((each) => wrapper.find<HTMLInputElement>(`#${each.attributes('for')}`));
 const amounts = (wrapper: ReturnType<typeof block>['wrapper']): string[] =>
-  wrapper.findAll<HTMLInputElement>('input.text-right').map((each) => each.element.value);
+  amountFields(wrapper).map((each) => each.element.value);
 
 describe('the estimate', () => {
   it('is proposed from what was decided, adjusted line by line, and sums up', async () => {
@@ -33,11 +38,11 @@ describe('the estimate', () => {
     expect(amounts(wrapper)).toContain('120.00');
     await press(wrapper, 'Another line');
     await wrapper.findAll('input[aria-label^="Line"]').at(-1)!.setValue('Ferry');
-    await wrapper.findAll('input.text-right').at(-1)!.setValue('dear');
+    await amountFields(wrapper).at(-1)!.setValue('dear');
     await wrapper.find('form').trigger('submit');
     expect(read(wrapper)).toContain('“Ferry”: expected an amount of money.');
     expect(sent).toEqual([]);
-    await wrapper.findAll('input.text-right').at(-1)!.setValue('15');
+    await amountFields(wrapper).at(-1)!.setValue('15');
     const before = amounts(wrapper).reduce((sum, each) => sum + Math.round(Number(each) * 100), 0);
     await wrapper.find('form').trigger('submit');
     expect(sent[0]).toMatchObject({ type: 'make-estimate', data: { choice: 'clean-bench', currency: 'cr' } });

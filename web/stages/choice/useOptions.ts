@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { compareOptions, flipPrice, OPTIONS, type OptionId, PER, type ShopResult } from '../../../core/choose/index.ts';
 import { jobChoice } from '../../../core/job/index.ts';
-import { group } from '../../../core/quantity/index.ts';
+import { format, formatRoundMoney } from '../../../core/quantity/index.ts';
 import { api } from '../../stores/api.ts';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 
@@ -38,8 +38,10 @@ export function useOptions() {
   });
   const comparison = computed(() => (input.value === null ? null : compareOptions(input.value)));
   const flipOf = (option: OptionId) => (input.value === null ? null : flipPrice(input.value, option));
-  const money = (minor: number): string => `${group(String(Math.round(minor / 100)))} ${shop.settings.currency}`;
-  const per = computed(() => (input.value?.per === 'h' ? `per ${PER.h} h` : `per ${group(String(PER.km))} km`));
+  const money = (minor: number): string => formatRoundMoney(minor, shop.settings.currency);
+  const per = computed(() =>
+    input.value?.per === 'h' ? `per ${PER.h} h` : `per ${format({ value: PER.km, unit: 'km' })}`,
+  );
   return {
     ...base,
     input,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref } from 'vue';
 import type { StockItem } from '../../../contract/index.ts';
 import {
@@ -10,9 +11,9 @@ import {
   SURFACES,
 } from '../../../core/clean/index.ts';
 import type { JobUnit, Job } from '../../../core/job/index.ts';
-import { parseNumber, parseQuantity } from '../../../core/quantity/index.ts';
+import { FIELDS } from '../../../core/quantity/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
-import TextField from '../../parts/TextField.vue';
+import FigureField from '../../parts/FigureField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useForm } from '../useForm.ts';
@@ -45,17 +46,14 @@ const keepOff = computed(() => {
 });
 const price = computed(() => {
   const contents = can.value?.detail.contentsG;
-  const grams = [before.value, after.value].map((text) => {
-    const read = parseQuantity(text, 'mass', 'g');
-    return read.ok ? read.quantity.value : Number.NaN;
-  });
+  const grams = [before.value, after.value].map((text) => numberIn(text, FIELDS.canGrams));
   const used = (grams[0] ?? Number.NaN) - (grams[1] ?? Number.NaN);
   return can.value === null || contents === undefined || !(used > 0)
     ? null
     : Math.round((used / contents) * can.value.priceMinor);
 });
 function weigh(): void {
-  const time = parseNumber(minutes.value);
+  const time = numberIn(minutes.value, FIELDS.minutes);
   const sent = form.send('weigh-can', {
     id: freshId(),
     substance: substance.value,
@@ -88,24 +86,26 @@ const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBR
         </option>
       </select>
     </FieldBox>
-    <TextField
+    <FigureField
       v-model="before"
+      :field="FIELDS.canGrams"
       label="Can before"
       placeholder="412 g"
       class="sm:col-span-2"
       :error="form.error('beforeText')"
     />
-    <TextField
+    <FigureField
       v-model="after"
+      :field="FIELDS.canGrams"
       label="Can after"
       placeholder="380 g"
       class="sm:col-span-2"
       :error="form.error('afterText') ?? form.general('beforeText', 'minutes')"
     />
-    <TextField
+    <FigureField
       v-model="minutes"
       label="Sprayed over, min"
-      inputmode="decimal"
+      :field="FIELDS.minutes"
       placeholder="4"
       class="sm:col-span-2"
       :error="form.error('minutes')"

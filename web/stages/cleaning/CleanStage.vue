@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, onMounted, ref, watch } from 'vue';
 import { MASKS, SUBSTANCES, UNIT_FORMS } from '../../../core/clean/index.ts';
 import { type JobUnit, nextUnitPass, runningTimers, secondsLeft, unitMethod } from '../../../core/job/index.ts';
-import { formatClock } from '../../../core/quantity/index.ts';
+import { FIELDS, formatClock } from '../../../core/quantity/index.ts';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeys } from '../../shell/keys.ts';
 import { useAir } from '../../stores/air.ts';
@@ -63,7 +65,7 @@ function startTimer(): void {
     timerForm.send('start-timer', {
       id: freshId(),
       label: label.value,
-      minutes: Number(minutes.value.replace(',', '.')),
+      minutes: numberIn(minutes.value, FIELDS.minutes),
       kind: 'other',
     })
   )
@@ -154,7 +156,7 @@ useKeys([{ keys: 'h', does: 'Hands busy', run: () => void router.push(`/jobs/${s
         <p v-else class="text-soft">Nothing else waits.</p>
         <form v-if="job.status === 'open'" class="mt-2 grid grid-cols-[1fr_5rem] gap-2" @submit.prevent="startTimer">
           <TextField v-model="label" label="Timer for" placeholder="screws oiled" :error="timerForm.error('label')" />
-          <TextField v-model="minutes" label="Minutes" inputmode="decimal" :error="timerForm.error('minutes')" />
+          <FigureField v-model="minutes" label="Minutes" :field="FIELDS.minutes" :error="timerForm.error('minutes')" />
           <button type="submit" class="quiet col-span-2">Start</button>
         </form>
       </div>

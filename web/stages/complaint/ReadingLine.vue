@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import type { Job } from '../../../core/job/index.ts';
-import { format, parseQuantity } from '../../../core/quantity/index.ts';
-import type { MeterUnit } from '../../../core/vehicle/index.ts';
+import { format } from '../../../core/quantity/index.ts';
+import { METER_FIELDS, readMeter } from '../../../core/vehicle/index.ts';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useForm } from '../useForm.ts';
 
@@ -16,12 +17,10 @@ const error = ref<string | null>(null);
 
 function correct(): void {
   const { unit } = props.job.reading;
-  const parsed = parseQuantity(reading.value, unit === 'h' ? 'duration' : 'distance', unit);
+  const parsed = readMeter(reading.value, unit);
   error.value = parsed.ok ? null : parsed.message;
   if (!parsed.ok) return;
-  const { value, unit: typed } = parsed.quantity;
-  if (form.send('correct-reading', { reading: { value, unit: typed as MeterUnit }, reason: reason.value }))
-    correcting.value = false;
+  if (form.send('correct-reading', { reading: parsed.reading, reason: reason.value })) correcting.value = false;
 }
 </script>
 
@@ -34,9 +33,10 @@ function correct(): void {
     </p>
     <p v-if="job.readingReason" class="mt-1 text-sm text-soft">{{ job.readingReason }}</p>
     <form v-if="correcting" class="mt-3 grid gap-2" @submit.prevent="correct">
-      <TextField
+      <FigureField
         v-model="reading"
         label="Reading"
+        :field="METER_FIELDS[job.reading.unit]"
         :placeholder="format(job.reading)"
         :error="error ?? form.error('reading')"
       />

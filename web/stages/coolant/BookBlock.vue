@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, onMounted, ref, watch } from 'vue';
 import { compatible } from '../../../core/coolant/index.ts';
 import { coolantNow, type Job } from '../../../core/job/index.ts';
 import type { CoolantSystem } from '../../../core/procedure/index.ts';
-import { convert, format, parseNumber, parseQuantity } from '../../../core/quantity/index.ts';
+import { FIELDS, format } from '../../../core/quantity/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FieldBox from '../../parts/FieldBox.vue';
-import TextField from '../../parts/TextField.vue';
+import FigureField from '../../parts/FigureField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useStock } from '../../stores/stock.ts';
@@ -40,13 +41,13 @@ const mixing = computed(() => {
 });
 
 function record(): void {
-  const share = parseNumber(strength.value);
+  const share = numberIn(strength.value, FIELDS.share);
   const adding = kind.value === 'added';
-  const litres = parseQuantity(amount.value, 'volume', 'L');
+  const litres = numberIn(amount.value, FIELDS.coolantLitres, shop.settings.measures);
   const { contentsL, inhibitor } = chosen.value?.detail ?? {};
   const price =
-    adding && chosen.value !== null && contentsL !== undefined && litres.ok
-      ? Math.round((convert(litres.quantity.value, litres.quantity.unit, 'L') / contentsL) * chosen.value.priceMinor)
+    adding && chosen.value !== null && contentsL !== undefined && !Number.isNaN(litres)
+      ? Math.round((litres / contentsL) * chosen.value.priceMinor)
       : null;
   if (
     form.send('record-coolant', {
@@ -100,17 +101,18 @@ function pickTopUp({ litres, percent }: { litres: number; percent: number }): vo
           { id: 'discarded', name: 'Discarded' },
         ]"
       />
-      <TextField
+      <FigureField
         v-model="amount"
         label="How much"
+        :field="FIELDS.coolantLitres"
         placeholder="0.7 L"
         :error="form.error('amountText') ?? form.general('amountText', 'concentration')"
       />
-      <TextField
+      <FigureField
         v-if="kind === 'added'"
         v-model="strength"
         label="Strength, %"
-        inputmode="decimal"
+        :field="FIELDS.share"
         :error="form.error('concentration')"
       />
       <button type="submit" class="quiet mt-6 justify-self-start">Record</button>

@@ -71,7 +71,7 @@ const bleeding = computed(() => job.value?.runs.filter(({ run }) => run.recipe.p
       <div v-if="after && system">
         <p>
           <span class="figure text-[2.25rem] text-harbour">{{
-            formatNumber({ value: after.freezesAt, unit: '°C' }, { decimals: 0 })
+            formatNumber({ value: after.freezes.celsius, unit: '°C' }, { decimals: 0 })
           }}</span>
           <span class="text-lg font-semibold text-soft">°C freezes</span>
         </p>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { METER_FIELDS } from '../../../core/vehicle/index.ts';
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref } from 'vue';
 import type { Job } from '../../../core/job/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
-import TextField from '../../parts/TextField.vue';
+import { FIELDS } from '../../../core/quantity/index.ts';
+import FigureField from '../../parts/FigureField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
 
@@ -12,7 +14,10 @@ const recheck = useForm();
 const days = ref('14');
 const use = ref('');
 function remind(): void {
-  const [after_, distance] = [parseNumber(days.value), parseNumber(use.value)];
+  const [after_, distance] = [
+    numberIn(days.value, FIELDS.days),
+    numberIn(use.value, METER_FIELDS[props.job.vehicle.meterUnit]),
+  ];
   recheck.send('set-recheck', {
     id: freshId(),
     what: 'Coolant level and hoses',
@@ -36,12 +41,12 @@ const reminder = computed(() => props.job.rechecks.find(({ what }) => what === '
       }}.
     </p>
     <form v-if="job.status === 'open'" class="mt-2 flex flex-wrap items-start gap-3" @submit.prevent="remind">
-      <TextField v-model="days" class="w-32" label="In days" inputmode="numeric" :error="recheck.error('days')" />
-      <TextField
+      <FigureField v-model="days" class="w-32" label="In days" :field="FIELDS.days" :error="recheck.error('days')" />
+      <FigureField
         v-model="use"
         class="w-40"
         :label="`Or after, ${job.vehicle.meterUnit}`"
-        inputmode="decimal"
+        :field="METER_FIELDS[job.vehicle.meterUnit]"
         placeholder="500"
         :error="recheck.error('use')"
       />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { FIELDS } from '../../../core/quantity/index.ts';
 import { ref } from 'vue';
 import type { Glycol } from '../../../core/coolant/index.ts';
 import type { Job } from '../../../core/job/index.ts';
@@ -6,7 +7,7 @@ import type { CoolantSystem } from '../../../core/procedure/index.ts';
 import { format } from '../../../core/quantity/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FieldBox from '../../parts/FieldBox.vue';
-import TextField from '../../parts/TextField.vue';
+import FigureField from '../../parts/FigureField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
 
@@ -69,10 +70,11 @@ function keepReading(): void {
           <option v-for="(name, key) in TOOLS" :key="key" :value="key">{{ name }}</option>
         </select>
       </FieldBox>
-      <TextField
+      <FigureField
         v-model="reading"
         class="w-36"
         label="Freezes at"
+        :field="FIELDS.freezePoint"
         placeholder="−37 °C"
         :error="test.error('typed') ?? test.error('scale') ?? test.general('typed', 'scale')"
       />

@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { type CoolantState, type CoolantTarget, freezePoint, type Glycol, topUp } from '../../../core/coolant/index.ts';
-import { format } from '../../../core/quantity/index.ts';
+import {
+  type CoolantState,
+  type CoolantTarget,
+  freezePoint,
+  freezeWords,
+  type Glycol,
+  topUp,
+} from '../../../core/coolant/index.ts';
 
 /** Ways from what is in the system to level and mix, the simplest first. */
 const props = defineProps<{ state: CoolantState; target: CoolantTarget; glycol: Glycol }>();
@@ -9,7 +15,7 @@ defineEmits<{ pick: [amount: { litres: number; percent: number }] }>();
 const ways = computed(() =>
   topUp(props.state, props.target).map((way) => ({
     ...way,
-    freezes: format({ value: freezePoint(props.glycol, way.after.concentration).celsius, unit: '°C' }, { decimals: 0 }),
+    freezes: freezeWords(freezePoint(props.glycol, way.after.concentration)),
   })),
 );
 </script>

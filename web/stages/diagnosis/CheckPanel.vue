@@ -1,9 +1,19 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { ACCESS, bandFor, interpret, type Proposal, type Sign } from '../../../core/diagnose/index.ts';
+import {
+  ACCESS,
+  bandFor,
+  interpret,
+  type Proposal,
+  type Sign,
+  type TypedField,
+  typedFields,
+} from '../../../core/diagnose/index.ts';
 import type { When } from '../../../core/job/index.ts';
+import { fieldIn } from '../../../core/quantity/index.ts';
 import { figuresOf } from '../../../core/vehicle/index.ts';
 import CautionStack from '../../parts/CautionStack.vue';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId, useJob } from '../../stores/job.ts';
 import PictureAdd from '../pictures/PictureAdd.vue';
@@ -39,7 +49,9 @@ const method = computed(() => props.sign.method);
 const entry = computed(() => method.value?.entry ?? { kind: 'choice' as const });
 const figures = computed(() => (store.job === null ? {} : figuresOf(store.job.vehicle, store.family)));
 const band = computed(() => (entry.value.kind === 'number' ? bandFor(entry.value, figures.value) : null));
-const typed = computed(() => (entry.value.kind === 'pair' ? [first.value, second.value] : [first.value]));
+const wanted = computed(() => (entry.value.kind === 'choice' ? [] : typedFields(entry.value)));
+const typed = computed(() => [first.value, second.value].slice(0, wanted.value.length));
+const labelOf = ({ name, unit }: TypedField): string => `${name || 'Reading'}, ${unit}`;
 const filled = computed(() => typed.value.every((text) => text.trim() !== ''));
 /** Why this one: an answer of it that moves the two in front apart by half, or what it tests. */
 const separates = computed(() => {
@@ -106,18 +118,19 @@ function passOver(): void {
     </p>
 
     <form v-if="entry.kind !== 'choice'" class="grid gap-2" @submit.prevent="record('', typed)">
-      <div class="grid gap-2" :class="entry.kind === 'pair' ? 'grid-cols-2' : ''">
-        <TextField
+      <div class="grid gap-2" :class="wanted.length > 1 ? 'grid-cols-2' : ''">
+        <FigureField
+          v-if="wanted[0]"
           v-model="first"
-          :label="entry.kind === 'pair' ? `${entry.names[0]}, ${entry.unit}` : `Reading, ${entry.unit}`"
-          inputmode="decimal"
+          :label="labelOf(wanted[0])"
+          :field="fieldIn(wanted[0].unit, [wanted[0].low, wanted[0].high])"
           :error="form.error('typed.0') ?? (judged && !judged.ok && judged.field === 0 ? judged.message : null)"
         />
-        <TextField
-          v-if="entry.kind === 'pair'"
+        <FigureField
+          v-if="wanted[1]"
           v-model="second"
-          :label="`${entry.names[1]}, ${entry.unit}`"
-          inputmode="decimal"
+          :label="labelOf(wanted[1])"
+          :field="fieldIn(wanted[1].unit, [wanted[1].low, wanted[1].high])"
           :error="form.error('typed.1') ?? (judged && !judged.ok && judged.field === 1 ? judged.message : null)"
         />
       </div>

@@ -322,7 +322,7 @@ describe('the variant', () => {
           .attributes('for')}`,
       );
     await field('Port diameter, mm').setValue('wide');
-    expect(form.find('[role="alert"]').text()).toContain('Expected a number in mm');
+    expect(form.find('[role="alert"]').text()).toContain('Expected a number, such as 10 mm');
     await field('Port diameter, mm').setValue('44');
     await field('Connector pins').setValue('5');
     expect(form.find('[role="status"]').text()).toMatch(/^Does not fit: connector pins 5 pins, expected 3 pins/);

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref } from 'vue';
-import { parseNumber, parseQuantity } from '../../../core/quantity/index.ts';
+import { FIELDS } from '../../../core/quantity/index.ts';
 import { costOf, jobMayStart, sheetOf, stageGaps, STAGES } from '../../../core/job/index.ts';
-import type { MeterUnit } from '../../../core/vehicle/index.ts';
+import { METER_FIELDS, readMeter } from '../../../core/vehicle/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -32,18 +34,17 @@ const gaps = computed(() =>
 const learnable = computed(() => job.value?.items.some(({ state }) => state !== 'on') ?? false);
 const start = computed(() => (job.value === null ? { may: true as const } : jobMayStart(job.value)));
 const cost = computed(() =>
-  job.value === null ? null : costOf(job.value, parseNumber(minutes.value) || 0, shop.settings.ratePerHourMinor),
+  job.value === null
+    ? null
+    : costOf(job.value, numberIn(minutes.value, FIELDS.minutes) || 0, shop.settings.ratePerHourMinor),
 );
 
 function handOver(): void {
   const { value } = job;
   if (value === null) return;
-  const labourMinutes = parseNumber(minutes.value);
+  const labourMinutes = numberIn(minutes.value, FIELDS.minutes);
   minutesError.value = Number.isNaN(labourMinutes) ? `Expected minutes, got “${minutes.value}”.` : null;
-  const due =
-    nextDue.value.trim() === ''
-      ? null
-      : parseQuantity(nextDue.value, value.reading.unit === 'h' ? 'duration' : 'distance', value.reading.unit);
+  const due = nextDue.value.trim() === '' ? null : readMeter(nextDue.value, value.reading.unit);
   dueError.value = due !== null && !due.ok ? due.message : null;
   if (minutesError.value !== null || (due !== null && !due.ok)) return;
   form.send('hand-over', {
@@ -51,7 +52,7 @@ function handOver(): void {
     labourMinutes,
     ratePerHourMinor: shop.settings.ratePerHourMinor,
     currency: shop.settings.currency,
-    nextDue: due === null ? null : { value: due.quantity.value, unit: due.quantity.unit as MeterUnit },
+    nextDue: due === null ? null : due.reading,
   });
 }
 </script>
@@ -123,16 +124,17 @@ function handOver(): void {
           </ul>
         </div>
         <form class="grid gap-3" @submit.prevent="handOver">
-          <TextField
+          <FigureField
             v-model="minutes"
             label="Labour, minutes"
-            inputmode="numeric"
+            :field="FIELDS.minutes"
             hint="Proposed from the entries’ own times"
             :error="minutesError ?? form.error('labourMinutes')"
           />
-          <TextField
+          <FigureField
             v-model="nextDue"
             label="Next due"
+            :field="METER_FIELDS[job.reading.unit]"
             :placeholder="job.reading.unit === 'h' ? '712 h' : '178000 km'"
             :error="dueError ?? form.error('nextDue')"
           />

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { FIELDS } from '../../../core/quantity/index.ts';
 import { computed, ref } from 'vue';
 import { droppedUnseen, type Job, type JobUnit } from '../../../core/job/index.ts';
 import { format } from '../../../core/quantity/index.ts';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -36,7 +38,13 @@ function drop(): void {
     </ul>
     <button v-if="!open" type="button" class="quiet text-sm" @click="open = true">It was dropped</button>
     <form v-else class="grid max-w-2xl items-start gap-3 sm:grid-cols-[10rem_1fr]" @submit.prevent="drop">
-      <TextField v-model="height" label="From how high" placeholder="80 cm" :error="form.error('heightText')" />
+      <FigureField
+        v-model="height"
+        :field="FIELDS.dropMetres"
+        label="From how high"
+        placeholder="80 cm"
+        :error="form.error('heightText')"
+      />
       <TextField v-model="note" label="Onto what" placeholder="concrete, on the connector" />
       <div class="flex flex-wrap gap-3 sm:col-span-2">
         <button type="submit" class="primary">Note the drop</button>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue';
 import type { JobUnit, Finding, Job, When } from '../../../core/job/index.ts';
-import { type InspectPoint, isPointProblem, judgePoint, limitOf } from '../../../core/inspect/index.ts';
+import { type InspectPoint, isPointProblem, judgePoint, limitOf, typedAt } from '../../../core/inspect/index.ts';
+import { fieldIn } from '../../../core/quantity/index.ts';
 import { figuresOf, sourceWords } from '../../../core/vehicle/index.ts';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
@@ -49,12 +51,12 @@ const entry = computed(() => typed[key.value] ?? fresh());
 const limit = computed(() =>
   limitOf(props.point, figuresOf(props.job.vehicle, store.family), store.family, props.unit.kind),
 );
-const fields = computed(() => {
-  const { entry: how } = props.point;
-  if (how.kind === 'figure') return [`Measured, ${how.unit}`];
-  if (how.kind === 'against-new') return [`This one, ${how.unit}`, `A new one, ${how.unit}`];
-  return how.kind === 'ohms' ? ['Measured, Ω', 'Coil at, °C'] : [];
-});
+const fields = computed(() =>
+  typedAt(props.point).map(({ label, unit, low, high }) => ({
+    label: `${label}, ${unit}`,
+    field: fieldIn(unit, [low, high]),
+  })),
+);
 /** Judged as it is typed; nothing is said before there is enough to judge. */
 const live = computed(() => {
   if (fields.value.length === 0 || fields.value.some((_, index) => !entry.value.texts[index]?.trim())) return null;
@@ -145,13 +147,13 @@ const problem = computed(
       </button>
     </fieldset>
     <form v-else class="mt-3 flex max-w-xl flex-wrap items-start gap-3" @submit.prevent="record()">
-      <TextField
-        v-for="(label, index) in fields"
+      <FigureField
+        v-for="({ label, field }, index) in fields"
         :key="label"
         :model-value="entry.texts[index] ?? ''"
         class="w-40"
         :label="label"
-        inputmode="decimal"
+        :field="field"
         :error="form.error(`typed.${index}`)"
         @update:model-value="entry.texts[index] = $event"
       />

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref } from 'vue';
 import { type FastenerGroup, type ItemKind, plainItem } from '../../../core/procedure/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
+import { FIELDS } from '../../../core/quantity/index.ts';
 import { isSpec, specFromText, type TorqueSpec } from '../../../core/torque/index.ts';
 import { freePocket, hangsLoose, type Job, placeFor, tagFor } from '../../../core/job/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import SheetDialog from '../../parts/SheetDialog.vue';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
@@ -44,7 +46,7 @@ const countProblem = ref<string | null>(null);
 function readFasteners(): FastenerGroup | null {
   countProblem.value = null;
   if (kind.value !== 'fasteners') return null;
-  const number = parseNumber(count.value);
+  const number = numberIn(count.value, FIELDS.count);
   if (!Number.isInteger(number) || number < 1 || number > 200) countProblem.value = 'Expected 1 to 200.';
   const spec = torque.value.trim() === '' ? null : specFromText(torque.value, null);
   return {
@@ -111,9 +113,15 @@ function add(): void {
       </ul>
       <ChoiceRow v-model="kind" label="Kind" :options="kinds" />
       <div v-if="kind === 'fasteners'" class="grid grid-cols-3 gap-3">
-        <TextField v-model="count" label="How many" inputmode="numeric" :error="countProblem" />
+        <FigureField v-model="count" label="How many" :field="FIELDS.count" :error="countProblem" />
         <TextField v-model="thread" label="Thread" placeholder="M6×20" />
-        <TextField v-model="torque" label="Torque, if known" placeholder="8–10 Nm" :error="form.error('torque')" />
+        <FigureField
+          v-model="torque"
+          :field="FIELDS.torqueSpec"
+          label="Torque, if known"
+          placeholder="8–10 Nm"
+          :error="form.error('torque')"
+        />
       </div>
       <button type="submit" class="primary">Add it as off</button>
     </form>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref } from 'vue';
 import { runningTimers, timerEnd, type JobItem } from '../../../core/job/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
+import { FIELDS } from '../../../core/quantity/index.ts';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -24,7 +26,7 @@ function start(): void {
   const started = form.send('start-timer', {
     id: freshId(),
     label: label.value,
-    minutes: parseNumber(minutes.value),
+    minutes: numberIn(minutes.value, FIELDS.minutes),
     kind: 'cure',
     itemId: props.item.id,
   });
@@ -41,10 +43,10 @@ function start(): void {
   </p>
   <form v-else-if="open" class="grid gap-2" @submit.prevent="start">
     <TextField v-model="label" label="What cures?" :error="form.error('label')" />
-    <TextField
+    <FigureField
       v-model="minutes"
       label="Minutes"
-      inputmode="decimal"
+      :field="FIELDS.minutes"
       :error="form.error('minutes') ?? form.general('label', 'minutes')"
     />
     <button type="submit" class="quiet">Start the cure</button>

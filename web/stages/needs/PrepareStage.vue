@@ -3,7 +3,6 @@ import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
 import type { ProcedureLine } from '../../../contract/index.ts';
 import { needState } from '../../../core/job/index.ts';
 import type { Readiness } from '../../../core/prepare/index.ts';
-import { dayWithYear } from '../../parts/dayWithYear.ts';
 import { api } from '../../stores/api.ts';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -71,9 +70,7 @@ const TONES: Readonly<Record<Readiness['status'], string>> = {
 const words = ({ status, need, words: said }: Readiness): string =>
   status === 'on order'
     ? `on order, expected ${shop.say.day((job.value && needState(job.value, need.id)?.expected) || '')}`
-    : status === 'overdue'
-      ? said.replace(/\d{4}-\d\d-\d\d/, dayWithYear)
-      : said;
+    : said;
 const cautions = computed(() =>
   [...new Set(list.value.flatMap(({ need }) => (need.caution === null ? [] : [need.caution])))].filter(
     (id) => id !== 'battery',

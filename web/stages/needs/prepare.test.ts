@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { startOrWait, type StartInput, ORDINARY_WEEK } from '../../../core/prepare/index.ts';
 import { hoursText, readCalendar, readDays, readHours } from '../../settings/hours.ts';
 import { adviceWords, sayMoment, sayRange } from './adviceWords.ts';
-import { momentOf } from './usePrepare.ts';
 
 const sayDay = (day: string): string => day.slice(8);
 const input: StartInput = {
@@ -46,10 +45,6 @@ describe('the advice in words', () => {
     expect(sayMoment({ day: '2026-05-13', minute: 24 * 60 - 1 }, sayDay)).toBe('13 23:45');
     expect(sayRange(40.2, 55)).toBe('40–55 min');
     expect(sayRange(170, 232)).toBe('2:50–3:50 h');
-  });
-  it('knows the moment by this device’s wall clock', () => {
-    const at = new Date(2026, 4, 3, 7, 5);
-    expect(momentOf(at.toISOString())).toEqual({ day: '2026-05-03', minute: 425 });
   });
 });
 

@@ -1,8 +1,9 @@
+import { samePart } from '../../../core/stock/index.ts';
 import { computed, type ComputedRef, onMounted, ref, shallowRef } from 'vue';
 import type { ItemTimes } from '../../../contract/index.ts';
 import { allNeeds, type Job, jobOutlook, type Missing, missingParts, type Outlook } from '../../../core/job/index.ts';
+import { momentOf } from '../../../core/days/index.ts';
 import {
-  type Moment,
   orderNow,
   type OrderLine,
   readiness,
@@ -15,16 +16,6 @@ import { api } from '../../stores/api.ts';
 import { useMinute } from '../../stores/clock.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useStock } from '../../stores/stock.ts';
-
-/** A moment of this device's wall clock. */
-export function momentOf(iso: string): Moment {
-  const at = new Date(iso);
-  const two = (value: number): string => String(value).padStart(2, '0');
-  return {
-    day: `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`,
-    minute: at.getHours() * 60 + at.getMinutes(),
-  };
-}
 
 /** What is needed against what is there, what to order, and whether to start. */
 export function usePrepare(job: ComputedRef<Job | null>) {
@@ -50,7 +41,7 @@ export function usePrepare(job: ComputedRef<Job | null>) {
       times.value = await api.get<ItemTimes>(`/procedures/${procedureId}/times`).catch(() => ({}));
   }
 
-  const moment = computed(() => momentOf(now.value));
+  const moment = computed(() => momentOf(now.value, shop.settings.timeZone));
   const list = computed((): Readiness[] => {
     const { value } = job;
     if (value === null) return [];
@@ -59,7 +50,7 @@ export function usePrepare(job: ComputedRef<Job | null>) {
       states: value.needs,
       stock: stock.rows.map(({ partNumber, left, place }) => ({ partNumber, left, place })),
       wantedElsewhere: (partNumber) =>
-        wanted.value.filter((each) => each.partNumber === partNumber && each.jobId !== value.id).length,
+        wanted.value.filter((each) => samePart(each.partNumber, partNumber) && each.jobId !== value.id).length,
       tools: shop.tools,
       today: moment.value.day,
     });

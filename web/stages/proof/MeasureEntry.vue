@@ -1,14 +1,27 @@
 <script setup lang="ts">
+import { readFigure } from '../../../core/quantity/index.ts';
 import { computed, reactive } from 'vue';
-import { bandOf, type Job, measured, type MeasureKind, MEASURES, type When } from '../../../core/job/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
+import {
+  bandOf,
+  type Job,
+  measured,
+  MEASURE_FIELDS,
+  type MeasureKind,
+  MEASURES,
+  type When,
+} from '../../../core/job/index.ts';
 import { freshId, useJob } from '../../stores/job.ts';
-import FieldBox from '../../parts/FieldBox.vue';
+import FigureField from '../../parts/FigureField.vue';
 
 /** Figures typed one by one; each says at once whether it lies in the family's band. */
 const props = defineProps<{ job: Job; when: When }>();
 const store = useJob();
-const typed = reactive<Partial<Record<MeasureKind, string>>>({});
+const typed = reactive<Record<MeasureKind, string>>({
+  'idle-rpm': '',
+  'valve-duty': '',
+  'closed-volts': '',
+  'settle-time': '',
+});
 const errors = reactive<Partial<Record<MeasureKind, string>>>({});
 
 const kinds = computed(() =>
@@ -18,12 +31,12 @@ const kinds = computed(() =>
 );
 const known = (kind: MeasureKind) => measured(props.job, kind, props.when);
 function keep(kind: MeasureKind): void {
-  const text = typed[kind]?.trim() ?? '';
+  const text = typed[kind].trim();
   if (text === '') return;
-  const value = parseNumber(text);
-  const refusal = Number.isNaN(value)
-    ? { message: `Expected a number in ${MEASURES[kind].unit}, got “${text}”.`, wouldHelp: '' }
-    : store.send('take-measurement', { id: freshId(), kind, when: props.when, value });
+  const read = readFigure(text, MEASURE_FIELDS[kind]);
+  const refusal = read.ok
+    ? store.send('take-measurement', { id: freshId(), kind, when: props.when, value: read.value, typed: read.text })
+    : { message: read.message, wouldHelp: '' };
   errors[kind] = refusal === null ? '' : `${refusal.message} ${refusal.wouldHelp}`.trim();
   if (refusal === null) typed[kind] = '';
 }
@@ -32,36 +45,28 @@ function keep(kind: MeasureKind): void {
 <template>
   <div class="grid max-w-2xl gap-x-8 gap-y-4 sm:grid-cols-2">
     <form v-for="kind in kinds" :key="kind" @submit.prevent="keep(kind)">
-      <FieldBox
-        v-slot="{ id, described, invalid }"
-        :label="`${MEASURES[kind].name}, ${MEASURES[kind].unit}`"
-        :error="errors[kind] || null"
-      >
-        <div class="flex items-center gap-3">
-          <input
-            :id="id"
-            v-model="typed[kind]"
-            class="input max-w-32"
-            inputmode="decimal"
-            autocomplete="off"
-            :placeholder="bandOf(job, kind) ? `${bandOf(job, kind)?.low} to ${bandOf(job, kind)?.high}` : ''"
-            :aria-describedby="described"
-            :aria-invalid="invalid"
-            :disabled="job.status === 'closed'"
-            @blur="keep(kind)"
-          />
-          <p v-if="known(kind)" class="leading-tight">
-            <span class="figure text-xl">{{ known(kind)?.value }}</span>
-            <span
-              class="block text-sm"
-              :class="
-                known(kind)?.good === false ? 'font-bold text-oxide' : known(kind)?.good ? 'text-moss' : 'text-soft'
-              "
-              >{{ known(kind)?.words }}</span
-            >
-          </p>
-        </div>
-      </FieldBox>
+      <div class="flex items-start gap-3">
+        <FigureField
+          v-model="typed[kind]"
+          class="max-w-56"
+          :label="`${MEASURES[kind].name}, ${MEASURES[kind].unit}`"
+          :field="MEASURE_FIELDS[kind]"
+          :error="errors[kind] || null"
+          :placeholder="bandOf(job, kind) ? `${bandOf(job, kind)?.low} to ${bandOf(job, kind)?.high}` : ''"
+          :disabled="job.status === 'closed'"
+          @leave="keep(kind)"
+        />
+        <p v-if="known(kind)" class="mt-7 leading-tight">
+          <span class="figure text-xl">{{ known(kind)?.shown }}</span>
+          <span
+            class="block text-sm"
+            :class="
+              known(kind)?.good === false ? 'font-bold text-oxide' : known(kind)?.good ? 'text-moss' : 'text-soft'
+            "
+            >{{ known(kind)?.words }}</span
+          >
+        </p>
+      </div>
     </form>
   </div>
 </template>

@@ -60,12 +60,14 @@ describe('proving', () => {
   it('keeps a figure when its field is left, and refuses what is no number', async () => {
     const { wrapper, sent } = stage();
     const input = wrapper.find(field(wrapper, 'Idle speed'));
-    await input.setValue('about 1200');
+    await input.setValue('fast');
     await input.trigger('blur');
-    expect(read(wrapper)).toContain('got “about 1200”');
-    await input.setValue('1250');
+    expect(read(wrapper)).toContain('got “fast”');
+    await input.setValue('about 1,250');
     await input.trigger('blur');
-    expect(sent).toMatchObject([{ type: 'take-measurement', data: { when: 'after', value: 1250 } }]);
+    expect(sent).toMatchObject([
+      { type: 'take-measurement', data: { when: 'after', value: 1250, typed: 'about 1,250' } },
+    ]);
     expect(read(wrapper)).toContain('1250');
   });
   it('takes good by a tap, and what is not good only with words', async () => {

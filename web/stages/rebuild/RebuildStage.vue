@@ -1,10 +1,14 @@
 <script setup lang="ts">
+import { plainNumber } from '../../../core/stock/index.ts';
+import { numberIn } from '../../parts/numberIn.ts';
+import { FIELDS } from '../../../core/quantity/index.ts';
 import { computed, onMounted, ref } from 'vue';
 import { isBody } from '../../../core/clean/index.ts';
 import type { JobUnit } from '../../../core/job/index.ts';
 import { unitTypeOf } from '../../../core/vehicle/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import SheetDialog from '../../parts/SheetDialog.vue';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -38,11 +42,13 @@ onMounted(stock.load);
 const kitOf = (of: JobUnit) => unitTypeOf(store.family, of.kind)?.kit ?? [];
 /** Gaskets and seals that came off, and any typed besides: what no kit names already. */
 const seals = computed(() => {
-  const inKits = new Set(units.value.flatMap((each) => kitOf(each).map(({ partNumber }) => partNumber)));
+  const inKits = new Set(units.value.flatMap((each) => kitOf(each).map(({ partNumber }) => plainNumber(partNumber))));
   const kitNames = units.value.flatMap((each) => kitOf(each).map(({ name }) => name));
   const listed =
     job.value?.items
-      .filter(({ kind, state, partNumber }) => kind === 'gasket' && state !== 'on' && !inKits.has(partNumber))
+      .filter(
+        ({ kind, state, partNumber }) => kind === 'gasket' && state !== 'on' && !inKits.has(plainNumber(partNumber)),
+      )
       .map(({ name, partNumber }) => ({ name, partNumber })) ?? [];
   const others =
     job.value?.seals
@@ -60,7 +66,15 @@ function fit(): void {
   const part = stock.rows.find(({ id }) => id === partId.value);
   if (part === undefined) return;
   const { name, partNumber, priceMinor } = part;
-  if (partForm.send('use-part', { id: freshId(), name, partNumber, quantity: Number(quantity.value), priceMinor })) {
+  if (
+    partForm.send('use-part', {
+      id: freshId(),
+      name,
+      partNumber,
+      quantity: numberIn(quantity.value, FIELDS.count),
+      priceMinor,
+    })
+  ) {
     partId.value = '';
     quantity.value = '1';
   }
@@ -148,10 +162,10 @@ const replaced = computed(() => job.value?.replaced.find((each) => each.unit ===
           </option>
         </select></FieldBox
       >
-      <TextField
+      <FigureField
         v-model="quantity"
         label="How many"
-        inputmode="numeric"
+        :field="FIELDS.count"
         :error="partForm.error('quantity') ?? partForm.general('quantity')"
       />
       <button type="submit" class="quiet mt-6" :disabled="partId === ''">Fitted</button>

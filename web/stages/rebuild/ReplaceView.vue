@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { minorIn, numberIn } from '../../parts/numberIn.ts';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { UnitFile } from '../../../contract/index.ts';
 import { FAIL_CODES, type FailCode, type NewUnit } from '../../../core/job/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
+import { FIELDS, typedMoney } from '../../../core/quantity/index.ts';
 import {
   matchVariant,
   type UnitObject,
@@ -13,6 +14,7 @@ import {
 } from '../../../core/vehicle/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FieldBox from '../../parts/FieldBox.vue';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import VariantFields from '../../parts/VariantFields.vue';
 import { emptyVariant, readVariant, variantText } from '../../parts/variantText.ts';
@@ -69,7 +71,7 @@ function pick(each: UnitObject): void {
 /** What was paid for it, and where it came from. */
 function tellLife(life: UnitFile['life']): void {
   const bought = life.find(({ priceMinor }) => priceMinor !== null);
-  price.value = bought?.priceMinor == null ? price.value : (bought.priceMinor / 100).toFixed(2);
+  price.value = bought?.priceMinor == null ? price.value : typedMoney(bought.priceMinor, shop.settings.currency);
   supplier.value = bought?.note ?? supplier.value;
 }
 /** What the family's list says, taken over as long as nothing else was typed. */
@@ -104,8 +106,8 @@ const unread = ref<{ price: string | null; warranty: string | null }>({ price: n
 function replace(): void {
   const own = unit.value;
   if (own === null || job.value === null || !read.value.ok) return;
-  const amount = price.value.trim() === '' ? 0 : parseNumber(price.value);
-  const months = warranty.value.trim() === '' ? 0 : parseNumber(warranty.value);
+  const amount = price.value.trim() === '' ? 0 : minorIn(price.value, shop.settings.currency);
+  const months = warranty.value.trim() === '' ? 0 : numberIn(warranty.value, FIELDS.months);
   unread.value = {
     price: Number.isNaN(amount) ? `Expected an amount, got “${price.value}”.` : null,
     warranty: Number.isNaN(months) ? `Expected months, got “${warranty.value}”.` : null,
@@ -123,7 +125,7 @@ function replace(): void {
       partNumber: partNumber.value.trim(),
       features: read.value.features,
       origin: origin.value ?? 'new',
-      priceMinor: Math.round(amount * 100),
+      priceMinor: amount,
       supplier: supplier.value,
       warrantyMonths: Math.round(months),
     },
@@ -204,20 +206,20 @@ const misfit = computed(() => match.value?.verdict === 'does not fit');
           placeholder="launch-tb-2"
           :error="form.error('fitted.unitId')"
         />
-        <TextField
+        <FigureField
           v-model="price"
           :label="`Price, ${shop.settings.currency}`"
-          inputmode="decimal"
+          field="money"
           :error="
             unread.price ?? (form.error('fitted.priceMinor') === null ? null : 'Expected an amount, zero or more.')
           "
         />
         <div class="sm:col-span-3"><VariantFields v-model="text" :errors="read.ok ? {} : read.errors" /></div>
         <TextField v-model="supplier" label="From" placeholder="supplier or breaker" />
-        <TextField
+        <FigureField
           v-model="warranty"
           label="Warranty, months"
-          inputmode="numeric"
+          :field="FIELDS.months"
           :error="unread.warranty ?? form.error('fitted.warrantyMonths')"
         />
         <span class="max-sm:hidden" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { samePart } from '../../../core/stock/index.ts';
 import { computed, ref } from 'vue';
 import type { StockItem } from '../../../contract/index.ts';
 import { SUBSTANCES, type Substance } from '../../../core/clean/index.ts';
@@ -39,7 +40,7 @@ function nameOf(part: KitPart): string {
     : `${part.name}, ${props.unit.place}`;
 }
 const decided = (name: string) => props.job.seals.find((seal) => seal.name === name);
-const inStock = (partNumber: string) => props.stock.find((item) => item.partNumber === partNumber && partNumber !== '');
+const inStock = (partNumber: string) => props.stock.find((item) => samePart(item.partNumber, partNumber));
 const done = computed(
   () => new Set(kit.value.filter((part) => decided(nameOf(part)) !== undefined).map(({ id }) => id)),
 );
@@ -78,8 +79,13 @@ function renew(name: string, partNumber: string, part: KitPart | null): void {
   }
   const item = inStock(partNumber);
   // One for each seal of that number: two banks take two gaskets.
-  const fitted = props.job.parts.reduce((sum, used) => sum + (used.partNumber === partNumber ? used.quantity : 0), 0);
-  const renewed = store.job?.seals.filter((seal) => seal.partNumber === partNumber && seal.decision === 'renewed');
+  const fitted = props.job.parts.reduce(
+    (sum, used) => sum + (samePart(used.partNumber, partNumber) ? used.quantity : 0),
+    0,
+  );
+  const renewed = store.job?.seals.filter(
+    (seal) => samePart(seal.partNumber, partNumber) && seal.decision === 'renewed',
+  );
   const wanted = (renewed?.length ?? 1) - 1 + (part?.count ?? 1);
   if (item && fitted < wanted)
     store.send('use-part', {

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref } from 'vue';
 import type { JobUnit, Job } from '../../../core/job/index.ts';
-import { parseNumber } from '../../../core/quantity/index.ts';
+import { FIELDS } from '../../../core/quantity/index.ts';
 import { judgeClosed, linearity, SWEEP_PERCENT } from '../../../core/rebuild/index.ts';
 import { figuresOf, sourceWords } from '../../../core/vehicle/index.ts';
-import TextField from '../../parts/TextField.vue';
+import FigureField from '../../parts/FigureField.vue';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
 
@@ -14,7 +15,9 @@ const store = useJob();
 const form = useForm();
 const typed = ref<string[]>(['', '', '', '', '']);
 const band = computed(() => figuresOf(props.job.vehicle, store.family).closedVolts ?? null);
-const volts = computed(() => typed.value.map((text) => (text.trim() === '' ? Number.NaN : parseNumber(text))));
+const volts = computed(() =>
+  typed.value.map((text) => (text.trim() === '' ? Number.NaN : numberIn(text, FIELDS.sensorVolts))),
+);
 const closed = computed(() => {
   const [first = Number.NaN] = volts.value;
   return Number.isNaN(first) ? null : judgeClosed(first, band.value);
@@ -54,12 +57,12 @@ const tone = { right: 'text-moss', 'too low': 'text-oxide', 'too high': 'text-ox
     <form class="mt-2 grid items-start gap-5 md:grid-cols-[minmax(0,1fr)_17rem]" @submit.prevent="record">
       <div>
         <div class="grid grid-cols-5 gap-2">
-          <TextField
+          <FigureField
             v-for="(percent, index) in SWEEP_PERCENT"
             :key="percent"
             :model-value="typed[index] ?? ''"
             :label="percent === 0 ? 'Closed, V' : percent === 100 ? 'Open, V' : `${percent} %, V`"
-            inputmode="decimal"
+            :field="FIELDS.sensorVolts"
             :error="form.error(`typed.${index}`) === null ? null : 'Volts?'"
             @update:model-value="typed[index] = $event"
           />

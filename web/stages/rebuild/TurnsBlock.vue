@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { FIELDS } from '../../../core/quantity/index.ts';
 import { computed, ref } from 'vue';
 import type { JobUnit, Job } from '../../../core/job/index.ts';
 import { COUNTED_SCREWS, type CountedScrew, netTurns, turnWords } from '../../../core/rebuild/index.ts';
 import { ruleFor } from '../../../core/house/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -59,8 +61,9 @@ function depart(): void {
     </dl>
     <form v-if="job.status === 'open'" class="mt-2 flex flex-wrap items-start gap-3" @submit.prevent="record">
       <ChoiceRow v-model="screw" label="Which" :options="options" />
-      <TextField
+      <FigureField
         v-model="turns"
+        :field="FIELDS.turnsOfScrew"
         class="w-32"
         label="Turns, out +"
         placeholder="−1.5"

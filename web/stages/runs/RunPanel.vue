@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { numberIn } from '../../parts/numberIn.ts';
 import { computed, onBeforeUnmount, onMounted, reactive, ref } from 'vue';
 import type { Job, RunOutcome } from '../../../core/job/index.ts';
-import { formatClock, parseNumber } from '../../../core/quantity/index.ts';
+import { type Field, FIELDS, formatClock } from '../../../core/quantity/index.ts';
 import {
   currentStep,
   type FlagName,
@@ -13,6 +14,7 @@ import {
   remaining,
 } from '../../../core/relearn/index.ts';
 import SourceNote from '../../parts/SourceNote.vue';
+import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeys } from '../../shell/keys.ts';
 import { useNow } from '../../stores/clock.ts';
@@ -46,6 +48,11 @@ const names: Readonly<Record<ReadingName, string>> = {
   rpm: 'Speed, rpm',
   speed: 'Road speed, km/h',
 };
+const fields: Readonly<Record<ReadingName, Field>> = {
+  ect: FIELDS.coolantTemperature,
+  rpm: FIELDS.idleSpeed,
+  speed: FIELDS.roadSpeed,
+};
 const flags: Readonly<Record<FlagName, string>> = {
   'loads-off': 'Lights, fan and heater off',
   'fan-running': 'Radiator fan runs',
@@ -75,7 +82,7 @@ function send(input: Parameters<typeof form.send<'advance-run'>>[1]['input']): v
   if (open.value !== null) form.send('advance-run', { runId: open.value.id, input });
 }
 function type(name: ReadingName): void {
-  const value = parseNumber(readings[name] ?? '');
+  const value = numberIn(readings[name] ?? '', fields[name]);
   if (Number.isNaN(value)) return;
   send({ kind: 'reading', name, value });
   readings[name] = '';
@@ -139,10 +146,10 @@ useKeys([{ keys: ' ', does: 'Confirm the step of the run', run: confirm }]);
         <p v-if="open.run.said" class="mt-2 font-semibold text-alarm" role="status">{{ open.run.said }}</p>
         <div class="mt-4 flex flex-wrap items-end gap-3">
           <form v-for="name in askedReadings" :key="name" class="flex items-end gap-2" @submit.prevent="type(name)">
-            <TextField
+            <FigureField
               v-model="readings[name]!"
               :label="names[name]"
-              inputmode="decimal"
+              :field="fields[name]"
               class="w-36"
               :placeholder="open.run.readings[name]?.toString() ?? ''"
               :error="form.error('value')"

@@ -2,8 +2,8 @@
 import { computed } from 'vue';
 import type { JobItem } from '../../../core/job/index.ts';
 import { boltIds, boltVerdict, strippedThreads, wantsPass } from '../../../core/job/index.ts';
-import { format, formatNumber } from '../../../core/quantity/index.ts';
-import FieldBox from '../../parts/FieldBox.vue';
+import { FIELDS, format, formatNumber } from '../../../core/quantity/index.ts';
+import FigureField from '../../parts/FigureField.vue';
 import FigureRow from '../../parts/FigureRow.vue';
 import SourceNote from '../../parts/SourceNote.vue';
 import { writePreference } from '../../shell/preferences.ts';
@@ -74,23 +74,20 @@ function choose(event: Event): void {
     </p>
     <FlangeDrawing v-if="(item.fasteners?.bolts.length ?? 0) > 1" :item="item" :next="step?.boltId ?? ''" />
     <template v-if="step">
-      <FieldBox v-slot="{ id, described, invalid }" label="Reached" :error="error">
-        <span class="flex items-center gap-3">
-          <input
-            :id="id"
-            v-model="text"
-            class="input text-lg font-bold"
-            :placeholder="step.entry"
-            :disabled="byFeel"
-            :aria-invalid="invalid"
-            :aria-describedby="described"
-            autocomplete="off"
-          />
-          <label class="flex min-h-10 items-center gap-2 whitespace-nowrap text-sm"
-            ><input v-model="byFeel" type="checkbox" class="size-6 accent-bottle" /> By feel</label
-          >
-        </span>
-      </FieldBox>
+      <div class="flex items-start gap-3">
+        <FigureField
+          v-model="text"
+          class="flex-1"
+          :label="adapter ? 'Shown by the wrench' : 'Reached'"
+          :field="step.angleDeg === null ? FIELDS.torqueReached : FIELDS.turn"
+          :placeholder="step.entry"
+          :disabled="byFeel"
+          :error="error"
+        />
+        <label class="mt-6 flex min-h-10 items-center gap-2 whitespace-nowrap text-sm"
+          ><input v-model="byFeel" type="checkbox" class="size-6 accent-bottle" /> By feel</label
+        >
+      </div>
       <p v-if="byFeel && shop.rules.tightening === 'figure'" class="text-sm text-brass">
         The house rule is a figure, in stages. The sheet will say <em>by feel</em>.
       </p>

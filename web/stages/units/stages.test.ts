@@ -127,10 +127,10 @@ describe('old against new', () => {
     await wrapper.find(field(wrapper, 'Our tag for it')).setValue('u-2');
     await wrapper.find(field(wrapper, 'Why the old one goes')).setValue('F-10');
     await wrapper.find(field(wrapper, 'Price')).setValue('cheap');
-    await wrapper.find(field(wrapper, 'Warranty')).setValue('a while');
+    await wrapper.find(field(wrapper, 'Warranty')).setValue('long');
     await wrapper.find('form').trigger('submit');
-    expect(read(wrapper)).toContain('Expected an amount, got “cheap”.');
-    expect(read(wrapper)).toContain('Expected months, got “a while”.');
+    expect(read(wrapper)).toContain('Expected an amount in cr, such as 80.00; got “cheap”.');
+    expect(read(wrapper)).toContain('got “long”');
     await wrapper.find(field(wrapper, 'Price')).setValue('900');
     await wrapper.find(field(wrapper, 'Warranty')).setValue('400');
     await wrapper.find('form').trigger('submit');
@@ -179,7 +179,7 @@ describe('old against new', () => {
         .attributes('aria-pressed'),
     ).toBe('true');
     await flushPromises();
-    expect(read(wrapper)).toContain('Bought, Friday 2 January, 09:00, 140.00 cr: breaker at the pier');
+    expect(read(wrapper)).toContain('Bought, Friday 2 January 2026, 09:00, 140.00 cr: breaker at the pier');
     await wrapper.findAll('select').at(-1)!.setValue('F-20');
     await wrapper.find('form').trigger('submit');
     expect(sent[0]).toMatchObject({

@@ -61,7 +61,7 @@ describe('a stop of the walk', () => {
     const { wrapper, sent } = panel('play');
     await wrapper.find('input').setValue('wide');
     await wrapper.find('form').trigger('submit');
-    expect(read(wrapper)).toContain('What was measured?');
+    expect(read(wrapper)).toContain('got “wide”');
     expect((wrapper.find('input').element as HTMLInputElement).value).toBe('wide');
     expect(sent).toEqual([]);
   });

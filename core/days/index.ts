@@ -1,0 +1,14 @@
+export { addDays, addMonths, daysBetween, isDay, lastOfMonth, weekdayOf } from './day.ts';
+export { sayDate, sayDay, sayDayOf, sayTime, sayWeekday } from './say.ts';
+export {
+  clockOf,
+  dayOf,
+  instantsAt,
+  isTimeZone,
+  momentOf,
+  msToNextDay,
+  offsetWords,
+  startOfDay,
+  timeZones,
+} from './zone.ts';
+export type { Moment } from './zone.ts';

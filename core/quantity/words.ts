@@ -1,0 +1,58 @@
+/** Vulgar fractions that have a sign of their own. */
+const FRACTIONS: Readonly<Record<string, string>> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
+
+/** Amounts said in words, with what they are in figures. */
+const SAID: readonly (readonly [RegExp, string])[] = [
+  [/^half (?:an?|of an?) /i, '1/2 '],
+  [/^(?:a |one )?quarter (?:of )?(?:an? )/i, '1/4 '],
+  [/^three quarters (?:of )?(?:an? )/i, '3/4 '],
+  [/^an? (\p{L}+) and a half$/iu, '1 1/2 $1'],
+  [/^an? (?=\p{L})(?!bit\b|few\b|little\b|lot\b)/iu, '1 '],
+];
+
+/** Each of these says that a figure is not exact; it is read all the same. */
+const ABOUT = /^(?:about|approximately|approx\.?|around|roughly|circa|ca\.?|c\.|some|[~≈])\s*(?=\S)/i;
+
+/** What was written, in one way of writing. */
+export interface Plain {
+  readonly text: string;
+  /** The writer said that the figure is not exact. */
+  readonly about: boolean;
+}
+
+/** Brings blanks, minus signs, apostrophes, fractions and a few words to one form; digits and marks stay as they are. */
+export function plain(written: string): Plain {
+  let text = written
+    .replace(/[\s\u2007\u2009\u202f\u00a0]+/g, ' ')
+    .trim()
+    .replace(/[−‐‑]/g, '-')
+    .replace(/[’‘ʼ′]/g, "'")
+    .replace(/[″“”]/g, '"')
+    .replace(/\u2126/g, 'Ω')
+    .replace(/μ/g, 'µ')
+    .replace(/º/g, '°')
+    .replace(/×/g, 'x')
+    .replace(/⋅/g, '·')
+    .replace(/⁻¹/g, '-1')
+    .replace(/(\d?) ?([½¼¾⅓⅔⅛⅜⅝⅞])/g, (_, before: string, sign: string) =>
+      before === '' ? (FRACTIONS[sign] ?? '') : `${before} ${FRACTIONS[sign] ?? ''}`,
+    )
+    .replace(/\b(?:1\/|rev\/|revs\/)min\b|\bmin-1(?!\d)/gi, 'rpm')
+    .replace(/^minus (?=\d)/i, '-')
+    .replace(/\bper ?cent\b/gi, '%');
+  const without = text.replace(ABOUT, '');
+  const about = without !== text;
+  text = without;
+  for (const [pattern, figures] of SAID) text = text.replace(pattern, figures);
+  return { text, about };
+}

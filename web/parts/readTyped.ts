@@ -1,0 +1,84 @@
+import {
+  convert,
+  type Field,
+  format,
+  formatMoney,
+  type Measures,
+  type ParseResult,
+  readField,
+  readMoney,
+} from '../../core/quantity/index.ts';
+
+/** One of the readings that a field offers. */
+export interface Offered {
+  readonly words: string;
+  readonly typed: string;
+  /** What choosing it settles for the whole shop, or null. */
+  readonly measures: NonNullable<Measures> | null;
+}
+
+/** What a field makes of what was typed: how it reads, what it asks, or why it cannot be read. */
+export type Typed =
+  | { readonly state: 'empty' }
+  | { readonly state: 'read'; /** “” where the text says it itself. */ readonly echo: string }
+  | { readonly state: 'asks'; readonly question: string; readonly choices: readonly Offered[] }
+  | { readonly state: 'unread'; readonly message: string };
+
+/** Reads what was typed into a figure field. @param shop its currency, and which gallon it means */
+export function readTyped(
+  text: string,
+  field: Field | 'money',
+  { currency, measures }: { readonly currency: string; readonly measures: Measures },
+): Typed {
+  if (text.trim() === '') return { state: 'empty' };
+  if (field === 'money') return moneyTyped(text, currency);
+  const read = readField(text, field, measures);
+  if (read.ok) return { state: 'read', echo: echoOf(text, read, field) };
+  if (read.asks === undefined) return { state: 'unread', message: read.message };
+  const { question, choices } = read.asks;
+  return {
+    state: 'asks',
+    question: read.message,
+    choices: choices.map(({ words, typed }, index) => ({
+      words,
+      typed,
+      measures: question === 'measures' ? (index === 0 ? 'US' : 'imperial') : null,
+    })),
+  };
+}
+
+function moneyTyped(text: string, currency: string): Typed {
+  const read = readMoney(text, currency);
+  if (read.ok) {
+    const words = formatMoney(read.minor, currency);
+    const plain = /^\d{1,4}([.]\d*)?$/.test(text.trim());
+    return { state: 'read', echo: plain ? '' : `reads as ${words}` };
+  }
+  return read.choices === undefined
+    ? { state: 'unread', message: read.message }
+    : {
+        state: 'asks',
+        question: read.message,
+        choices: read.choices.map(({ words, typed }) => ({ words, typed, measures: null })),
+      };
+}
+
+/** How it was read, where what was typed is not plain digits in the field's own unit. */
+function echoOf(text: string, read: Extract<ParseResult, { ok: true }>, { assume }: Field): string {
+  const { quantity, upTo, angleDeg, about } = read;
+  const { value, unit } = quantity;
+  const plain =
+    /^[-−]?\d{1,4}([.]\d*)?\s*([^\d\s.,][^\d]*)?$/.test(text.trim()) && (assume === undefined || unit === assume);
+  if (
+    plain ||
+    (upTo !== undefined && /^[\d.]+\s*(?:to|–|-)\s*[\d.]+\s*[^\d]*$/.test(text.trim()) && !/\d[.,]\d{3}\b/.test(text))
+  )
+    return '';
+  const range = upTo === undefined ? format(quantity) : `${format(quantity)} to ${format({ value: upTo, unit })}`;
+  const turn = angleDeg === undefined ? '' : ` and ${angleDeg}°`;
+  const own =
+    assume === undefined || unit === assume
+      ? ''
+      : `, ${format({ value: Number(convert(value, unit, assume).toPrecision(4)), unit: assume })}`;
+  return `reads as ${about ? 'about ' : ''}${range}${turn}${own}`;
+}
