@@ -84,6 +84,27 @@ const LOOKED_AT = {
   'stock-cleaner': { path: '/stock/s-clean' },
   returns: { path: '/returns' },
   'complaint-bus': { path: '/jobs/job-230/complaint' },
+  'clock-off': { path: '/jobs/job-230/refit', clockOff: 86_400_000 },
+  'settings-figures': {
+    path: '/settings',
+    person: 'isla',
+    prepare: (page) => page.getByLabel('Currency').scrollIntoViewIfNeeded(),
+  },
+  'asks-back': {
+    path: '/jobs/job-230/coolant',
+    prepare: async (page) => {
+      await page.getByLabel('How much').fill('2 qt');
+      await page.getByLabel('How much').blur();
+    },
+  },
+  'writing-up': {
+    path: '/jobs/job-230/coolant',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Write up for another time' }).click();
+      await page.getByLabel('Time', { exact: true }).fill('16:40');
+    },
+  },
+  'sheet-years': { path: '/jobs/job-229/hand-over', theme: 'dark' },
   'hands-strip': { path: '/jobs/job-231/hands/strip' },
 };
 
@@ -118,6 +139,8 @@ try {
       },
       [theme, view.person ?? 'tomas'],
     );
+    // The tablet's clock goes with the shop's; how a wrong one is told stands in a picture of its own.
+    await context.clock.setSystemTime(new Date(Date.parse(MOMENT) + (view.clockOff ?? 0)));
     const page = await context.newPage();
     page.on('console', (message) => message.type() === 'error' && say(`  ${name}: ${message.text()}`));
     page.on('pageerror', (error) => say(`  ${name}: ${error.message}`));
@@ -129,6 +152,7 @@ try {
       .first()
       .waitFor();
     await page.waitForFunction(() => document.querySelector('[aria-busy="true"]') === null);
+    if (view.prepare) await view.prepare(page);
     await page.waitForTimeout(300);
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: join(out, `${name}.png`) });

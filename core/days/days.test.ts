@@ -16,6 +16,8 @@ import {
   sayDate,
   sayDay,
   sayDayOf,
+  sayNearDay,
+  sayNearTime,
   sayTime,
   sayWeekday,
   startOfDay,
@@ -97,6 +99,8 @@ describe('days alone', () => {
   });
   it('are said with their year', () => {
     expect(sayDay('2026-05-14')).toBe('Thursday 14 May 2026');
+    expect(sayNearDay('2026-05-14')).toBe('Thursday 14 May');
+    expect(sayNearTime('2026-05-14T23:30:00Z', 'Europe/London')).toBe('Friday 00:30');
     expect(sayDate('2027-01-20')).toBe('20 January 2027');
     expect(sayTime('2026-12-31T23:30:00Z', 'Europe/Oslo')).toBe('Friday 1 January 2027, 00:30');
     expect(sayDayOf('2026-05-14T23:30:00Z', 'Europe/London')).toBe('Friday 15 May 2026');

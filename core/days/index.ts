@@ -1,5 +1,5 @@
 export { addDays, addMonths, daysBetween, isDay, lastOfMonth, weekdayOf } from './day.ts';
-export { sayDate, sayDay, sayDayOf, sayTime, sayWeekday } from './say.ts';
+export { sayDate, sayDay, sayDayOf, sayNearDay, sayNearTime, sayTime, sayWeekday } from './say.ts';
 export {
   clockOf,
   dayOf,

@@ -6,6 +6,12 @@ const onWall = (iso: string, zone: string): Date => new TZDateMini(Date.parse(is
 /** “Thursday 14 May 2026”. @param day ISO day */
 export const sayDay = (day: string): string => format(onWall(`${day}T00:00:00Z`, 'UTC'), 'EEEE d MMMM yyyy');
 
+/** “Thursday 14 May”, of a day that is near: its weekday says which year. @param day ISO day */
+export const sayNearDay = (day: string): string => format(onWall(`${day}T00:00:00Z`, 'UTC'), 'EEEE d MMMM');
+
+/** “Thursday 14:20”, of a time within a week. */
+export const sayNearTime = (iso: string, zone: string): string => format(onWall(iso, zone), 'EEEE HH:mm');
+
 /** “14 May 2026”. @param day ISO day */
 export const sayDate = (day: string): string => format(onWall(`${day}T00:00:00Z`, 'UTC'), 'd MMMM yyyy');
 

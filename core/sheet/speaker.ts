@@ -1,4 +1,4 @@
-import { clockOf, dayOf, sayDay, sayDayOf, sayTime, sayWeekday } from '../days/index.ts';
+import { clockOf, dayOf, sayDay, sayDayOf, sayNearDay, sayNearTime, sayTime, sayWeekday } from '../days/index.ts';
 import { formatMoney } from '../quantity/index.ts';
 import type { Speaker } from './types.ts';
 
@@ -15,6 +15,8 @@ export const speaker = (people: ReadonlyMap<string, string>, currency: string, t
   weekday: (iso) => sayWeekday(iso, timeZone),
   clock: (iso) => clockOf(iso, timeZone),
   isoDay: (iso) => dayOf(iso, timeZone),
+  nearDay: sayNearDay,
+  nearTime: (iso) => sayNearTime(iso, timeZone),
   person: (id) => people.get(id) ?? id,
   money: (minor, of = currency) => formatMoney(minor, of),
 });

@@ -38,6 +38,10 @@ export interface Speaker {
   readonly isoDay: (iso: string) => string;
   /** ISO day → “Monday 18 May 2026”. */
   readonly day: (isoDay: string) => string;
+  /** ISO day of the next weeks → “Monday 18 May”; what is recorded carries its year. */
+  readonly nearDay: (isoDay: string) => string;
+  /** ISO time within a week → “Monday 14:20”. */
+  readonly nearTime: (iso: string) => string;
   /** Person id → name. */
   readonly person: (id: string) => string;
   /** Minor units → “42.50 cr”, of the shop's currency unless another is given. */

@@ -42,7 +42,7 @@ const lines = computed(() =>
 
 function waiting(id: string): string {
   const job = store.jobs.get(id);
-  return job === undefined ? '' : (store.figures?.waitsFor(job, now.value, shop.say.day) ?? '');
+  return job === undefined ? '' : (store.figures?.waitsFor(job, now.value, shop.say.nearDay) ?? '');
 }
 const waits = computed(() => store.figures?.waitsOf(jobs.value, now.value) ?? []);
 const present = computed(() => waits.value.find(({ left }) => left > 0) ?? null);

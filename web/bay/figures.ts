@@ -30,7 +30,7 @@ export const notToStrip = (jobs: readonly Job[], say: Speaker): { id: string; pl
     const ordered = job.needs.find(({ state }) => state === 'ordered');
     const need = allNeeds(job).find(({ id }) => id === ordered?.needId);
     if (ordered === undefined || need === undefined || jobTally(job).itemsOff.length > 0) return [];
-    const day = ordered.expected === null ? 'some day' : say.day(ordered.expected);
+    const day = ordered.expected === null ? 'some day' : say.nearDay(ordered.expected);
     return [{ id: job.id, plate: job.vehicle.plate, words: `its ${need.name.toLowerCase()} is expected ${day}` }];
   });
 

@@ -65,6 +65,7 @@ function leave(): void {
       ref="input"
       v-model="model"
       class="input"
+      :class="asked === null ? '' : 'border-brass!'"
       :placeholder="placeholder"
       :disabled="disabled"
       inputmode="decimal"
@@ -74,7 +75,7 @@ function leave(): void {
       @focus="here = true"
       @blur="leave"
     />
-    <div v-if="asked" class="asked mt-1.5" role="group" :aria-labelledby="`${id}-asked`">
+    <div v-if="asked" class="mt-1.5 w-max max-w-72" role="group" :aria-labelledby="`${id}-asked`">
       <p :id="`${id}-asked`" class="text-sm font-semibold text-brass" role="status">{{ asked.question }}</p>
       <div class="mt-1 flex flex-wrap gap-2">
         <button

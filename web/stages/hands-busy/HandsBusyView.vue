@@ -61,7 +61,7 @@ const locked = computed(() => {
   const [lock] = jobLocks(value, item.value.id, nowIso());
   return lock === undefined
     ? ''
-    : lockWords(value, lock, (iso) => (iso.length === 10 ? shop.say.day(iso) : shop.say.time(iso)));
+    : lockWords(value, lock, (iso) => (iso.length === 10 ? shop.say.nearDay(iso) : shop.say.nearTime(iso)));
 });
 const warning = computed(() => item.value?.cautions.map(caution).find((found) => found !== undefined)?.text ?? '');
 const done = computed(() =>

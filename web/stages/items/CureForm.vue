@@ -36,7 +36,7 @@ function start(): void {
 
 <template>
   <p v-if="running" class="border-l-[3px] border-brass py-1 pl-3">
-    {{ running.label }} until {{ shop.say.time(timerEnd(running)) }}.
+    {{ running.label }} until {{ shop.say.nearTime(timerEnd(running)) }}.
     <button type="button" class="link text-sm" @click="store.send('end-timer', { id: running.id, outcome: 'done' })">
       It has cured
     </button>

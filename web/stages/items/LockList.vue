@@ -13,7 +13,7 @@ const form = useForm();
 const now = useMinute();
 
 const locks = computed(() => jobLocks(props.job, props.item.id, now.value));
-const sayTime = (iso: string): string => (iso.length === 10 ? shop.say.day(iso) : shop.say.time(iso));
+const sayTime = (iso: string): string => (iso.length === 10 ? shop.say.nearDay(iso) : shop.say.nearTime(iso));
 const lines = computed(() => locks.value.map((lock) => ({ lock, words: lockWords(props.job, lock, sayTime) })));
 const bench = computed(() => locks.value.some(({ kind }) => kind === 'bench'));
 const unit = computed(() => {

@@ -69,7 +69,7 @@ const TONES: Readonly<Record<Readiness['status'], string>> = {
 };
 const words = ({ status, need, words: said }: Readiness): string =>
   status === 'on order'
-    ? `on order, expected ${shop.say.day((job.value && needState(job.value, need.id)?.expected) || '')}`
+    ? `on order, expected ${shop.say.nearDay((job.value && needState(job.value, need.id)?.expected) || '')}`
     : said;
 const cautions = computed(() =>
   [...new Set(list.value.flatMap(({ need }) => (need.caution === null ? [] : [need.caution])))].filter(
@@ -144,7 +144,7 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
                 >{{ line.why
                 }}{{
                   line.expected
-                    ? `; ordered today it is here about ${shop.say.day(line.expected)}`
+                    ? `; ordered today it is here about ${shop.say.nearDay(line.expected)}`
                     : '; how long it takes is not known'
                 }}</span
               >

@@ -56,7 +56,7 @@ const lists = {
   parts: (): List => ({
     title: 'Waiting for parts',
     lines: ordered.value.map(({ needId, expected }) => ({
-      text: `${needName(needId)}, expected ${expected === null ? 'some day' : shop.say.day(expected)}`,
+      text: `${needName(needId)}, expected ${expected === null ? 'some day' : shop.say.nearDay(expected)}`,
     })),
   }),
   findings: (): List => ({

@@ -27,7 +27,7 @@ const over = (moved: boolean): boolean =>
 <template>
   <section v-if="minutes > 0 && tight" class="grid gap-2">
     <p v-if="item.retorqued" class="text-[0.9375rem] text-moss">
-      Gone over cold, {{ shop.say.time(item.retorqued.at) }}:
+      Gone over cold, {{ shop.say.nearTime(item.retorqued.at) }}:
       {{ item.retorqued.moved ? item.retorqued.note : 'none moved' }}.
     </p>
     <template v-else>
