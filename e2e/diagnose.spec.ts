@@ -167,7 +167,7 @@ test('the wrong variant: compare, and replace', async ({ page, workshop }) => {
   await button(page, 'Compare the variant').click();
   const sheet = page.getByRole('dialog');
   await sheet.getByLabel('Port diameter, mm').fill('wide');
-  await expect(sheet.getByText('Expected a number in mm')).toBeVisible();
+  await expect(sheet.getByText('Expected a number, such as 10 mm; got “wide”.')).toBeVisible();
   for (const [label, value] of [
     ['Port diameter, mm', '49'],
     ['Gasket outline', 'round, three holes'],

@@ -142,7 +142,7 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
       .click();
     await page.getByLabel('Measured, mm').fill('wide');
     await page.getByLabel('Measured, mm').press('Enter');
-    await expect(page.getByText('What was measured?')).toBeVisible();
+    await expect(page.getByText('Expected a number, such as 10 mm; got “wide”.')).toBeVisible();
     await expect(page.getByLabel('Measured, mm')).toHaveValue('wide');
     await page.getByLabel('Measured, mm').fill('0.05');
     await page.getByLabel('Measured, mm').press('Enter');

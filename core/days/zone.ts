@@ -13,10 +13,16 @@ const MINUTE_MS = 60_000;
 const two = (value: number): string => String(value).padStart(2, '0');
 const four = (value: number): string => String(value).padStart(4, '0');
 
+/** Names that were found to be zones: asking costs as much as reading a job. */
+const known = new Set<string>(['UTC']);
+
 /** Whether a name is a time zone that this machine knows, such as `Europe/London`. */
 export function isTimeZone(name: string): boolean {
+  if (known.has(name)) return true;
   try {
-    return /^[A-Za-z]/.test(name) && new Intl.DateTimeFormat('en-GB', { timeZone: name }) !== null;
+    if (!/^[A-Za-z]/.test(name) || new Intl.DateTimeFormat('en-GB', { timeZone: name }) === null) return false;
+    known.add(name);
+    return true;
   } catch {
     return false;
   }

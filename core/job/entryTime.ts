@@ -25,24 +25,24 @@ const SAME_SHIFT_MS = 6 * 3_600_000;
 
 /** Why an entry's time cannot be right, or what is asked about it; null when it stands. */
 export function judgeTime({ at, arrivedAt, knownSince, late, timeZone }: EntryTime): Refusal | null {
+  const said = (): string => sayTime(at, timeZone);
   const ageMs = Date.parse(arrivedAt) - Date.parse(at);
-  const said = sayTime(at, timeZone);
   if (ageMs < -CLOCK_SLACK_MS)
     return {
-      ...refuseField('at', `${said} lies ahead: here it is ${sayTime(arrivedAt, timeZone)}.`),
+      ...refuseField('at', `${said()} lies ahead: here it is ${sayTime(arrivedAt, timeZone)}.`),
       wouldHelp: 'Check the clock of the device, or the day that was picked.',
     };
   const day = dayOf(at, timeZone);
   if (knownSince !== null && day < knownSince)
     return {
-      ...refuseField('at', `${said} is before this vehicle was known here, on ${sayDate(knownSince)}.`),
+      ...refuseField('at', `${said()} is before this vehicle was known here, on ${sayDate(knownSince)}.`),
       wouldHelp: 'Check the day; if it was here before, say since when on the vehicle.',
     };
   const days = daysBetween(day, dayOf(arrivedAt, timeZone));
   if (late === null && days > 0 && ageMs > SAME_SHIFT_MS)
     return refuse(
       'asked-late',
-      `This says ${said}, ${days === 1 ? 'yesterday' : `${days} days ago`}. Was it done then?`,
+      `This says ${said()}, ${days === 1 ? 'yesterday' : `${days} days ago`}. Was it done then?`,
       'Say that it is written up for then, and it is kept with that time; else enter it with the time of now.',
     );
   return null;

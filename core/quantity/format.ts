@@ -36,9 +36,13 @@ function figuresOf(quantity: Quantity): number {
   return Math.max(1, Math.abs(quantity.value).toFixed(decimals).replace('.', '').replace(/^0+/, '').length);
 }
 
-/** A number as it is typed so that it can mean one thing only: three decimals stand behind a middle point. */
-export function plainText(value: number): string {
-  const text = String(value);
+/**
+ * A number as it is typed so that it can mean one thing only: three decimals stand behind a middle point.
+ * @param decimals that it was typed with; more than it needs are kept
+ */
+export function plainText(value: number, decimals = 0): string {
+  const own = String(value);
+  const text = (own.split('.')[1] ?? '').length >= decimals ? own : value.toFixed(decimals);
   return /^-?\d{1,3}\.\d{3}$/.test(text) ? text.replace('.', '·') : text;
 }
 

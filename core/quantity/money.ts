@@ -85,7 +85,7 @@ export function readMoney(text: string, currency: string): MoneyResult {
     .map((value) => ({
       minor: minorOf(value, currency),
       words: formatMoney(minorOf(value, currency), currency),
-      typed: `${plainText(value)} ${currency}`,
+      typed: `${plainText(value, Number.isInteger(value) ? 0 : decimals)} ${currency}`,
     }));
   const [only] = choices;
   if (choices.length === 1 && only !== undefined) return { ok: true, minor: only.minor };

@@ -298,7 +298,7 @@ function settle(readings: readonly Candidate[], field: Field): readonly Candidat
 function ask(left: readonly Candidate[], question: Question, typed: string): ParseFailure {
   const choices = left.map((reading) => ({
     reading: bare(reading, typed),
-    words: sayReading(reading),
+    words: sayReading(reading, typed),
     typed: plainReading(reading),
   }));
   const said = choices.map(({ words }) => words);
@@ -317,17 +317,20 @@ const bare = ({ quantity, upTo, angleDeg }: Candidate, typed: string): Reading =
   ...(angleDeg === undefined ? {} : { angleDeg }),
 });
 
-function sayReading({ quantity, upTo, angleDeg }: Candidate): string {
+function sayReading({ quantity, upTo, angleDeg }: Candidate, typed: string): string {
   const { unit } = quantity;
   const turn = angleDeg === undefined ? '' : ` + ${angleDeg}°`;
-  const low = upTo === undefined ? format(quantity) : `${format(quantity)} to ${format({ value: upTo, unit })}`;
+  const low =
+    upTo === undefined
+      ? format({ ...quantity, text: typed })
+      : `${format(quantity)} to ${format({ value: upTo, unit })}`;
   return `${low}${turn}`;
 }
 
-function plainReading({ quantity, upTo, angleDeg }: Candidate): string {
+function plainReading({ quantity, upTo, angleDeg, decimals }: Candidate): string {
   const { value, unit } = quantity;
-  const range = upTo === undefined ? '' : ` to ${plainText(upTo)}`;
-  return `${plainText(value)}${range} ${unitOf(unit).symbol}${angleDeg === undefined ? '' : ` + ${angleDeg}°`}`.trim();
+  const range = upTo === undefined ? '' : ` to ${plainText(upTo, decimals)}`;
+  return `${plainText(value, decimals)}${range} ${unitOf(unit).symbol}${angleDeg === undefined ? '' : ` + ${angleDeg}°`}`.trim();
 }
 
 const NEGATIVE: ReadonlySet<Kind> = new Set(['temperature', 'angle', 'voltage', 'pressure', 'share']);

@@ -211,7 +211,14 @@ describe('format', () => {
     expect(format({ value: 4, unit: 'pcs' })).toBe('4');
   });
   it('writes a number so that it can mean one thing only', () => {
-    expect([1250, 1.25, 2.125, -0.125, 1234.5].map(plainText)).toEqual(['1250', '1.25', '2·125', '-0·125', '1234.5']);
+    expect([1250, 1.25, 2.125, -0.125, 1234.5].map((value) => plainText(value))).toEqual([
+      '1250',
+      '1.25',
+      '2·125',
+      '-0·125',
+      '1234.5',
+    ]);
+    expect([plainText(1.25, 3), plainText(0.5, 2)]).toEqual(['1·250', '0.50']);
   });
   it('says spans and clocks as people do', () => {
     expect([formatMinutes(40), formatMinutes(125), formatMinutes(120), formatMinutes(4320)]).toEqual([

@@ -21,7 +21,7 @@ const props = defineProps<{
   bare?: boolean;
 }>();
 const emit = defineEmits<{ leave: [] }>();
-const model = defineModel<string>({ required: true });
+const model = defineModel<string>({ default: '' });
 const shop = useShop();
 const here = ref(false);
 const input = useTemplateRef('input');

@@ -51,8 +51,7 @@ function moneyTyped(text: string, currency: string): Typed {
   const read = readMoney(text, currency);
   if (read.ok) {
     const words = formatMoney(read.minor, currency);
-    const plain = /^\d{1,4}([.]\d*)?$/.test(text.trim());
-    return { state: 'read', echo: plain ? '' : `reads as ${words}` };
+    return { state: 'read', echo: PLAIN.test(text.trim()) ? '' : `reads as ${words}` };
   }
   return read.choices === undefined
     ? { state: 'unread', message: read.message }
@@ -63,17 +62,16 @@ function moneyTyped(text: string, currency: string): Typed {
       };
 }
 
+const NUMBER = '[-−]?\\d+(?:\\.(?:\\d{1,2}|\\d{4,}))?';
+const UNIT = '[\\p{L}°%"·/ -]*';
+/** Digits, at most a point that can only be one of decimals, and a unit: such a text says itself how it is read. */
+const PLAIN = new RegExp(`^${NUMBER}(?:\\s*(?:to|–|-)\\s*${NUMBER})?\\s*${UNIT}$`, 'u');
+
 /** How it was read, where what was typed is not plain digits in the field's own unit. */
 function echoOf(text: string, read: Extract<ParseResult, { ok: true }>, { assume }: Field): string {
   const { quantity, upTo, angleDeg, about } = read;
   const { value, unit } = quantity;
-  const plain =
-    /^[-−]?\d{1,4}([.]\d*)?\s*([^\d\s.,][^\d]*)?$/.test(text.trim()) && (assume === undefined || unit === assume);
-  if (
-    plain ||
-    (upTo !== undefined && /^[\d.]+\s*(?:to|–|-)\s*[\d.]+\s*[^\d]*$/.test(text.trim()) && !/\d[.,]\d{3}\b/.test(text))
-  )
-    return '';
+  if (PLAIN.test(text.trim()) && (assume === undefined || unit === assume)) return '';
   const range = upTo === undefined ? format(quantity) : `${format(quantity)} to ${format({ value: upTo, unit })}`;
   const turn = angleDeg === undefined ? '' : ` and ${angleDeg}°`;
   const own =

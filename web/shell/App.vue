@@ -55,7 +55,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', listenForKeys));
   >
   <div :class="bare ? 'h-full' : 'flex h-full flex-col min-[900px]:flex-row'">
     <RailNav v-if="!bare" class="no-print" @person="open = 'person'" @keys="open = 'keys'" @search="open = 'search'" />
-    <main id="work" tabindex="-1" :class="bare ? 'h-full' : 'min-h-0 min-w-0 flex-1'" class="flex flex-col outline-none">
+    <main
+      id="work"
+      tabindex="-1"
+      :class="bare ? 'h-full' : 'min-h-0 min-w-0 flex-1'"
+      class="flex flex-col outline-none"
+    >
       <p v-if="failed" class="m-8 max-w-prose" role="alert">
         The server is out of reach. What you do is kept here and sent when it is back.
         <button type="button" class="link ml-1" @click="start">Try again</button>

@@ -37,6 +37,23 @@ describe('the outbox', () => {
     await vi.runAllTimersAsync();
     expect([sent, heard, outbox.count]).toEqual([['a', 'b', 'c'], [1, 2, 3], 0]);
   });
+  it('sends with its own clock, and says that what waited long was kept', async () => {
+    vi.setSystemTime(new Date('2026-01-01T00:20:00.000Z'));
+    const sent: { sentAt?: string; late?: string }[] = [];
+    vi.stubGlobal('fetch', async (_: string, { body }: { body: string }) => {
+      sent.push(JSON.parse(body) as Command);
+      return reply(201, { jobId: 'j', version: sent.length, events: [], repeated: false });
+    });
+    const outbox = useOutbox();
+    outbox.add('j', command('soon'));
+    await vi.runAllTimersAsync();
+    vi.setSystemTime(new Date('2026-01-01T08:00:00.000Z'));
+    outbox.add('j', command('long'));
+    outbox.add('j', { ...command('named'), late: 'written-up' });
+    await vi.runAllTimersAsync();
+    expect(sent.map(({ late }) => late)).toEqual([undefined, 'kept', 'written-up']);
+    expect(sent[0]?.sentAt).toMatch(/^2026-01-01T00:20:00/);
+  });
   it('keeps what cannot be sent and tries again, also when the disk is full', async () => {
     const answers = [
       () => Promise.reject(new Error('no network')),
