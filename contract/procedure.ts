@@ -64,6 +64,7 @@ export const procedureItem = z.strictObject({
   section: line.optional(),
   minutes: z.strictObject({ off: number.min(0).max(600), back: number.min(0).max(600) }).optional(),
   alike: line.optional(),
+  tag: line.optional(),
   swapFrom: id.optional(),
   restore: z
     .array(z.enum(keysOf(RESTORE_KINDS)))

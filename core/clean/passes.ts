@@ -11,11 +11,18 @@ export const PASS_KINDS = {
   dry: 'Dry',
 } as const;
 
+/** Those whose name says more than fits on a tag. */
+const SHORT_PASSES: Readonly<Partial<Record<PassKind, string>>> = {
+  protect: 'Protect',
+  brush: 'Brush',
+  scrape: 'Scrape',
+};
+
 /** The id of a pass. */
 export type PassKind = keyof typeof PASS_KINDS;
 
 /** A pass in one or two words: “Brush”, “First wet”. */
-export const passName = (kind: PassKind): string => PASS_KINDS[kind].split(/[:,]/, 1)[0] ?? kind;
+export const passName = (kind: PassKind): string => SHORT_PASSES[kind] ?? PASS_KINDS[kind];
 
 /** A round of passes and what ends it. */
 export interface Rounds {

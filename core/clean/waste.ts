@@ -1,11 +1,19 @@
 /** What is left over from cleaning and must not go into the ordinary bin or the drain. */
 export const WASTE_KINDS = {
-  rags: { name: 'Solvent rags', into: 'closed metal bin, emptied daily: they can light by themselves' },
-  solvent: { name: 'Used solvent', into: 'solvent drum, by kind: chlorinated never with the others' },
-  bath: { name: 'Spent bath', into: 'labelled canister, acid and lye apart' },
-  cans: { name: 'Empty cans', into: 'pressure-can crate, not pierced' },
-  coolant: { name: 'Old coolant', into: 'coolant drum: poisonous, sweet, kept from animals' },
-  oil: { name: 'Oily residue', into: 'waste-oil drum' },
+  rags: {
+    name: 'Solvent rags',
+    bin: 'closed metal bin',
+    into: 'closed metal bin, emptied daily: they can light by themselves',
+  },
+  solvent: {
+    name: 'Used solvent',
+    bin: 'solvent drum',
+    into: 'solvent drum, by kind: chlorinated never with the others',
+  },
+  bath: { name: 'Spent bath', bin: 'labelled canister', into: 'labelled canister, acid and lye apart' },
+  cans: { name: 'Empty cans', bin: 'pressure-can crate', into: 'pressure-can crate, not pierced' },
+  coolant: { name: 'Old coolant', bin: 'coolant drum', into: 'coolant drum: poisonous, sweet, kept from animals' },
+  oil: { name: 'Oily residue', bin: 'waste-oil drum', into: 'waste-oil drum' },
 } as const;
 /** The id of a kind of waste. */
 export type WasteKind = keyof typeof WASTE_KINDS;

@@ -20,6 +20,8 @@ describe('interpret', () => {
   it.each([
     ['closed-volts', ['0,71'], 'high', '0.71 V: above 0.45 to 0.55 V'],
     ['closed-volts', ['0.45'], 'in-band', '0.45 V: within 0.45 to 0.55 V'],
+    ['closed-volts', ['0,50'], 'in-band', '0.50 V: within 0.45 to 0.55 V'],
+    ['closed-volts', ['512 mV'], 'in-band', '0.512 V: within 0.45 to 0.55 V'],
     ['closed-volts', ['0.2'], 'low', '0.2 V: below 0.45 to 0.55 V'],
     ['ground-drop', ['0.35'], 'high', '0.35 V: above 0 to 0.1 V'],
     ['two-tracks', ['0.74', '4.28'], 'agree', 'Track A 0.74 V, track B 4.28 V: agree'],

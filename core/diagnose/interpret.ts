@@ -49,7 +49,7 @@ export function interpret(
   const entry = method?.entry;
   if (entry === undefined || entry.kind === 'choice')
     return { ok: false, field: 0, message: `“${name}” is answered by picking what was found.` };
-  const values: number[] = [];
+  const values: Typed[] = [];
   for (const [index, { name: label, unit, low, high }] of typedFields(entry).entries()) {
     const read = readIn(typed[index] ?? '', unit, [low, high]);
     const before = label === '' ? '' : `${label}: `;
@@ -58,15 +58,22 @@ export function interpret(
       return {
         ok: false,
         field: index,
-        message: `${before}Expected ${say(low)} to ${say(high)} ${unit}, got ${say(read.value)}. A meter cannot show that here: look at the range and the leads.`,
+        message: `${before}Expected ${say(low)} to ${say(high)} ${unit}, got ${read.shown}. A meter cannot show that here: look at the range and the leads.`,
       };
-    values.push(read.value);
+    values.push(read);
   }
-  const [first = 0, second = 0] = values;
+  const [first = NOTHING, second = NOTHING] = values;
   if (entry.kind === 'pair') return judgePair(entry, first, second);
   const band = bandFor(entry, figures);
   return isCoil(entry) ? judgeCoil(entry, first, second, band) : judgeNumber(entry, first, band);
 }
+
+/** A value, and how it was typed. */
+interface Typed {
+  readonly value: number;
+  readonly shown: string;
+}
+const NOTHING: Typed = { value: 0, shown: '0' };
 
 /** One text that a check asks for. */
 export interface TypedField {
@@ -90,14 +97,14 @@ export function typedFields(entry: NumberEntry | PairEntry): readonly TypedField
 }
 
 /** A warm winding reads high and may be right: it is judged at the temperature that its band is given for. */
-function judgeCoil(entry: NumberEntry, ohms: number, celsius: number, band: Band): Interpretation {
-  const at20 = ohms === 0 ? 0 : round(coilAt20(ohms, celsius));
-  const judged = judgeNumber(entry, at20, band);
+function judgeCoil(entry: NumberEntry, ohms: Typed, celsius: Typed, band: Band): Interpretation {
+  const at20 = ohms.value === 0 ? 0 : round(coilAt20(ohms.value, celsius.value));
+  const judged = judgeNumber(entry, { value: at20, shown: say(at20) }, band);
   return judged.ok
     ? {
         ...judged,
-        words: `${say(ohms)} ${entry.unit} at ${say(celsius)} °C, at 20 °C ${judged.words}`,
-        values: [ohms, celsius],
+        words: `${ohms.shown} ${entry.unit} at ${celsius.shown} °C, at 20 °C ${judged.words}`,
+        values: [ohms.value, celsius.value],
       }
     : judged;
 }
@@ -105,18 +112,19 @@ function judgeCoil(entry: NumberEntry, ohms: number, celsius: number, band: Band
 const say = (value: number): string => formatNumber({ value, unit: 'V' as Unit }, { decimals: decimalsOf(value) });
 const decimalsOf = (value: number): number => Math.min(3, (String(value).split('.')[1] ?? '').length);
 
-function judgeNumber(entry: NumberEntry, value: number, band: Band): Interpretation {
+function judgeNumber(entry: NumberEntry, { value, shown }: Typed, band: Band): Interpretation {
   const place = value < band.low ? 0 : value > band.high ? 2 : 1;
-  const words = `${say(value)} ${entry.unit}: ${['below', 'within', 'above'][place]} ${say(band.low)} to ${say(band.high)} ${entry.unit}`;
+  const words = `${shown} ${entry.unit}: ${['below', 'within', 'above'][place]} ${say(band.low)} to ${say(band.high)} ${entry.unit}`;
   return { ok: true, outcome: entry.outcomes[place] ?? '', words, values: [value], band };
 }
 
-function judgePair(entry: PairEntry, a: number, b: number): Interpretation {
+function judgePair(entry: PairEntry, first: Typed, second: Typed): Interpretation {
+  const [a, b] = [first.value, second.value];
   const { rule, unit, names } = entry;
   const done = (outcome: string, tail: string): Interpretation => ({
     ok: true,
     outcome: entry.outcomes[outcome] ?? '',
-    words: `${names[0]} ${say(a)} ${unit}, ${lowerFirst(names[1])} ${say(b)} ${unit}: ${tail}`,
+    words: `${names[0]} ${first.shown} ${unit}, ${lowerFirst(names[1])} ${second.shown} ${unit}: ${tail}`,
     values: [a, b],
     band: null,
   });

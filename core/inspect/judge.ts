@@ -42,9 +42,16 @@ const bounds = ({ low, high, unit }: Limit): string =>
       ? `at least ${said(low)} ${unit}`
       : `${said(low)} to ${said(high)} ${unit}`;
 
+/** A value, and how it was typed. */
+interface Typed {
+  readonly value: number;
+  readonly shown: string;
+}
+const NOTHING: Typed = { value: 0, shown: '0' };
+
 /** Figures typed for a point as numbers, or what is wrong with the first wrong one. */
-function read(point: InspectPoint, typed: readonly string[]): readonly number[] | PointProblem {
-  const values: number[] = [];
+function read(point: InspectPoint, typed: readonly string[]): readonly Typed[] | PointProblem {
+  const values: Typed[] = [];
   for (const [index, range] of typedAt(point).entries()) {
     const text = typed[index]?.trim() ?? '';
     if (text === '') return { field: index, message: range.asks };
@@ -53,7 +60,7 @@ function read(point: InspectPoint, typed: readonly string[]): readonly number[] 
     const { value } = figure;
     if (value < range.low || value > range.high)
       return { field: index, message: `Expected ${range.low} to ${range.high} ${range.unit}, got ${text}.` };
-    values.push(value);
+    values.push(figure);
   }
   return values;
 }
@@ -88,7 +95,7 @@ export function typedAt({ entry }: InspectPoint): readonly TypedAt[] {
   }
 }
 
-const isProblem = (value: readonly number[] | PointProblem): value is PointProblem => 'field' in value;
+const isProblem = (value: readonly Typed[] | PointProblem): value is PointProblem => 'field' in value;
 /** Whether a judgement is a wrong entry. */
 export const isPointProblem = (value: PointResult | PointProblem): value is PointProblem => 'field' in value;
 
@@ -141,17 +148,18 @@ export function judgePoint(point: InspectPoint, input: PointInput, limit: Limit 
   }
 }
 
-function judgeFigure(point: InspectPoint, values: readonly number[], limit: Limit | null): PointResult {
-  const [first = 0, second = 0] = values;
+function judgeFigure(point: InspectPoint, values: readonly Typed[], limit: Limit | null): PointResult {
+  const [a = NOTHING, b = NOTHING] = values;
+  const [first, second] = [a.value, b.value];
   const { entry } = point;
   const value =
     entry.kind === 'ohms' ? coilAt20(first, second) : entry.kind === 'against-new' ? (first / second) * 100 : first;
   const shown =
     entry.kind === 'ohms'
-      ? `${said(first)} Ω at ${said(second)} °C is ${said(value)} Ω at 20 °C`
+      ? `${a.shown} Ω at ${b.shown} °C is ${said(value)} Ω at 20 °C`
       : entry.kind === 'against-new'
-        ? `${said(first)} of ${said(second)} ${entry.unit}, ${Math.round(value)} %`
-        : `${said(first)} ${entry.kind === 'figure' ? entry.unit : ''}`;
+        ? `${a.shown} of ${b.shown} ${entry.unit}, ${Math.round(value)} %`
+        : `${a.shown} ${entry.kind === 'figure' ? entry.unit : ''}`;
   if (limit === null) return result(point, 'noted', value, null, `${shown}; no limit is known.`);
   const below = limit.low !== null && value < limit.low - 1e-9;
   const above = limit.high !== null && value > limit.high + 1e-9;

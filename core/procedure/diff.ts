@@ -176,6 +176,7 @@ function itemWords(item: ProcedureItem): Words {
     'stay in': group?.staysIn ? String(group.staysIn) : '',
     'to measure': item.restore?.map((kind) => RESTORE_KINDS[kind].toLowerCase()).join(', ') ?? '',
     'looks like': item.alike ?? '',
+    tag: item.tag ?? '',
     'moves over from': item.swapFrom ?? '',
     minutes: item.minutes === undefined ? '' : `${item.minutes.off} off, ${item.minutes.back} back`,
     cautions: item.cautions.join(', '),

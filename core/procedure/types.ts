@@ -101,6 +101,8 @@ export interface ProcedureItem {
   readonly minutes?: { readonly off: number; readonly back: number } | undefined;
   /** Items with the same word here look alike: each needs its own tag. */
   readonly alike?: string | undefined;
+  /** What tells it from those it looks like, “left”: proposed as its tag. */
+  readonly tag?: string | undefined;
   /** The unit that it moves from when a new one is fitted: an arm, a bracket. */
   readonly swapFrom?: string | undefined;
   /** What to measure before it comes off and set again. */

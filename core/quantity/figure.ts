@@ -1,5 +1,6 @@
 import { convert } from './convert.ts';
 import type { Field } from './fields.ts';
+import { formatNumber } from './format.ts';
 import { type ParseFailure, readField } from './parse.ts';
 import { tidy } from './tidy.ts';
 import type { Measures } from './unitWord.ts';
@@ -7,7 +8,15 @@ import { findUnit, unitOf } from './units.ts';
 
 /** A figure in the unit of its field, or why it cannot be read. */
 export type FigureResult =
-  { readonly ok: true; readonly value: number; readonly upTo?: number; readonly text: string } | ParseFailure;
+  | {
+      readonly ok: true;
+      readonly value: number;
+      readonly upTo?: number;
+      readonly text: string;
+      /** The value as it is said: with the decimals it was typed with, four figures where it was converted. */
+      readonly shown: string;
+    }
+  | ParseFailure;
 
 /**
  * Reads what was typed into a field as a plain number in the field's unit: `400 cc` into litres is 0.4.
@@ -25,6 +34,10 @@ export function readFigure(text: string, field: Field, measures: Measures = null
     ok: true,
     value: own(value),
     text: text.trim(),
+    shown:
+      unit === assume
+        ? formatNumber(read.quantity)
+        : formatNumber({ value: Number(own(value).toPrecision(4)), unit: assume }),
     ...(read.upTo === undefined ? {} : { upTo: own(read.upTo) }),
   };
 }

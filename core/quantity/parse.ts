@@ -129,12 +129,19 @@ function readingsOf(
       return read.ok ? (read.units[index] ?? read.units[0] ?? null) : null;
     };
   const readings: Candidate[] = [];
-  for (const notation of /[.,]/.test(typed) ? NOTATIONS : NOTATIONS.slice(0, 1))
+  for (const notation of notationsFor(typed))
     for (const index of question === null ? ([0] as const) : ([0, 1] as const)) {
       const reading = evaluate(said, { notation, unitOf: unitOfWord(index), assume: field.assume });
       if (reading !== null && !readings.some((known) => isSame(known, reading))) readings.push(reading);
     }
   return { readings, question };
+}
+
+/** The notations that can differ on a text: where only one mark stands in it, the third says what another says too. */
+function notationsFor(text: string): readonly Notation[] {
+  const [comma, point] = [text.includes(','), text.includes('.')];
+  if (comma && point) return NOTATIONS;
+  return comma || point ? NOTATIONS.slice(0, 2) : NOTATIONS.slice(0, 1);
 }
 
 const amountsOf = (said: Exclude<Said, { form: 'wrong' | 'clock' }>): readonly Amount[] =>

@@ -186,8 +186,15 @@ describe('parseQuantity', () => {
 
 describe('readFigure', () => {
   it('is in the unit of the field, both ends of a range', () => {
-    expect(readFigure('400 cc', FIELDS.coolantLitres)).toEqual({ ok: true, value: 0.4, text: '400 cc' });
+    expect(readFigure('400 cc', FIELDS.coolantLitres)).toEqual({
+      ok: true,
+      value: 0.4,
+      text: '400 cc',
+      shown: '0.4',
+    });
     expect(readFigure('450–550 mV', FIELDS.voltsBand)).toMatchObject({ value: 0.45, upTo: 0.55 });
+    expect(readFigure('0,50', FIELDS.sensorVolts)).toMatchObject({ value: 0.5, shown: '0.50' });
+    expect(readFigure('183 °F', FIELDS.coolantTemperature)).toMatchObject({ shown: '83.89' });
     expect(() => readFigure('9 Nm', FIELDS.torqueSpec)).toThrow('a unit of its own');
   });
   it('reads a unit that only data knows as a plain number', () => {

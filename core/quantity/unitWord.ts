@@ -39,6 +39,19 @@ export function example(kind: Kind): string {
  * @param measures which gallon the shop means: with it a bare gallon or quart is no question
  */
 export function readUnitWord(written: string, kind: Kind, measures: Measures): UnitWord {
+  const key = `${kind} ${measures ?? ''} ${written}`;
+  const known = read.get(key);
+  if (known !== undefined) return known;
+  const found = readAnew(written, kind, measures);
+  // People write a few hundred words for units; what is typed otherwise need not be remembered.
+  if (read.size < REMEMBERED) read.set(key, found);
+  return found;
+}
+
+const REMEMBERED = 2000;
+const read = new Map<string, UnitWord>();
+
+function readAnew(written: string, kind: Kind, measures: Measures): UnitWord {
   if (kind === 'torque' && POUNDS.test(written)) return { ok: true, units: ['in·lb', 'ft·lb'], asks: 'pounds' };
   const both = kind === 'volume' ? MEASURES.find(([pattern]) => pattern.test(written))?.[1] : undefined;
   if (both !== undefined)

@@ -30,26 +30,47 @@ export interface Plain {
   readonly about: boolean;
 }
 
-/** Brings blanks, minus signs, apostrophes, fractions and a few words to one form; digits and marks stay as they are. */
-export function plain(written: string): Plain {
-  let text = written
+/** Signs that people and keyboards write for one another. */
+const SIGNS: Readonly<Record<string, string>> = {
+  '−': '-',
+  '‐': '-',
+  '‑': '-',
+  '’': "'",
+  '‘': "'",
+  ʼ: "'",
+  '′': "'",
+  '″': '"',
+  '“': '"',
+  '”': '"',
+  '\u2126': 'Ω',
+  μ: 'µ',
+  º: '°',
+  '×': 'x',
+  '⋅': '·',
+};
+const SIGN = new RegExp(`[${Object.keys(SIGNS).join('')}]`, 'g');
+const VULGAR = new RegExp(`(\\d?) ?([${Object.keys(FRACTIONS).join('')}])`, 'g');
+
+/** What only a text beyond ASCII needs: blanks of other widths, signs, fractions that are one sign. */
+const inAscii = (text: string): string =>
+  text
     .replace(/[\s\u2007\u2009\u202f\u00a0]+/g, ' ')
     .trim()
-    .replace(/[−‐‑]/g, '-')
-    .replace(/[’‘ʼ′]/g, "'")
-    .replace(/[″“”]/g, '"')
-    .replace(/\u2126/g, 'Ω')
-    .replace(/μ/g, 'µ')
-    .replace(/º/g, '°')
-    .replace(/×/g, 'x')
-    .replace(/⋅/g, '·')
+    .replace(SIGN, (sign) => SIGNS[sign] ?? sign)
     .replace(/⁻¹/g, '-1')
-    .replace(/(\d?) ?([½¼¾⅓⅔⅛⅜⅝⅞])/g, (_, before: string, sign: string) =>
-      before === '' ? (FRACTIONS[sign] ?? '') : `${before} ${FRACTIONS[sign] ?? ''}`,
-    )
-    .replace(/\b(?:1\/|rev\/|revs\/)min\b|\bmin-1(?!\d)/gi, 'rpm')
-    .replace(/^minus (?=\d)/i, '-')
-    .replace(/\bper ?cent\b/gi, '%');
+    .replace(
+      VULGAR,
+      (_, before: string, sign: string) => `${before}${before === '' ? '' : ' '}${FRACTIONS[sign] ?? ''}`,
+    );
+
+/** Brings blanks, minus signs, apostrophes, fractions and a few words to one form; digits and marks stay as they are. */
+export function plain(written: string): Plain {
+  let text = /[^\x20-\x7e]| {2}/.test(written) ? inAscii(written) : written.trim();
+  if (/min/i.test(text)) text = text.replace(/\b(?:1\/|rev\/|revs\/)min\b|\bmin-1(?!\d)/gi, 'rpm');
+  if (/cent/i.test(text)) text = text.replace(/\bper ?cent\b/gi, '%');
+  // A figure that begins like one has no words before it.
+  if (!/^[\p{L}~≈]/u.test(text)) return { text, about: false };
+  text = text.replace(/^minus (?=\d)/i, '-');
   const without = text.replace(ABOUT, '');
   const about = without !== text;
   text = without;

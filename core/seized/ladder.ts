@@ -21,6 +21,8 @@ export interface SeizedScrew {
 export interface Rung {
   readonly id: RungId;
   readonly name: string;
+  /** Where there is little room. */
+  readonly short: string;
   readonly how: string;
   /** Hands-on minutes. */
   readonly minutes: number;
@@ -42,6 +44,7 @@ export const RUNGS: readonly Rung[] = [
   {
     id: 'right-bit',
     name: 'The right bit, pressed hard',
+    short: 'The right bit',
     how: 'Cross-point of the Japanese pattern where it has the dot; clean the slot; press more than you turn.',
     minutes: 3,
     waitMinutes: 0,
@@ -54,6 +57,7 @@ export const RUNGS: readonly Rung[] = [
   {
     id: 'oil',
     name: 'Penetrating oil, overnight',
+    short: 'Penetrating oil',
     how: 'A drop on the head and on the thread end, tap it, leave it; a drop more in the evening.',
     minutes: 4,
     waitMinutes: 16 * 60,
@@ -66,6 +70,7 @@ export const RUNGS: readonly Rung[] = [
   {
     id: 'oil-again',
     name: 'Oil and tap, another day',
+    short: 'Oil and tap',
     how: 'Oil, tap in line with the screw, try a hair tighter before looser.',
     minutes: 5,
     waitMinutes: 24 * 60,
@@ -78,6 +83,7 @@ export const RUNGS: readonly Rung[] = [
   {
     id: 'heat',
     name: 'Gentle heat',
+    short: 'Gentle heat',
     how: 'Hot air round the screw, not on it; a thermometer on the part; turn while it is warm.',
     minutes: 12,
     waitMinutes: 10,
@@ -90,6 +96,7 @@ export const RUNGS: readonly Rung[] = [
   {
     id: 'impact',
     name: 'Impact driver, light blows',
+    short: 'Impact driver',
     how: 'Body on wood, never on its bore; short light blows, the bit held in line.',
     minutes: 8,
     waitMinutes: 0,
@@ -102,6 +109,7 @@ export const RUNGS: readonly Rung[] = [
   {
     id: 'grip',
     name: 'Grip the head',
+    short: 'Grip the head',
     how: 'Locking pliers square on the head, turn a little each way.',
     minutes: 8,
     waitMinutes: 0,
@@ -114,6 +122,7 @@ export const RUNGS: readonly Rung[] = [
   {
     id: 'slot',
     name: 'Cut a slot, or chisel the edge round',
+    short: 'Cut a slot',
     how: 'Thin saw blade across the head, wide driver; or a small chisel at the rim, tapping it round.',
     minutes: 12,
     waitMinutes: 0,
@@ -126,6 +135,7 @@ export const RUNGS: readonly Rung[] = [
   {
     id: 'drill',
     name: 'Drill it out',
+    short: 'Drill it out',
     how: 'Punch the middle, left-hand drill first, then up to the core; a thread insert after.',
     minutes: 35,
     waitMinutes: 0,

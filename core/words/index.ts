@@ -1,2 +1,2 @@
 export { lowerFirst, upperFirst } from './case.ts';
-export { anotherName, lastOfName, nameParts, singular } from './name.ts';
+export { anotherName, nameParts, singular } from './name.ts';

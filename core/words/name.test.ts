@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { anotherName, lastOfName, nameParts, singular } from './index.ts';
+import { anotherName, nameParts, singular } from './index.ts';
 
 describe('a name of the trade', () => {
   it('says what it is, and what tells it from others', () => {
     expect(nameParts('Coil plug, left bank, upper')).toEqual({ what: 'Coil plug', apart: 'left bank, upper' });
     expect(nameParts('Duct')).toEqual({ what: 'Duct', apart: '' });
-    expect([lastOfName('Coil plug, left bank, upper'), lastOfName('Duct')]).toEqual(['upper', '']);
   });
   it('of several is said of one, and another one is counted on', () => {
     expect(singular('Body bolts')).toBe('Body bolt');

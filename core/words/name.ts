@@ -6,12 +6,6 @@ export function nameParts(name: string): { readonly what: string; readonly apart
     : { what: name.slice(0, comma).trim(), apart: name.slice(comma + 1).trim() };
 }
 
-/** What a name says last, after its last comma; empty where it has none. */
-export function lastOfName(name: string): string {
-  const comma = name.lastIndexOf(',');
-  return comma < 0 ? '' : name.slice(comma + 1).trim();
-}
-
 /** One of several, as a word: “Body bolts” are “Body bolt” one by one. */
 export const singular = (name: string): string => name.replace(/s$/, '');
 

@@ -21,10 +21,11 @@ function airSide(s: 'l' | 'r', side: string): ProcedureItem[] {
       section,
       tool: '7 mm nut driver',
       alike: 'air duct',
+      tag: side,
       note: 'Look inside for oil.',
     }),
     item(`duct-clamp-${s}`, `Duct clamp at the body, ${side}`, 'clamp', { section, tool: '7 mm nut driver' }),
-    item(`maf-plug-${s}`, `Air-mass sensor plug, ${side}`, 'connector', { section, alike: 'air-mass plug' }),
+    item(`maf-plug-${s}`, `Air-mass sensor plug, ${side}`, 'connector', { section, alike: 'air-mass plug', tag: side }),
     item(`breather-${s}`, `Breather hose, ${side}`, 'hose', { section, note: 'Brittle: twist, do not pull.' }),
     item(`vac-a-${s}`, `Vacuum hose A, ${side}`, 'hose', { section, note: 'Front post.' }),
     item(`vac-b-${s}`, `Vacuum hose B, ${side}`, 'hose', { section, note: 'Rear post.' }),
@@ -41,25 +42,36 @@ function wiring(s: 'l' | 'r', side: string): ProcedureItem[] {
       section,
       tool: 'T30',
       alike: 'coil cover',
+      tag: side,
       fasteners: loose(4, 'M6×18', 'rubber mounts'),
     }),
     ...cylinders.map((cylinder) =>
-      item(`coil-plug-${cylinder}`, `Coil plug, cylinder ${cylinder}`, 'connector', { section, alike: 'coil plug' }),
+      item(`coil-plug-${cylinder}`, `Coil plug, cylinder ${cylinder}`, 'connector', {
+        section,
+        alike: 'coil plug',
+        tag: `cylinder ${cylinder}`,
+      }),
     ),
     ...cylinders.map((cylinder) =>
       item(`injector-plug-${cylinder}`, `Injector plug, cylinder ${cylinder}`, 'connector', {
         section,
         alike: 'injector plug',
+        tag: `cylinder ${cylinder}`,
         note: 'Slide the lock first.',
       }),
     ),
-    item(`tps-plug-${s}`, `Position sensor plug, ${side}`, 'connector', { section, alike: 'position sensor plug' }),
+    item(`tps-plug-${s}`, `Position sensor plug, ${side}`, 'connector', {
+      section,
+      alike: 'position sensor plug',
+      tag: side,
+    }),
     item(`ta-plug-${s}`, `Throttle actuator plug, ${side}`, 'connector', {
       section,
       alike: 'actuator plug',
+      tag: side,
       cautions: ['plate'],
     }),
-    item(`ia-plug-${s}`, `Idle actuator plug, ${side}`, 'connector', { section, alike: 'idle plug' }),
+    item(`ia-plug-${s}`, `Idle actuator plug, ${side}`, 'connector', { section, alike: 'idle plug', tag: side }),
   ];
 }
 

@@ -1,4 +1,3 @@
-import { lastOfName } from '../../words/index.ts';
 import type { Job } from '../job.ts';
 import type { JobItem } from './state.ts';
 
@@ -43,6 +42,5 @@ export function placeFor(job: Job, item: JobItem): string {
   return hangsLoose(item) ? '' : freePocket(job, item.section);
 }
 
-/** The tag of a look-alike when nobody types one: what its name says last, “left” of “Coil plug, left”. */
-export const tagFor = ({ alike, label, name }: Pick<JobItem, 'alike' | 'label' | 'name'>): string =>
-  alike === undefined || label !== '' ? label : lastOfName(name);
+/** The tag of an item when nobody types one: what its procedure says tells it from its look-alikes. */
+export const tagFor = ({ label, tag }: Pick<JobItem, 'label' | 'tag'>): string => label || (tag ?? '');

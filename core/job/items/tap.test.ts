@@ -137,7 +137,8 @@ describe('places', () => {
   it('of what hangs are none, of a unit where units are worked on', () => {
     const job = jobAfter(pinRich);
     expect(['left-plug', 'unit', 'arm'].map((id) => placeFor(job, itemOf(job, id)!))).toEqual(['', 'bench', 'A1']);
-    expect(tagFor({ alike: 'coil', label: '', name: 'Coil plug, left bank, upper' })).toBe('upper');
-    expect(tagFor({ alike: undefined as never, label: '', name: 'Duct, long' })).toBe('');
+    expect(tagFor({ label: '', tag: 'upper' })).toBe('upper');
+    expect(tagFor({ label: 'blue', tag: 'upper' })).toBe('blue');
+    expect(tagFor({ label: '', tag: undefined as never })).toBe('');
   });
 });

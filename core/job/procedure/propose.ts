@@ -138,6 +138,7 @@ function toProcedureItem(item: JobItem): ProcedureItem {
     ...(item.section === undefined ? {} : { section: item.section }),
     ...(item.unitPlace === undefined ? {} : { unitPlace: item.unitPlace }),
     ...(item.alike === undefined ? {} : { alike: item.alike }),
+    ...tagOf(item),
     ...(item.swapFrom === undefined ? {} : { swapFrom: item.swapFrom }),
     ...(restore.length === 0 ? {} : { restore }),
     ...(timed
@@ -146,6 +147,12 @@ function toProcedureItem(item: JobItem): ProcedureItem {
         ? {}
         : { minutes: item.minutes }),
   };
+}
+
+/** What told it from its look-alikes on the bench is what will tell it the next time. */
+function tagOf({ alike, label, tag }: JobItem): { tag?: string } {
+  const told = alike === undefined ? tag : label || tag;
+  return told === undefined || told === '' ? {} : { tag: told };
 }
 
 function needsOf(job: Job, travelled: readonly JobItem[]): Need[] {

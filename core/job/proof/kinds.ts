@@ -37,5 +37,11 @@ export const PROOFS = {
   settles: 'Settles quickly after a blip',
   'road-test': 'Road test: comes to rest without stalling',
 } as const;
+/** In a few words, where it stands in a line with others. */
+export const PROOF_SHORT: Readonly<Record<ProofKind, string>> = {
+  leaks: 'No leaks, air or coolant',
+  settles: 'Settles quickly after a blip',
+  'road-test': 'Road test',
+};
 /** The id of a proof. */
 export type ProofKind = keyof typeof PROOFS;

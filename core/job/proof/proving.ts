@@ -4,7 +4,7 @@ import { accept, nonEmpty, within } from '../decision.ts';
 import { fact } from '../fact.ts';
 import { when } from '../shapes.ts';
 import { held } from './held.ts';
-import { MEASURES, measureText, PROOFS } from './kinds.ts';
+import { MEASURES, measureText, PROOF_SHORT, PROOFS } from './kinds.ts';
 
 /** What {@link measurementTaken} holds. */
 export const measurementTakenShape = record({
@@ -47,7 +47,7 @@ export const proofRecorded = fact('proof-recorded', {
   means: (job, data, stamp) => ({
     proofs: [...job.proofs.filter(({ check }) => check !== data.check), { ...data, ...stamp }],
   }),
-  words: (data) => `${PROOFS[data.check].split(':')[0] ?? ''}: ${data.result}`,
+  words: (data) => `${PROOF_SHORT[data.check]}: ${data.result}`,
   sheet: 'Proved',
 });
 

@@ -14,6 +14,7 @@ import { unitPages, largePicture } from './units.ts';
 import { diagnosing } from './diagnosis.ts';
 import { command, fresh, openedJob, take } from './store.ts';
 import { longJob } from './longJob.ts';
+import { numbers } from './numbers.ts';
 import { planning } from './refit.ts';
 import { manyStations } from './stations.ts';
 import { type Measured, median, ms, percentile, time } from './measure.ts';
@@ -21,6 +22,7 @@ import { type Measured, median, ms, percentile, time } from './measure.ts';
 /** Everything that `npm run bench` promises, in order. @param folder for stores @param dist the built application */
 export async function measure(folder: string, dist: string): Promise<Measured[]> {
   return [
+    ...numbers(),
     ...planning(),
     ...diagnosing(),
     ...(await commands(folder)),

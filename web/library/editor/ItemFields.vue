@@ -108,6 +108,14 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
       hint="Each of them then asks for its own tag."
       @update:model-value="put({ alike: $event || undefined })"
     />
+    <TextField
+      v-if="item.alike"
+      :model-value="item.tag ?? ''"
+      label="What tells it from them"
+      placeholder="left"
+      hint="Proposed as its tag when it comes off."
+      @update:model-value="put({ tag: $event || undefined })"
+    />
     <FieldBox
       v-if="units.length > 0 && item.kind !== 'unit'"
       v-slot="{ id }"

@@ -9,9 +9,8 @@ import { freshId, useJob } from '../../stores/job.ts';
 const props = defineProps<{ job: Job }>();
 const store = useJob();
 const due = computed(() => wasteDue(props.job));
-const into = (kind: WasteKind): string => WASTE_KINDS[kind].into.split(/[:,]/)[0] ?? '';
 const take = (kind: WasteKind): void => {
-  store.send('take-waste', { id: freshId(), kind, amount: '', where: into(kind) });
+  store.send('take-waste', { id: freshId(), kind, amount: '', where: WASTE_KINDS[kind].bin });
 };
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { coolantAccount, freezePoint, INHIBITORS } from '../../../core/coolant/index.ts';
+import { coolantAccount, freezePoint } from '../../../core/coolant/index.ts';
 import { coolantLoss, jobCoolantQuestions, mixAfter, openedHoses, shareBefore } from '../../../core/job/index.ts';
 import { format, formatNumber } from '../../../core/quantity/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
@@ -81,9 +81,7 @@ const bleeding = computed(() => job.value?.runs.filter(({ run }) => run.recipe.p
             >{{ Math.round((before?.share ?? system.concentration) * 100) }} %,
             {{ format({ value: beforeFreeze ?? 0, unit: '°C' }, { decimals: 0 }) }}</FigureRow
           >
-          <FigureRow v-if="system.inhibitor" label="Inhibitor">{{
-            INHIBITORS[system.inhibitor].split(',')[0]
-          }}</FigureRow>
+          <FigureRow v-if="system.inhibitor" label="Inhibitor">{{ system.inhibitor }}</FigureRow>
           <FigureRow label="Still in the tray">{{ account.inTray.toFixed(2) }} L</FigureRow>
           <FigureRow label="In less out"
             >{{ account.net >= 0 ? '+' : '−' }}{{ Math.abs(account.net).toFixed(2) }} L</FigureRow

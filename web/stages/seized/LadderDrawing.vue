@@ -25,7 +25,7 @@ defineProps<{ rungs: readonly RungState[]; current: string | null; outcomes: Rea
                 ? 'border-dashed border-line text-soft'
                 : 'border-line bg-card'
         "
-        >{{ rung.name.split(',')[0] }}</span
+        >{{ rung.short }}</span
       >
       <span class="text-sm text-soft">{{
         state === 'tried' ? outcomes[rung.id] : state === 'left out' ? '' : `${Math.round(rung.chance * 100)} %`
