@@ -22,6 +22,7 @@ export interface EntryTime {
 const CLOCK_SLACK_MS = 2 * 60_000;
 /** Work of the same shift is not asked about, though midnight lies between, in milliseconds. */
 const SAME_SHIFT_MS = 6 * 3_600_000;
+const DAY_MS = 86_400_000;
 
 /** Why an entry's time cannot be right, or what is asked about it; null when it stands. */
 export function judgeTime({ at, arrivedAt, knownSince, late, timeZone }: EntryTime): Refusal | null {
@@ -32,6 +33,9 @@ export function judgeTime({ at, arrivedAt, knownSince, late, timeZone }: EntryTi
       ...refuseField('at', `${said()} lies ahead: here it is ${sayTime(arrivedAt, timeZone)}.`),
       wouldHelp: 'Check the clock of the device, or the day that was picked.',
     };
+  // Of now, on a vehicle that was long known: most entries, and no day needs to be worked out.
+  const longKnown = knownSince === null || Date.parse(at) - Date.parse(knownSince) > 2 * DAY_MS;
+  if (longKnown && ageMs <= SAME_SHIFT_MS) return null;
   const day = dayOf(at, timeZone);
   if (knownSince !== null && day < knownSince)
     return {

@@ -177,7 +177,11 @@ interface Valued {
 function valueOf(amount: Amount, { notation }: Way): { readonly value: number; readonly decimals: number } | null {
   const read = amount.digits === '' ? { value: 0, decimals: 0 } : readDigits(amount.digits, notation);
   if (read === null) return null;
-  const size = tidy((read.value + amount.fraction) * (amount.thousand ? 1000 : 1));
+  // What was only written down has no dust to lose.
+  const size =
+    amount.fraction === 0 && !amount.thousand
+      ? read.value
+      : tidy((read.value + amount.fraction) * (amount.thousand ? 1000 : 1));
   return { value: amount.negative ? -size : size, decimals: read.decimals };
 }
 
@@ -189,7 +193,7 @@ function figureOf(figure: Figure, way: Way): Valued | null {
     if (read === null) return null;
     const percent = amount.unit === '%';
     const unit = amount.unit === '' ? null : way.unitOf(amount.unit);
-    if (sum === null) sum = { ...read, unit, percent };
+    if (sum === null) sum = { value: read.value, decimals: read.decimals, unit, percent };
     else {
       const next = joined(sum, read, unit);
       if (next === null) return null;
@@ -318,11 +322,16 @@ function ask(left: readonly Candidate[], question: Question, typed: string): Par
   return { ok: false, message, asks: { question, choices } };
 }
 
-const bare = ({ quantity, upTo, angleDeg }: Candidate, typed: string): Reading => ({
-  quantity: { ...quantity, text: typed },
-  ...(upTo === undefined ? {} : { upTo }),
-  ...(angleDeg === undefined ? {} : { angleDeg }),
-});
+function bare({ quantity: { value, unit }, upTo, angleDeg }: Candidate, typed: string): Reading {
+  const quantity = { value, unit, text: typed };
+  // The usual case makes one object; what else was written comes with it.
+  if (upTo === undefined && angleDeg === undefined) return { quantity };
+  return {
+    quantity,
+    ...(upTo === undefined ? {} : { upTo }),
+    ...(angleDeg === undefined ? {} : { angleDeg }),
+  };
+}
 
 function sayReading({ quantity, upTo, angleDeg }: Candidate, typed: string): string {
   const { unit } = quantity;

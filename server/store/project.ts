@@ -42,11 +42,11 @@ export class Projector {
 
   /** Brings every projection from `before` to `after`. */
   write(before: Job | null, after: Job): void {
-    const timeZone = this.#timeZone();
+    let timeZone: string | null = null;
     for (const { projection, columns, put, drop } of this.#writers) {
       if (before !== null && sameParts(projection.from(before), projection.from(after))) continue;
       const keyOf = (row: Row): string => projection.key.map((name) => String(row[name])).join('\u0000');
-      const { gone, come } = changedRows(projection, before, after, timeZone);
+      const { gone, come } = changedRows(projection, before, after, (timeZone ??= this.#timeZone()));
       const old = new Map(gone.map((row) => [keyOf(row), row]));
       for (const row of come) {
         const known = old.get(keyOf(row));
