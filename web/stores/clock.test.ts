@@ -70,7 +70,8 @@ describe('today', () => {
     expect(wrapper.text()).toBe('2026-05-14');
     // 23:59 by the wall in London; a minute later the day has turned there, in universal time it has not.
     await vi.advanceTimersByTimeAsync(61_000);
-    expect([wrapper.text(), deviceIso().slice(0, 10)]).toEqual(['2026-05-15', '2026-05-14']);
+    expect(wrapper.text()).toBe('2026-05-15');
+    expect(deviceIso()).toMatch(/^2026-05-14/);
     await vi.advanceTimersByTimeAsync(24 * 3_600_000);
     expect(wrapper.text()).toBe('2026-05-16');
     wrapper.unmount();

@@ -81,7 +81,7 @@ function propose(): void {
   const known =
     list === undefined ? null : { new: list.new, rebuilt: list.rebuilt, used: list.used }[origin.value ?? 'new'];
   const next = {
-    price: known === null ? '' : (known / 100).toFixed(2),
+    price: known === null ? '' : typedMoney(known, shop.settings.currency),
     partNumber: origin.value === 'used' ? '' : (type.value?.partNumber ?? ''),
   };
   if (price.value === proposed.value.price) price.value = next.price;
