@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { Settings } from '../contract/index.ts';
-import { type Harness, harness, NOW, openJob } from './testing/harness.ts';
+import { type Harness, harness, NOW, openJob, PROCEDURE } from './testing/harness.ts';
 
 const DAY_MS = 86_400_000;
 const HOUR_MS = 3_600_000;
@@ -116,6 +116,19 @@ describe('what the shop says of itself', () => {
     expect((await server.http.get('/api/shop')).body.settings.timeZone).toBe('UTC');
     const wrong = await put({ timeZone: 'Tern Quay' }).expect(400);
     expect(wrong.body.error.fields['settings.timeZone']).toContain('Europe/London');
+  });
+  it('opens by its own clock: a part is expected when it does', async () => {
+    await server.send('j', 'pin-procedure', { procedureId: PROCEDURE }).expect(201);
+    const { needs } = server.services.jobs.job('j')!.procedure!;
+    const part = needs.find(({ kind }) => kind === 'part')!;
+    await server.send('j', 'tick-need', { needId: part.id, state: 'ordered', expected: '2026-05-18' }).expect(201);
+    const stretch = async () =>
+      (await server.http.get('/api/bay')).body.lines[0].stretches.find(
+        (each: { kind: string }) => each.kind === 'part',
+      );
+    expect(await stretch()).toMatchObject({ to: '2026-05-18T07:00:00.000Z', words: 'part expected 18 May 2026' });
+    await put({ timeZone: 'UTC' }).expect(200);
+    expect((await stretch()).to).toBe('2026-05-18T08:00:00.000Z');
   });
   it('is that of the machine where nobody has said, or where its zone is not known any more', () => {
     const { settings } = server.services;

@@ -19,3 +19,4 @@ export type {
   UnitKind,
   WorkKind,
 } from './types.ts';
+export { withTag } from './tag.ts';

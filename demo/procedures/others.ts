@@ -153,6 +153,7 @@ export const fourProcedure: Procedure = {
       item(`inj-plug-${each}`, `Injector plug, cylinder ${each}`, 'connector', {
         section: 'Fuel',
         alike: 'injector plug',
+        tag: `cylinder ${each}`,
       }),
     ),
     item('rail-screws', 'Fuel rail screws, four', 'fasteners', {
@@ -174,7 +175,11 @@ export const fourProcedure: Procedure = {
     }),
     item('rail', 'Fuel rail', 'other', { section: 'Fuel' }),
     ...CYLINDERS.map((each) =>
-      item(`injector-${each}`, `Injector, cylinder ${each}`, 'other', { section: 'Fuel', alike: 'injector' }),
+      item(`injector-${each}`, `Injector, cylinder ${each}`, 'other', {
+        section: 'Fuel',
+        alike: 'injector',
+        tag: `cylinder ${each}`,
+      }),
     ),
     ...CYLINDERS.map((each) =>
       item(`inj-ring-${each}`, `Injector O-ring, cylinder ${each}`, 'gasket', {

@@ -84,12 +84,14 @@ function unitSide(s: 'l' | 'r', side: string): ProcedureItem[] {
       opens: [`pipe-in-${s}`],
       cautions: ['hot-coolant'],
       alike: 'coolant hose in',
+      tag: side,
     }),
     item(`cool-out-${s}`, `Coolant hose out, ${side}`, 'coolant-hose', {
       section,
       tool: 'hose pliers',
       opens: [`pipe-out-${s}`],
       alike: 'coolant hose out',
+      tag: side,
     }),
     item(`brace-${s}`, `Body brace, ${side}`, 'bracket', {
       section,
@@ -116,6 +118,7 @@ function unitSide(s: 'l' | 'r', side: string): ProcedureItem[] {
       unitPlace: `${side} bank`,
       opens: [`inlet-${s}`],
       alike: 'throttle body',
+      tag: side,
       cautions: ['plate'],
       note: 'Plug the inlet at once.',
     }),
@@ -139,6 +142,7 @@ function unitSide(s: 'l' | 'r', side: string): ProcedureItem[] {
     item(`ta-${s}`, `Throttle actuator, ${side}`, 'other', {
       section,
       alike: 'throttle actuator',
+      tag: side,
       swapFrom: `body-${s}`,
       restore: ['way-round'],
       note: 'Plastic gears inside: look for missing teeth.',
@@ -158,6 +162,7 @@ function unitSide(s: 'l' | 'r', side: string): ProcedureItem[] {
       unitPlace: `${side} bank`,
       opens: [`idle-port-${s}`],
       alike: 'idle actuator',
+      tag: side,
     }),
     item(`ia-ring-${s}`, `Idle actuator O-ring, ${side}`, 'gasket', {
       section,
@@ -185,9 +190,13 @@ function fuelSide(s: 'l' | 'r', side: string): ProcedureItem[] {
       tool: '5 mm hex',
       fasteners: group('M6×1.0×25', 'alloy', '8 Nm', pair(210, 25), [1], ALLOY),
     }),
-    item(`rail-${s}`, `Fuel rail, ${side}`, 'other', { section, alike: 'fuel rail', cautions: ['fuel'] }),
+    item(`rail-${s}`, `Fuel rail, ${side}`, 'other', { section, alike: 'fuel rail', tag: side, cautions: ['fuel'] }),
     ...cylinders.map((cylinder) =>
-      item(`injector-${cylinder}`, `Injector, cylinder ${cylinder}`, 'other', { section, alike: 'injector' }),
+      item(`injector-${cylinder}`, `Injector, cylinder ${cylinder}`, 'other', {
+        section,
+        alike: 'injector',
+        tag: `cylinder ${cylinder}`,
+      }),
     ),
     ...cylinders.map((cylinder) =>
       item(`injector-ring-${cylinder}`, `Injector O-ring, cylinder ${cylinder}`, 'gasket', {

@@ -1,11 +1,11 @@
-import { plainItem, type ProcedureItem } from '../../procedure/index.ts';
+import { plainItem, type ProcedureItem, withTag } from '../../procedure/index.ts';
 import type { Job } from '../job.ts';
 import type { Stamp } from '../stamp.ts';
 import type { JobItem, JobOpening } from './state.ts';
 
 /** An item that is still on the vehicle. */
 export const freshItem = (item: ProcedureItem, origin: 'procedure' | 'typed'): JobItem => ({
-  ...item,
+  ...withTag(item),
   origin,
   unitIds: [],
   state: 'on',

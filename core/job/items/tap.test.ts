@@ -16,7 +16,9 @@ import {
   UNTYPED,
   workQueue,
 } from '../index.ts';
+import { plainItem } from '../../procedure/index.ts';
 import { play } from '../testing/play.ts';
+import { freshItem } from './item.ts';
 import { back, off, open, pin, pinRich, SAMPLE_CONTEXT } from '../testing/samples.ts';
 
 const { wrenches } = SAMPLE_CONTEXT;
@@ -133,6 +135,14 @@ describe('places', () => {
     expect(freePocket(uneven)).toBe('A2');
     expect(freePocket({ ...full, tray: { rows: 0, columns: 0, names: {} } })).toBe('');
     expect(pocketId(2, 4)).toBe('C5');
+  });
+  it('of a procedure that was written before there were tags, are told apart by what their names say last', () => {
+    const plug = (more: object) =>
+      freshItem({ ...plainItem('p', 'Coil plug, left bank, upper', 'connector'), ...more }, 'procedure');
+    expect(tagFor(plug({ alike: 'coil' }))).toBe('upper');
+    expect(tagFor(plug({ alike: 'coil', tag: 'red' }))).toBe('red');
+    expect(tagFor(plug({}))).toBe('');
+    expect(tagFor(plug({ alike: 'coil', name: 'Coil plug' }))).toBe('');
   });
   it('of what hangs are none, of a unit where units are worked on', () => {
     const job = jobAfter(pinRich);
