@@ -207,6 +207,32 @@ export interface Reminder {
   readonly readingUnit: 'km' | 'mi' | 'h';
 }
 
+/** What can be found. */
+export type FoundKind = 'job' | 'vehicle' | 'unit' | 'stock' | 'procedure';
+/** A stretch of what was found; `hit` is what was searched for. */
+export interface FoundPart {
+  readonly text: string;
+  readonly hit: boolean;
+}
+/** One thing that was found. */
+export interface FoundLine {
+  readonly ref: string;
+  readonly title: string;
+  /** Which part of a job it was found in, such as `note`; empty where its own line says it. */
+  readonly about: string;
+  readonly status: 'open' | 'closed' | null;
+  readonly parts: readonly FoundPart[];
+}
+/** What was found, by kind; `more` says that there are others. */
+export interface SearchReply {
+  readonly groups: readonly { readonly kind: FoundKind; readonly rows: readonly FoundLine[]; readonly more: boolean }[];
+}
+/** What is searched for, and how many lines of each kind. */
+export const searchQuery = z.strictObject({
+  q: z.string().max(2000).default(''),
+  limit: z.coerce.number().int().min(1).max(200).default(6),
+});
+
 /** A unit in the returns box. */
 export interface ReturnLine {
   readonly jobId: string;

@@ -3,7 +3,7 @@ export type { AdapterLinkInfo, AdapterReading } from './adapter.ts';
 export { command } from './commands.ts';
 export type { SentCommand } from './commands.ts';
 export { exportedFact, factData } from './events.ts';
-export { auditQuery, jobQuery, person, settings, sinceQuery, vehicleQuery } from './http.ts';
+export { auditQuery, jobQuery, person, searchQuery, settings, sinceQuery, vehicleQuery } from './http.ts';
 export type {
   AirReply,
   AuditLine,
@@ -14,6 +14,9 @@ export type {
   ErrorReply,
   ItemTimes,
   JobReply,
+  FoundKind,
+  FoundLine,
+  FoundPart,
   JobSummary,
   Page,
   Person,
@@ -21,6 +24,7 @@ export type {
   ProcedureVersion,
   Reminder,
   ReturnLine,
+  SearchReply,
   Settings,
   VehicleFile,
 } from './http.ts';

@@ -91,11 +91,12 @@ test('keys show on their sheet, rest while typing, and go places', async ({ page
   await page.keyboard.press('m');
   await expect.poll(() => page.evaluate(() => document.documentElement.dataset.theme)).not.toBe(before);
   await page.keyboard.press('/');
-  await page.getByLabel(/Plate, VIN, make/).fill('till');
-  await page
-    .getByRole('dialog')
-    .getByRole('button', { name: /OT 551 Ostrea Till/ })
-    .click();
+  await page.getByLabel(/Plate, VIN, customer/).fill('ot551');
+  const found = page.getByRole('dialog').getByRole('button', { name: /^OT 551 · Ostrea Till/ });
+  await expect(found).toBeVisible();
+  for (let step = 0; step < 6 && !(await found.evaluate((each) => each === document.activeElement)); step += 1)
+    await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Ostrea Till, farm utility' })).toBeVisible();
   await page.keyboard.press('g');
   await page.keyboard.press('s');

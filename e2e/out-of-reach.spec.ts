@@ -55,3 +55,42 @@ test('two stations on one job: what truly conflicts is said, the rest is taken',
   await first.getByRole('button', { name: 'I have read it' }).click();
   await expect(first.getByRole('alert')).toBeHidden();
 });
+
+test('what the server fails over holds up no other job, and is kept over a reload until it is dealt with', async ({
+  page,
+  workshop,
+}) => {
+  await workshop.open(page, '/jobs/job-233/complaint');
+  await page.getByRole('button', { name: 'Pick from the list instead' }).click();
+  await page.route('**/api/jobs/job-233/commands', (route) =>
+    route.fulfill({
+      status: 500,
+      json: { error: { code: 'failed', message: 'The server failed over this.', fields: {}, wouldHelp: '' } },
+    }),
+  );
+  await page.getByRole('button', { name: 'Limp mode', exact: true }).click();
+  await expect(page.getByTestId('waiting')).toHaveText('1 waiting to be saved');
+  // Another job is written to meanwhile.
+  const notes = () => workshop.rows("SELECT 1 FROM event WHERE job_id = 'job-231' AND type = 'note-made'").length;
+  const before = notes();
+  await page.goto('/jobs/job-231');
+  await page.keyboard.press('k');
+  await page.getByRole('dialog').getByRole('textbox').fill('bracket bent');
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep the note' }).click();
+  await expect.poll(notes).toBe(before + 1);
+  // In the end the one command is set aside, in words, above the work.
+  const told = page.getByRole('alert').filter({ hasText: 'Not taken: The server failed over this.' });
+  await expect(told).toContainText('Limp mode', { timeout: 15_000 });
+  await page.reload();
+  await expect(told).toContainText('Limp mode');
+  await page.unroute('**/api/jobs/job-233/commands');
+  await told.getByRole('button', { name: 'Send it again' }).click();
+  await expect(told).toBeHidden();
+  await expect
+    .poll(() =>
+      workshop.rows(
+        "SELECT 1 FROM event WHERE job_id = 'job-233' AND json_extract(data, '$.sign') = 'limp'",
+      ),
+    )
+    .toHaveLength(1);
+});

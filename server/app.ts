@@ -14,6 +14,7 @@ import { jobRoutes } from './http/jobs.ts';
 import { knowledgeRoutes } from './http/knowledge.ts';
 import { pictureRoutes } from './http/pictures.ts';
 import { procedureRoutes } from './http/procedures.ts';
+import { searchRoutes } from './http/search.ts';
 import { shopRoutes } from './http/shop.ts';
 import { stockRoutes } from './http/stock.ts';
 import { transferRoutes } from './http/transfer.ts';
@@ -46,6 +47,7 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   app.use('/api', airRoutes(services));
   app.use('/api', followUpRoutes(services));
   app.use('/api', bayRoutes(services));
+  app.use('/api', searchRoutes(services));
   app.use('/api', shopRoutes(services));
   app.use('/api', () => {
     throw new HttpError('not-found', 'There is nothing at that address.');

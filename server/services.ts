@@ -14,6 +14,7 @@ import { JobLines } from './store/jobLines.ts';
 import { People } from './store/people.ts';
 import { Pictures } from './store/pictures.ts';
 import { type Printing, printing } from './report/printing.ts';
+import { Search } from './store/search.ts';
 import { Settings } from './store/settings.ts';
 import { Tools } from './store/tools.ts';
 import { Procedures } from './store/procedures.ts';
@@ -29,6 +30,7 @@ export interface Services {
   readonly jobLines: JobLines;
   readonly people: People;
   readonly settings: Settings;
+  readonly search: Search;
   readonly tools: Tools;
   readonly procedures: Procedures;
   readonly knowledge: KnowledgeStore;
@@ -93,6 +95,7 @@ export function createServices(
     jobLines: new JobLines(db),
     people,
     settings,
+    search: new Search(db, people),
     tools,
     procedures,
     jobs,

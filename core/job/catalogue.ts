@@ -6,9 +6,10 @@ import type { AnyCommand } from './command.ts';
 import { COMPLAINT } from './complaint/subject.ts';
 import { COOLANT } from './coolant/subject.ts';
 import { DIAGNOSIS } from './diagnosis/subject.ts';
-import type { AnyFact } from './fact.ts';
+import type { AnyFact, MadeFact } from './fact.ts';
 import { HANDOVER } from './handover/subject.ts';
 import { INSPECTION } from './inspection/subject.ts';
+import type { Job } from './job.ts';
 import { ITEMS } from './items/subject.ts';
 import { NEEDS } from './needs/subject.ts';
 import { NOTES } from './notes/subject.ts';
@@ -93,3 +94,7 @@ export function factOf(type: string): AnyFact {
   if (found === undefined) throw new Error(`Expected a fact that this program knows, got “${type}”.`);
   return found;
 }
+
+/** What facts say in the technician's words, before they are recorded: “Coolant caught: 0.7 L”. @param job the state before them */
+export const wordsOf = (facts: readonly MadeFact[], job: Job): string =>
+  facts.map(({ type, data }) => factOf(type).words(data as never, job)).join('; ');

@@ -8,7 +8,7 @@ export type {
   EventType,
   RecordedEvent,
 } from './catalogue.ts';
-export { COMMANDS, FACTS } from './catalogue.ts';
+export { COMMANDS, FACTS, wordsOf } from './catalogue.ts';
 export { CHOICES } from './choice/choices.ts';
 export type { Choice } from './choice/choices.ts';
 export {

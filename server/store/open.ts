@@ -17,6 +17,8 @@ export function openStore(file: string): Database {
     db.pragma('synchronous = FULL');
     db.pragma('foreign_keys = ON');
     db.pragma('busy_timeout = 5000');
+    // A row that is put in the place of another lets the other's triggers say that it is gone.
+    db.pragma('recursive_triggers = ON');
     migrate(db);
   } catch (error) {
     db.close();

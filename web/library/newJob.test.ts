@@ -74,51 +74,94 @@ describe('a new job', () => {
 });
 
 describe('searching anything', () => {
-  it('finds jobs by number, plate and words, and vehicles by what the server knows', async () => {
-    const job = (number: number, plate: string, name: string) => ({
-      id: `j${number}`,
-      number,
-      plate,
-      name,
-      status: 'open',
-      stage: 'strip',
-    });
-    const asked = serve({
-      'GET /api/jobs?limit=100': { rows: [job(231, 'TQ 417', 'library bus'), job(232, 'TQ 9', 'launch')] },
-      'GET /api/vehicles?limit=8&q=': { rows: [vehicle] },
-      'GET /api/vehicles?limit=8&q=bus%20417': { rows: [] },
-    });
-    const wrapper = mount(SearchSheet, { global: { stubs } });
-    await flushPromises();
-    expect(wrapper.findAll('li')).toHaveLength(3);
-    await wrapper.find('input').setValue('bus 417');
-    await flushPromises();
-    expect(asked.at(-2)?.path).toBe('/api/vehicles?limit=8&q=bus%20417');
-    expect(read(wrapper)).toContain('TQ 417 · library bus');
-    expect(read(wrapper)).not.toContain('launch');
-    expect(read(wrapper)).toContain('No vehicle fits.');
-    await press(wrapper, 'TQ 417');
-    expect(push).toHaveBeenCalledWith('/jobs/j231');
-    expect(wrapper.emitted('close')).toHaveLength(1);
+  const line = (ref: string, title: string, more: object = {}) => ({
+    ref,
+    title,
+    about: '',
+    status: null,
+    parts: [],
+    ...more,
   });
-  it('drops an older answer that arrives late', async () => {
+  it('shows what fits by kind, marked, and goes there', async () => {
+    const asked = serve({
+      'GET /api/search?q=toffee&limit=6': {
+        groups: [
+          {
+            kind: 'job',
+            rows: [
+              line('j231', '231 · TQ 417 · library bus', {
+                about: 'finding',
+                status: 'closed',
+                parts: [
+                  { text: 'crust like ', hit: false },
+                  { text: 'toffee', hit: true },
+                ],
+              }),
+            ],
+            more: true,
+          },
+          { kind: 'vehicle', rows: [line('bus', 'TQ 417 · Norrland Parcel')], more: false },
+        ],
+      },
+      'GET /api/search?q=toffee&limit=200': {
+        groups: [{ kind: 'job', rows: [line('j1', '1 · A'), line('j2', '2 · B')], more: false }],
+      },
+      'GET /api/search?q=nothing&limit=6': { groups: [] },
+    });
+    const wrapper = mount(SearchSheet, { attachTo: document.body, global: { stubs } });
+    expect(read(wrapper)).toContain('old jobs too');
+    await wrapper.find('input').setValue('toffee');
+    await flushPromises();
+    expect(wrapper.findAll('h3').map((each) => each.text())).toEqual(['Jobs', 'Vehicles']);
+    expect(wrapper.find('mark').text()).toBe('toffee');
+    expect(read(wrapper)).toContain('finding: crust like toffee');
+    // Down from the field through both groups, and back up into it.
+    const focused = () => (document.activeElement as HTMLElement).textContent ?? '';
+    await wrapper.find('input').trigger('keydown.down');
+    expect(focused()).toContain('library bus');
+    await wrapper.findAll('[data-found]')[0]!.trigger('keydown.down');
+    expect(focused()).toContain('Norrland Parcel');
+    await wrapper.findAll('[data-found]')[1]!.trigger('keydown.down');
+    expect(focused()).toContain('Norrland Parcel');
+    await wrapper.findAll('[data-found]')[1]!.trigger('keydown.up');
+    await wrapper.findAll('[data-found]')[0]!.trigger('keydown.up');
+    expect(document.activeElement?.id).toBe('search-anything');
+    await press(wrapper, 'More jobs fit');
+    await flushPromises();
+    expect(wrapper.findAll('li')).toHaveLength(2);
+    await wrapper.find('input').setValue('nothing');
+    await flushPromises();
+    expect(read(wrapper)).toContain('Nothing fits “nothing”.');
+    expect(asked.map(({ path }) => path).at(-1)).toBe('/api/search?q=nothing&limit=6');
+    await wrapper.find('input').setValue('toffee');
+    await flushPromises();
+    await press(wrapper, 'TQ 417 · Norrland');
+    expect(push).toHaveBeenCalledWith('/vehicles/bus');
+    expect(wrapper.emitted('close')).toHaveLength(1);
+    wrapper.unmount();
+  });
+  it('drops an older answer that arrives late, and says when there is none', async () => {
     const waiting: (() => void)[] = [];
     vi.stubGlobal(
       'fetch',
       (path: string) =>
         new Promise<Response>((resolve) => {
-          const rows = path.endsWith('q=late') ? [vehicle] : [];
-          waiting.push(() => resolve(new Response(JSON.stringify({ rows }), { status: 200 })));
+          const groups = path.includes('q=late&') ? [{ kind: 'vehicle', rows: [line('v', 'Late')], more: false }] : [];
+          waiting.push(() => resolve(new Response(JSON.stringify({ groups }), { status: 200 })));
         }),
     );
     const wrapper = mount(SearchSheet, { global: { stubs } });
     await wrapper.find('input').setValue('late');
     await wrapper.find('input').setValue('later');
-    for (const answer of waiting.splice(4)) answer();
+    for (const answer of waiting.splice(1)) answer();
     await flushPromises();
     for (const answer of waiting) answer();
     await flushPromises();
-    expect(read(wrapper)).toContain('No vehicle fits.');
+    expect(read(wrapper)).toContain('Nothing fits “later”.');
+    vi.stubGlobal('fetch', () => Promise.reject(new Error('no network')));
+    await wrapper.find('input').setValue('x');
+    await flushPromises();
+    expect(wrapper.find('[role="alert"]').text()).toContain('out of reach');
   });
 });
 

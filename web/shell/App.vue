@@ -66,11 +66,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', listenForKeys));
         <button type="button" class="link ml-1" @click="start">Try again</button>
       </p>
       <ClockNote />
+      <NotTaken v-if="outbox.notTaken.length > 0" />
       <div class="min-h-0 flex-1"><RouterView /></div>
     </main>
   </div>
   <KeysSheet v-if="open === 'keys'" @close="open = null" />
   <SearchSheet v-if="open === 'search'" @close="open = null" />
   <PersonPicker v-if="open === 'person' || askWho" :required="askWho" @close="open = null" />
-  <NotTaken v-if="outbox.notTaken.length > 0" />
 </template>

@@ -1,82 +1,132 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef, watch } from 'vue';
+import { ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import type { JobSummary, Page } from '../../contract/index.ts';
-import { engineLine, type Vehicle, vehicleName } from '../../core/vehicle/index.ts';
-import { STAGE_NAMES } from '../../core/job/index.ts';
+import type { FoundKind, FoundLine, SearchReply } from '../../contract/index.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { api } from '../stores/api.ts';
 
+/** Anything in the shop by its words or numbers, grouped; arrows go through what was found. */
 const emit = defineEmits<{ close: [] }>();
 const router = useRouter();
 const text = ref('');
-const vehicles = shallowRef<readonly Vehicle[]>([]);
-const jobs = shallowRef<readonly JobSummary[]>([]);
+const groups = shallowRef<SearchReply['groups'] | null>(null);
+const failed = ref('');
+const all = ref(false);
+const list = useTemplateRef('list');
 let asked = 0;
+
+const NAMES: Readonly<Record<FoundKind, string>> = {
+  job: 'Jobs',
+  vehicle: 'Vehicles',
+  unit: 'Units',
+  stock: 'Stock',
+  procedure: 'Procedures',
+};
+const PATHS: Readonly<Record<FoundKind, string>> = {
+  job: '/jobs/',
+  vehicle: '/vehicles/',
+  unit: '/units/',
+  stock: '/stock/',
+  procedure: '/procedures/',
+};
+const FEW = 6;
+const MANY = 200;
 
 /** The newest question wins; an older answer that arrives late is dropped. */
 async function look(): Promise<void> {
   const mine = ++asked;
-  const query = encodeURIComponent(text.value);
-  const [found, all] = await Promise.all([
-    api.get<Page<Vehicle>>(`/vehicles?limit=8&q=${query}`),
-    api.get<Page<JobSummary>>('/jobs?limit=100'),
-  ]).catch(() => [null, null]);
-  if (mine !== asked || found === null || all === null) return;
-  vehicles.value = found.rows;
-  const words = text.value.toLowerCase().split(/\s+/).filter(Boolean);
-  jobs.value = all.rows
-    .filter((job) => words.every((word) => `${job.number} ${job.plate} ${job.name}`.toLowerCase().includes(word)))
-    .slice(0, 8);
+  if (text.value.trim() === '') {
+    groups.value = null;
+    return;
+  }
+  try {
+    const query = `q=${encodeURIComponent(text.value)}&limit=${all.value ? MANY : FEW}`;
+    const reply = await api.get<SearchReply>(`/search?${query}`);
+    if (mine !== asked) return;
+    groups.value = reply.groups;
+    failed.value = '';
+  } catch (error) {
+    if (mine === asked) failed.value = error instanceof Error ? error.message : String(error);
+  }
 }
-watch(text, look);
-onMounted(look);
-
-function open(path: string): void {
+watch(text, () => {
+  all.value = false;
+  void look();
+});
+function showAll(): void {
+  all.value = true;
+  void look();
+}
+function open(kind: FoundKind, { ref: id }: FoundLine): void {
   emit('close');
-  void router.push(path);
+  void router.push(`${PATHS[kind]}${id}`);
+}
+/** From the field down into the list, through it, and back up into the field. */
+function move(by: 1 | -1, event: KeyboardEvent): void {
+  const rows = [...(list.value?.querySelectorAll<HTMLElement>('[data-found]') ?? [])];
+  const here = rows.indexOf(document.activeElement as HTMLElement);
+  const next = here + by;
+  if (next >= rows.length) return;
+  event.preventDefault();
+  if (next < 0) document.getElementById('search-anything')?.focus();
+  else rows[next]?.focus();
 }
 </script>
 
 <template>
   <SheetDialog title="Search" @close="emit('close')">
-    <label class="sr-only" for="search-anything">Plate, VIN, make, owner, engine or job number</label>
-    <input
-      id="search-anything"
-      v-model="text"
-      class="input"
-      placeholder="Plate, VIN, make, owner, engine, job number"
-      autocomplete="off"
-    />
-    <h3 class="mt-5 text-sm font-bold text-soft">Jobs</h3>
-    <ul class="rows">
-      <li v-for="job in jobs" :key="job.id">
-        <button
-          type="button"
-          class="flex min-h-12 w-full items-center gap-3 py-2 text-left hover:text-bottle"
-          @click="open(`/jobs/${job.id}`)"
-        >
-          <span class="figure w-12">{{ job.number }}</span><span class="flex-1">{{ job.plate }} · {{ job.name }}</span>
-          <span class="text-sm text-soft">{{ job.status === 'closed' ? 'handed over' : STAGE_NAMES[job.stage] }}</span>
+    <div ref="list" @keydown.down="move(1, $event)" @keydown.up="move(-1, $event)">
+      <label class="sr-only" for="search-anything"
+        >Plate, VIN, customer, job, part or unit number, code, note, name</label
+      >
+      <input
+        id="search-anything"
+        v-model="text"
+        class="input"
+        placeholder="Plate, customer, part number, code, a word of a note …"
+        autocomplete="off"
+      />
+      <p v-if="failed" class="mt-3 font-semibold text-alarm" role="alert">{{ failed }}</p>
+      <p v-if="groups === null" class="mt-4 text-soft">
+        Everything in the shop, old jobs too. Numbers are found however they are spaced and dashed.
+      </p>
+      <p v-else-if="groups.length === 0" class="mt-4 text-soft" role="status">Nothing fits “{{ text }}”.</p>
+      <section v-for="group in groups ?? []" :key="group.kind" class="mt-5">
+        <h3 class="text-sm font-bold text-soft">{{ NAMES[group.kind] }}</h3>
+        <ul class="rows">
+          <li v-for="row in group.rows" :key="row.ref">
+            <button
+              type="button"
+              data-found
+              class="flex min-h-12 w-full items-baseline gap-x-4 py-2 text-left hover:text-bottle"
+              @click="open(group.kind, row)"
+            >
+              <span class="min-w-0 flex-1"
+                ><span class="block font-semibold">{{ row.title }}</span
+                ><span v-if="row.parts.length > 0" class="block text-sm text-soft"
+                  ><span v-if="row.about">{{ row.about }}: </span
+                  ><template v-for="(part, index) in row.parts" :key="index"
+                    ><mark
+                      v-if="part.hit"
+                      class="bg-transparent font-bold text-ink underline decoration-brass decoration-2"
+                      >{{ part.text }}</mark
+                    ><template v-else>{{ part.text }}</template></template
+                  ></span
+                ></span
+              >
+              <span v-if="row.status" class="text-sm text-soft">{{
+                row.status === 'closed' ? 'handed over' : 'open'
+              }}</span>
+            </button>
+          </li>
+        </ul>
+        <button v-if="group.more && !all" type="button" class="link min-h-9 text-sm" @click="showAll">
+          More {{ NAMES[group.kind].toLowerCase() }} fit
         </button>
-      </li>
-    </ul>
-    <p v-if="jobs.length === 0" class="py-2 text-soft">No job fits.</p>
-    <h3 class="mt-4 text-sm font-bold text-soft">Vehicles</h3>
-    <ul class="rows">
-      <li v-for="vehicle in vehicles" :key="vehicle.id">
-        <button
-          type="button"
-          class="flex min-h-12 w-full items-center gap-3 py-2 text-left hover:text-bottle"
-          @click="open(`/vehicles/${vehicle.id}`)"
-        >
-          <span class="plate px-2 py-0.5 text-sm">{{ vehicle.plate }}</span><span class="flex-1">{{
-            vehicleName(vehicle)
-          }}</span>
-          <span class="text-sm text-soft">{{ engineLine(vehicle) }}</span>
-        </button>
-      </li>
-    </ul>
-    <p v-if="vehicles.length === 0" class="py-2 text-soft">No vehicle fits.</p>
+        <p v-else-if="group.more" class="py-2 text-sm text-soft">
+          More than {{ MANY }} fit: another word narrows it down.
+        </p>
+      </section>
+    </div>
   </SheetDialog>
 </template>

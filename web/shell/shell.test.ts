@@ -145,11 +145,18 @@ describe('what the person is told', () => {
       data: { id: '7c3a1c1e-0a4b-4c55-9e5e-1b1a2f3d4e5f', stage: 'strip', text: 'bracket bent' },
     };
     outbox.notTaken = [
-      { jobId: 'j', command: note as never, message: 'The job is handed over.', wouldHelp: 'Open it again.' },
+      {
+        order: 1,
+        jobId: 'j',
+        command: note as never,
+        meant: 'Note: bracket bent',
+        message: 'The job is handed over.',
+        wouldHelp: 'Open it again.',
+      },
     ];
     const wrapper = mount(NotTaken, { global });
     expect(read(wrapper)).toContain('Not taken: The job is handed over. Open it again.');
-    expect(read(wrapper)).toContain('You had: make note strip · bracket bent');
+    expect(read(wrapper)).toContain('You had: Note: bracket bent');
     await press(wrapper, 'I have read it');
     expect(outbox.notTaken).toEqual([]);
   });

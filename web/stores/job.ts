@@ -15,7 +15,7 @@ import {
 import type { Procedure } from '../../core/procedure/index.ts';
 import { api } from './api.ts';
 import { deviceIso, putRight } from './clock.ts';
-import { asksOf, decide, evolve, replay } from './engine.ts';
+import { asksOf, decide, evolve, replay, wordsOf } from './engine.ts';
 import { useKnowledge } from './knowledge.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
@@ -163,7 +163,7 @@ export const useJob = defineStore('job', () => {
       by: shop.personId,
       seen: confirmed.value?.version ?? 0,
     } as Command;
-    outbox.add(id.value, command);
+    outbox.add(id.value, command, current === null ? '' : wordsOf(decision.events, current));
     return null;
   }
 

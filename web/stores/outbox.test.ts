@@ -11,6 +11,7 @@ const command = (id: string): Command => ({
   type: 'make-note',
   data: { id, stage: 'strip', text: id },
 });
+const failure = (message: string): object => ({ error: { code: 'failed', message, fields: {}, wouldHelp: '' } });
 const reply = (status: number, body: object): Response => new Response(JSON.stringify(body), { status });
 
 describe('the outbox', () => {
@@ -85,7 +86,51 @@ describe('the outbox', () => {
     await vi.runAllTimersAsync();
     expect(outbox.count).toBe(0);
     expect(outbox.notTaken).toMatchObject([{ message: 'Already off.', wouldHelp: 'Undo.', command: { id: 'a' } }]);
-    outbox.read(outbox.notTaken[0]!);
+    await outbox.read(outbox.notTaken[0]!);
     expect(outbox.notTaken).toEqual([]);
+  });
+  it('keeps a queue for each job: what the server fails over holds up no other', async () => {
+    vi.stubGlobal('fetch', async (path: string) =>
+      path.includes('/jobs/broken/')
+        ? reply(500, failure('The server failed over this.'))
+        : reply(201, { jobId: 'j', version: 1, events: [], repeated: false }),
+    );
+    const outbox = useOutbox();
+    outbox.add('broken', command('a'));
+    outbox.add('broken', command('b'));
+    outbox.add('well', command('c'));
+    await vi.advanceTimersByTimeAsync(300);
+    expect(outbox.waiting.map(({ command: { id } }) => id)).toEqual(['a', 'b']);
+    expect([outbox.outOfReach, outbox.trouble]).toEqual([true, 'The server failed over this.']);
+  });
+  it('sets aside the one command that the server fails over while all else is well, and sends it again when asked', async () => {
+    let mended = false;
+    const sent: string[] = [];
+    vi.stubGlobal('fetch', async (path: string, { body }: { body?: string }) => {
+      if (path === '/api/health') return reply(200, {});
+      const { id } = JSON.parse(body ?? '') as Command;
+      if (id === 'a' && !mended) return reply(500, failure('The server failed over this.'));
+      sent.push(id);
+      return reply(201, { jobId: 'j', version: 1, events: [], repeated: false });
+    });
+    const outbox = useOutbox();
+    outbox.add('j', command('a'), 'Note: a');
+    outbox.add('j', command('b'));
+    await vi.advanceTimersByTimeAsync(3000);
+    expect(outbox.count).toBe(2);
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect([sent, outbox.count, outbox.outOfReach]).toEqual([['b'], 0, false]);
+    expect(outbox.notTaken).toMatchObject([{ message: 'The server failed over this.', meant: 'Note: a' }]);
+    mended = true;
+    await outbox.again(outbox.notTaken[0]!);
+    await vi.runAllTimersAsync();
+    expect([sent, outbox.notTaken]).toEqual([['b', 'a'], []]);
+  });
+  it('sets nothing aside while the server fails over everything', async () => {
+    vi.stubGlobal('fetch', async () => reply(500, failure('The store is away.')));
+    const outbox = useOutbox();
+    outbox.add('j', command('a'));
+    await vi.advanceTimersByTimeAsync(120_000);
+    expect([outbox.count, outbox.notTaken]).toEqual([1, []]);
   });
 });

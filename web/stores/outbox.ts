@@ -1,6 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
 import type { CommandReply, SentCommand } from '../../contract/index.ts';
 import type { Command } from '../../core/job/index.ts';
 import { afterPaint } from './afterPaint.ts';
@@ -13,12 +13,12 @@ export interface Waiting {
   readonly order: number;
   readonly jobId: string;
   readonly command: Command;
+  /** What it does, in the technician's words; absent in what an earlier version left behind. */
+  readonly meant?: string | undefined;
 }
 
-/** A command that the server would not take, with its reason; kept until the person has read it. */
-export interface NotTaken {
-  readonly jobId: string;
-  readonly command: Command;
+/** A command that the server would not take, with its reason; kept until a person has dealt with it. */
+export interface NotTaken extends Waiting {
   readonly message: string;
   readonly wouldHelp: string;
 }
@@ -26,6 +26,7 @@ export interface NotTaken {
 interface OutboxSchema extends DBSchema {
   // By command id, so that two windows of one browser never write over each other.
   commands: { key: string; value: Waiting };
+  refused: { key: string; value: NotTaken };
 }
 
 const RETRY_MS = [500, 1000, 2000, 5000, 10_000] as const;
@@ -41,28 +42,54 @@ function sent(command: Command): SentCommand {
 
 /** Answers that say “not now” rather than “never”. */
 const COMES_BACK = new Set([500, 502, 503, 504, 507]);
+/** So many times in a row the server may fail over one command before it is asked whether all else is well. */
+const FAILS_BEFORE_ASIDE = 3;
+
+/** Is it this command that the server fails over? A full disk (507) or a server on its way up fails over all. */
+async function failsAlone(error: ApiError, attempts: number): Promise<boolean> {
+  if (error.status !== 500 || attempts < FAILS_BEFORE_ASIDE) return false;
+  return api.get('/health').then(
+    () => true,
+    () => false,
+  );
+}
+
+/** What one job's queue does now, and how it last fared. */
+interface Queue {
+  readonly sending: boolean;
+  /** Times in a row that its first command could not be sent. */
+  readonly attempts: number;
+  /** Why, in the server's words; “” where it was out of reach. */
+  readonly trouble: string | null;
+}
+const IDLE: Queue = { sending: false, attempts: 0, trouble: null };
 
 /**
- * Commands waiting to be saved. Each is written to IndexedDB, sent in order, and removed once the server has it on
- * disk; a reload or a dead server in between loses nothing.
+ * Commands waiting to be saved, a queue for each job. Each is written to IndexedDB, sent in the order of its job, and
+ * removed once the server has it on disk; a reload or a dead server in between loses nothing, and a command that the
+ * server cannot take holds up no other job.
  */
 export const useOutbox = defineStore('outbox', () => {
   const waiting = shallowRef<readonly Waiting[]>([]);
   const notTaken = shallowRef<readonly NotTaken[]>([]);
-  const outOfReach = ref(false);
-  const trouble = ref('');
+  const queues = shallowRef<ReadonlyMap<string, Queue>>(new Map());
   /** Shown, but not yet written to IndexedDB. */
   const unkept = new Set<Waiting>();
+  /** When a job is tried again, by its id. */
+  const retries = new Map<string, ReturnType<typeof setTimeout>>();
   const listeners = new Set<(jobId: string, reply: CommandReply) => void>();
   let db: Promise<IDBPDatabase<OutboxSchema> | null> | null = null;
-  let sending = false;
-  let attempt = 0;
 
   const open = (): Promise<IDBPDatabase<OutboxSchema> | null> =>
-    // Without IndexedDB (a private window) the queue lives in memory only.
+    // Without IndexedDB (a private window) the queues live in memory only.
     (db ??= Promise.resolve()
       .then(() =>
-        openDB<OutboxSchema>('unhurried-wrench', 1, { upgrade: (made) => void made.createObjectStore('commands') }),
+        openDB<OutboxSchema>('unhurried-wrench', 2, {
+          upgrade: (made, from) => {
+            if (from < 1) made.createObjectStore('commands');
+            if (from < 2) made.createObjectStore('refused');
+          },
+        }),
       )
       .catch(() => null));
 
@@ -70,20 +97,28 @@ export const useOutbox = defineStore('outbox', () => {
   async function restore(): Promise<void> {
     const store = await open();
     if (store === null) return;
-    const left = await store.getAll('commands');
-    const known = new Set(waiting.value.map(({ command }) => command.id));
-    waiting.value = [...left.filter(({ command }) => !known.has(command.id)), ...waiting.value].sort(
-      (a, b) => a.order - b.order,
-    );
-    void flush();
+    const [left, refused] = await Promise.all([store.getAll('commands'), store.getAll('refused')]);
+    const known = new Set([...waiting.value, ...notTaken.value].map(({ command }) => command.id));
+    const fresh = <T extends Waiting>(entries: readonly T[]): T[] =>
+      entries.filter(({ command }) => !known.has(command.id));
+    notTaken.value = [...fresh(refused), ...notTaken.value];
+    waiting.value = [...fresh(left), ...waiting.value].sort((a, b) => a.order - b.order);
+    flush();
   }
 
-  function add(jobId: string, command: Command): void {
-    const entry = { order: Math.max(Date.now(), (waiting.value.at(-1)?.order ?? 0) + 0.001), jobId, command };
+  function add(jobId: string, command: Command, meant = ''): void {
+    const order = Math.max(Date.now(), (waiting.value.at(-1)?.order ?? 0) + 0.001);
+    const entry = { order, jobId, command, meant };
     waiting.value = [...waiting.value, entry];
     unkept.add(entry);
     // The tap is painted first; writing and sending would otherwise compete with it.
-    afterPaint(() => void keep(entry).then(flush));
+    afterPaint(
+      () =>
+        void keep(entry).then(() => {
+          // A queue that is to be tried again soon is not hurried by what joins it.
+          if (!retries.has(jobId)) void flushJob(jobId);
+        }),
+    );
   }
 
   async function keep(entry: Waiting): Promise<void> {
@@ -97,43 +132,71 @@ export const useOutbox = defineStore('outbox', () => {
     await (await open())?.delete('commands', id).catch(() => undefined);
   }
 
-  async function flush(): Promise<void> {
-    if (sending) return;
-    sending = true;
+  /** Sends what waits, every job by itself. */
+  function flush(): void {
+    for (const jobId of new Set(waiting.value.map((entry) => entry.jobId))) void flushJob(jobId);
+  }
+
+  const queueOf = (jobId: string): Queue => queues.value.get(jobId) ?? IDLE;
+  function setQueue(jobId: string, queue: Queue): void {
+    queues.value = new Map([...queues.value, [jobId, queue]]);
+  }
+  const firstOf = (jobId: string): Waiting | undefined => waiting.value.find((entry) => entry.jobId === jobId);
+
+  async function flushJob(jobId: string): Promise<void> {
+    if (queueOf(jobId).sending) return;
+    clearTimeout(retries.get(jobId));
+    retries.delete(jobId);
+    setQueue(jobId, { ...queueOf(jobId), sending: true });
     try {
-      for (let next = waiting.value[0]; next !== undefined; next = waiting.value[0]) await sendOne(next);
-      outOfReach.value = false;
-      trouble.value = '';
-      attempt = 0;
+      for (let next = firstOf(jobId); next !== undefined; next = firstOf(jobId)) await sendOne(next);
+      setQueue(jobId, IDLE);
     } catch (error) {
-      outOfReach.value = true;
-      trouble.value = error instanceof ApiError ? error.message : '';
-      setTimeout(() => void flush(), RETRY_MS[Math.min(attempt, RETRY_MS.length - 1)]);
-      attempt += 1;
-    } finally {
-      sending = false;
+      const { attempts } = queueOf(jobId);
+      const trouble = error instanceof ApiError ? error.message : '';
+      setQueue(jobId, { sending: false, attempts: attempts + 1, trouble });
+      const later = setTimeout(() => void flushJob(jobId), RETRY_MS[Math.min(attempts, RETRY_MS.length - 1)]);
+      retries.set(jobId, later);
     }
   }
 
-  async function sendOne({ jobId, command }: Waiting): Promise<void> {
+  async function sendOne(entry: Waiting): Promise<void> {
+    const { jobId, command } = entry;
     try {
       const reply = await api.post<CommandReply>(`/jobs/${jobId}/commands`, sent(command));
       // The answer is applied before the command leaves the queue, so that the screen never shows neither.
       for (const listen of listeners) listen(jobId, reply);
       await drop(command.id);
     } catch (error) {
-      if (!(error instanceof ApiError) || COMES_BACK.has(error.status)) throw error;
-      notTaken.value = [...notTaken.value, { jobId, command, message: error.message, wouldHelp: error.wouldHelp }];
-      await drop(command.id);
+      if (!(error instanceof ApiError)) throw error;
+      const setAside = !COMES_BACK.has(error.status) || (await failsAlone(error, queueOf(jobId).attempts));
+      if (!setAside) throw error;
+      await refuse({ ...entry, message: error.message, wouldHelp: error.wouldHelp });
     }
   }
 
-  const of = (jobId: string): readonly Waiting[] => waiting.value.filter((entry) => entry.jobId === jobId);
-  const read = (entry: NotTaken): void => {
-    notTaken.value = notTaken.value.filter((other) => other !== entry);
-  };
+  /** What was refused is on disk before it leaves the queue: a reload in between loses neither. */
+  async function refuse(entry: NotTaken): Promise<void> {
+    notTaken.value = [...notTaken.value, entry];
+    await (await open())?.put('refused', entry, entry.command.id).catch(() => undefined);
+    await drop(entry.command.id);
+  }
 
-  window.addEventListener('online', () => void flush());
+  /** Sends once more what was not taken, behind what its job has waiting; the same command, so never twice. */
+  async function again(entry: NotTaken): Promise<void> {
+    add(entry.jobId, entry.command, entry.meant);
+    await read(entry);
+  }
+
+  const of = (jobId: string): readonly Waiting[] => waiting.value.filter((entry) => entry.jobId === jobId);
+  /** A person has dealt with it. */
+  async function read({ command }: NotTaken): Promise<void> {
+    notTaken.value = notTaken.value.filter((other) => other.command.id !== command.id);
+    await (await open())?.delete('refused', command.id).catch(() => undefined);
+  }
+  const failing = computed(() => [...queues.value.values()].filter(({ trouble }) => trouble !== null));
+
+  window.addEventListener('online', flush);
   // A page that goes away in the same breath as a tap still writes it down.
   window.addEventListener('pagehide', () => {
     for (const entry of [...unkept]) void keep(entry);
@@ -142,13 +205,16 @@ export const useOutbox = defineStore('outbox', () => {
   return {
     waiting,
     notTaken,
-    outOfReach,
-    trouble,
+    /** Something could not be sent, and is tried again. */
+    outOfReach: computed(() => failing.value.length > 0),
+    /** Why, where the server said so. */
+    trouble: computed(() => failing.value.find(({ trouble }) => trouble !== '')?.trouble ?? ''),
     add,
     restore,
     flush,
     of,
     read,
+    again,
     onReply: (listen: (jobId: string, reply: CommandReply) => void) => listeners.add(listen),
     count: computed(() => waiting.value.length),
   };

@@ -12,6 +12,7 @@ import { PICTURES_TABLES } from './pictures.ts';
 import { PROOF_TABLES } from './proof.ts';
 import { REBUILD_TABLES } from './rebuild.ts';
 import { RUNS_TABLES } from './runs.ts';
+import { SEARCH_TABLES } from './search.ts';
 import { SEIZED_TABLES } from './seized.ts';
 import { START_TABLES } from './start.ts';
 import { TIMERS_TABLES } from './timers.ts';
@@ -20,6 +21,7 @@ import { TORQUE_TABLES } from './torque.ts';
 /** Every projection, by subject as in core. A table listed here is written nowhere else. */
 export const PROJECTIONS: readonly Projection[] = [
   ...COMPLAINT_TABLES,
+  ...SEARCH_TABLES,
   ...DIAGNOSIS_TABLES,
   ...CHOICE_TABLES,
   ...NEEDS_TABLES,
