@@ -141,6 +141,24 @@ export default tseslint.config(
   },
   {
     files: ['web/**/*.{ts,vue}'],
+    ignores: ['**/*.test.ts', 'web/data/**', 'web/stores/**'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '/data/api\\.ts$',
+              importNames: ['api'],
+              message: 'No request in a component: the data layer asks, a function for each thing that is asked.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    files: ['web/**/*.{ts,vue}'],
     rules: {
       'no-restricted-syntax': [
         'error',

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import type { InBay } from '../core/bay/index.ts';
+import type { Page } from './lists.ts';
 import { isTimeZone } from '../core/days/index.ts';
 import type { AiringState, Safety, Substance } from '../core/clean/index.ts';
 import type { RecordedEvent, Stage } from '../core/job/index.ts';
@@ -74,19 +76,14 @@ export interface JobSummary {
   readonly held: boolean;
 }
 
-/** A page of a list; `next` is the key to ask for the page after, null at the end. */
-export interface Page<T> {
-  readonly rows: readonly T[];
-  readonly next: string | null;
-}
-
 /** A vehicle with its family and its past jobs. */
 export interface VehicleFile {
   readonly vehicle: Vehicle;
   /** The version of the vehicle's row, for saving on top of it. */
   readonly version: number;
   readonly family: EngineFamily | null;
-  readonly jobs: readonly JobSummary[];
+  /** The newest of its jobs. */
+  readonly jobs: Page<JobSummary>;
 }
 
 /** A stretch of the day on one vehicle's line in the Bay. */
@@ -97,9 +94,10 @@ export interface BayStretch {
   readonly words: string;
 }
 
-/** One vehicle in the Bay. */
-export interface BayLine {
+/** An open job in the Bay, with the day's stretches and what is worked out of it. */
+export interface BayLine extends InBay {
   readonly job: JobSummary;
+  readonly nickname: string;
   readonly stretches: readonly BayStretch[];
 }
 
@@ -136,19 +134,6 @@ export const settings = z.strictObject({
 /** The type of {@link settings}. */
 export type Settings = z.infer<typeof settings>;
 
-/** Query of a list of vehicles. */
-export const vehicleQuery = z.strictObject({
-  q: z.string().max(200).default(''),
-  after: z.string().max(400).optional(),
-  limit: z.coerce.number().int().min(1).max(100).default(50),
-});
-/** Query of a list of jobs. */
-export const jobQuery = z.strictObject({
-  status: z.enum(['open', 'closed', 'all']).default('all'),
-  vehicleId: id.optional(),
-  before: z.coerce.number().int().optional(),
-  limit: z.coerce.number().int().min(1).max(100).default(50),
-});
 /** Query of a job's log from a version on. */
 export const sinceQuery = z.strictObject({ since: z.coerce.number().int().min(0).default(0) });
 
@@ -249,3 +234,8 @@ export interface ReturnLine {
   readonly at: string;
   readonly sentAt: string | null;
 }
+
+/** What the change stream tells: a job has a version now, or rows of a list (`stock`, `vehicles` …) were changed. */
+export type Change =
+  | { readonly kind: 'job'; readonly id: string; readonly version: number }
+  | { readonly kind: 'rows'; readonly list: string };

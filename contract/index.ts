@@ -3,13 +3,14 @@ export type { AdapterLinkInfo, AdapterReading } from './adapter.ts';
 export { command } from './commands.ts';
 export type { SentCommand } from './commands.ts';
 export { exportedFact, factData } from './events.ts';
-export { auditQuery, jobQuery, person, searchQuery, settings, sinceQuery, vehicleQuery } from './http.ts';
+export { auditQuery, person, searchQuery, settings, sinceQuery } from './http.ts';
 export type {
   AirReply,
   AuditLine,
   BayLine,
   BayReply,
   BayStretch,
+  Change,
   CommandReply,
   ErrorReply,
   ItemTimes,
@@ -18,7 +19,6 @@ export type {
   FoundLine,
   FoundPart,
   JobSummary,
-  Page,
   Person,
   ProcedureLine,
   ProcedureVersion,
@@ -30,6 +30,8 @@ export type {
 } from './http.ts';
 export { knowledgeChange } from './knowledge.ts';
 export type { KnowledgeReply, KnowledgeScore, KnowledgeVersion } from './knowledge.ts';
+export { jobQuery, plainQuery, stockQuery, unitQuery, vehicleQuery } from './lists.ts';
+export type { JobSort, Page, StockSort, UnitSort, VehicleSort } from './lists.ts';
 export { id } from './primitives.ts';
 export { calendar, PROCEDURE_FORMAT, procedure, procedureFile, tool, wrench } from './procedure.ts';
 export type { ProcedureFile } from './procedure.ts';
@@ -44,6 +46,7 @@ export {
 } from './stock.ts';
 export type {
   BatchLine,
+  JobQuantity,
   MovementInput,
   OrderInput,
   ReceiveInput,
@@ -55,6 +58,7 @@ export type {
   StockKind,
   StockMovement,
   StockOrder,
+  StockOutlook,
 } from './stock.ts';
 export { transfer, TRANSFER_FORMAT, TRANSFER_VERSION } from './transfer.ts';
 export type { Transfer } from './transfer.ts';

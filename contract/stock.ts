@@ -10,6 +10,7 @@ import {
   type ReorderPoint,
   type StandIn,
 } from '../core/stock/index.ts';
+import type { Page } from './lists.ts';
 import { count, id, isoDay, keysOf, line, number } from './primitives.ts';
 
 /** What a safety sheet says of a cleaner. */
@@ -128,14 +129,14 @@ export interface JobQuantity {
   readonly jobId: string;
   readonly number: number;
 }
-/** A stocked thing with its past. */
+/** A stocked thing with the newest of its past; `next` of each leads on. */
 export interface StockFile {
   readonly item: StockItem;
-  readonly movements: readonly StockMovement[];
+  readonly movements: Page<StockMovement>;
   /** What jobs used of it. */
-  readonly uses: readonly JobQuantity[];
+  readonly uses: Page<JobQuantity>;
   /** What came of the orders that jobs made for themselves. */
-  readonly arrivals: readonly JobQuantity[];
+  readonly arrivals: Page<JobQuantity>;
   readonly standIns: readonly StandIn[];
 }
 
@@ -180,3 +181,9 @@ export const crossReference = z.strictObject({
   note: line,
   source: line.nullable(),
 }) satisfies z.ZodType<CrossReference>;
+
+/** What should be ordered, and batches that go off soon or are past their date. */
+export interface StockOutlook {
+  readonly toOrder: readonly StockItem[];
+  readonly going: readonly { readonly item: StockItem; readonly batch: BatchLine; readonly past: boolean }[];
+}

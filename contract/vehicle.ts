@@ -147,4 +147,6 @@ export interface UnitFile {
   /** The version of its row, for saving on top of it. */
   readonly version: number;
   readonly life: readonly LifeEntry[];
+  /** Of the vehicles that it sits on and sat on. */
+  readonly plates: Readonly<Record<string, string>>;
 }

@@ -25,6 +25,7 @@ const VIEWS = [
   '/families/norrland-25',
   '/families/fresh?new=1',
   '/units',
+  '/jobs',
   '/units/bus-tb',
   '/jobs/job-233/complaint',
   '/jobs/job-233/diagnose',

@@ -73,7 +73,7 @@ test('what the server fails over holds up no other job, and is kept over a reloa
   // Another job is written to meanwhile.
   const notes = () => workshop.rows("SELECT 1 FROM event WHERE job_id = 'job-231' AND type = 'note-made'").length;
   const before = notes();
-  await page.goto('/jobs/job-231');
+  await workshop.open(page, '/jobs/job-231/complaint');
   await page.keyboard.press('k');
   await page.getByRole('dialog').getByRole('textbox').fill('bracket bent');
   await page.getByRole('dialog').getByRole('button', { name: 'Keep the note' }).click();
@@ -87,10 +87,6 @@ test('what the server fails over holds up no other job, and is kept over a reloa
   await told.getByRole('button', { name: 'Send it again' }).click();
   await expect(told).toBeHidden();
   await expect
-    .poll(() =>
-      workshop.rows(
-        "SELECT 1 FROM event WHERE job_id = 'job-233' AND json_extract(data, '$.sign') = 'limp'",
-      ),
-    )
+    .poll(() => workshop.rows("SELECT 1 FROM event WHERE job_id = 'job-233' AND json_extract(data, '$.sign') = 'limp'"))
     .toHaveLength(1);
 });

@@ -47,6 +47,9 @@ const VIEWS = {
 const LOOKED_AT = {
   'refit-tablet': { path: '/jobs/job-230/refit', size: '834x1112', theme: 'dark' },
   vehicles: { path: '/vehicles', theme: 'dark' },
+  jobs: { path: '/jobs' },
+  units: { path: '/units' },
+  returns: { path: '/returns', theme: 'dark' },
   'decide-bus': { path: '/jobs/job-230/decide' },
   relearn: { path: '/jobs/job-229/relearn' },
   procedures: { path: '/procedures' },

@@ -6,6 +6,7 @@ import type { Logger } from 'pino';
 import { adapterRoutes } from './http/adapter.ts';
 import { airRoutes } from './http/air.ts';
 import { bayRoutes } from './http/bay.ts';
+import { changeRoutes } from './http/changes.ts';
 import { answerErrors, HttpError } from './http/errors.ts';
 import { onlyFromHere, strictHeaders } from './http/guard.ts';
 import { followUpRoutes } from './http/followUps.ts';
@@ -47,6 +48,7 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   app.use('/api', airRoutes(services));
   app.use('/api', followUpRoutes(services));
   app.use('/api', bayRoutes(services));
+  app.use('/api', changeRoutes(services));
   app.use('/api', searchRoutes(services));
   app.use('/api', shopRoutes(services));
   app.use('/api', () => {

@@ -438,7 +438,7 @@ describe('the store itself fails', () => {
     expect([reply.status, reply.body.error.code]).toEqual([507, 'cannot-write']);
   });
   it('something nobody foresaw tells nothing of itself', async () => {
-    const broken = vi.spyOn(server.services.stock, 'all').mockImplementation(() => {
+    const broken = vi.spyOn(server.services.stock, 'page').mockImplementation(() => {
       throw new Error('secret path /somewhere');
     });
     const reply = await server.http.get('/api/stock');

@@ -11,6 +11,7 @@ import { createServices } from './services.ts';
 import { canonical } from './store/chain.ts';
 import { openStore } from './store/open.ts';
 import { PROJECTIONS } from './store/projections/index.ts';
+import { storedRows } from './testing/storedRows.ts';
 
 const TIMES = 30;
 let folder: string;
@@ -122,7 +123,7 @@ describe('killed in the middle of work', () => {
       expect(jobs.verify(jobId)).toBeNull();
       const job = replay(jobId, jobs.log.since(jobId, 0));
       for (const { table, rows } of PROJECTIONS) {
-        const stored = db.prepare(`SELECT * FROM ${table} WHERE job_id = ?`).all(jobId) as object[];
+        const stored = storedRows(db, table, jobId);
         expect(stored.map(canonical).sort(), `${jobId} ${table}`).toEqual(rows(job!, 'UTC').map(canonical).sort());
       }
     }

@@ -32,11 +32,13 @@ describe('lint catches a breach of the rooms', () => {
     ['contract/x.ts', "export { default } from 'express';"],
     ['web/stores/x.ts', "export { z } from 'zod';"],
     ['web/stores/x.ts', "import { watch } from 'vue';\nwatch(() => [Number('1')], () => undefined);"],
+    ['web/bay/x.ts', "import { api } from '../data/api.ts';\nvoid api.get('/bay');"],
     ['web/bay/X.vue', '<script setup lang="ts">\nvoid fetch(\'/api/bay\');\n</script>\n<template><p>x</p></template>'],
   ])('%s: %s', async (file, code) => {
     expect(await breaches(file, code)).not.toEqual([]);
   });
   it.each([
+    ['web/bay/x.ts', "export { ApiError } from '../data/api.ts';"],
     ['web/stores/x.ts', "import type { JobReply } from '../../contract/index.ts';\nexport type X = JobReply;"],
     ['server/http/x.ts', "export { decide } from '../../core/job/index.ts';"],
     ['demo/x.ts', "export { decide } from '../core/job/index.ts';"],

@@ -1,6 +1,7 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import type { Change } from '../contract/index.ts';
 import { type Harness, harness, openJob } from './testing/harness.ts';
 
 let server: Harness;
@@ -18,30 +19,36 @@ afterAll(() => {
   server.close();
 });
 
-/** Reads versions from a stream until it has so many. */
-async function versions(reader: ReadableStreamDefaultReader<Uint8Array>, count: number): Promise<number[]> {
-  const found: number[] = [];
+/** Reads changes from the stream until it has so many. */
+async function changes(reader: ReadableStreamDefaultReader<Uint8Array>, count: number): Promise<Change[]> {
+  const found: Change[] = [];
   while (found.length < count) {
     const { value, done } = await reader.read();
     if (done) break;
-    found.push(...[...new TextDecoder().decode(value).matchAll(/data: (\d+)/g)].map(([, version]) => Number(version)));
+    const text = new TextDecoder().decode(value);
+    found.push(...[...text.matchAll(/data: (.+)/g)].map(([, change]) => JSON.parse(change!) as Change));
   }
   return found;
 }
 
-it('tells the version of a job, now and at every change, of this job alone', async () => {
-  await openJob(server, 'j').expect(201);
-  await openJob(server, 'other', { vehicleId: 'van1', reading: { value: 119_000, unit: 'km' } }).expect(201);
-  const stream = await fetch(`${address}/api/jobs/j/changes`, { headers: { 'accept-encoding': 'gzip' } });
+it('one stream tells of every job and every list that was changed, once it is on disk, and of nothing else', async () => {
+  const stream = await fetch(`${address}/api/changes`, { headers: { 'accept-encoding': 'gzip' } });
   expect(stream.headers.get('content-type')).toContain('text/event-stream');
   expect(stream.headers.get('content-encoding')).toBeNull();
   const reader = stream.body!.getReader() as ReadableStreamDefaultReader<Uint8Array>;
-  expect(await versions(reader, 1)).toEqual([2]);
-  await server.send('other', 'make-note', { id: 'n', stage: 'strip', text: 'x' }).expect(201);
-  await server.send('j', 'make-note', { id: 'n', stage: 'strip', text: 'x' }).expect(201);
+  await openJob(server, 'j').expect(201);
+  await openJob(server, 'other', { vehicleId: 'van1', reading: { value: 119_000, unit: 'km' } }).expect(201);
   await server.send('j', 'note-symptom', { id: 's', text: '' }).expect(400);
   await server.send('j', 'note-symptom', { id: 's', text: 'hunts' }).expect(201);
-  expect(await versions(reader, 2)).toEqual([3, 4]);
+  const movement = { id: 'm', kind: 'received', figure: 2, batch: '', bestBefore: null, note: '' };
+  await server.http.post('/api/stock/s-1107/movements').send({ by: 'wen', movement }).expect(201);
+  await server.http.post('/api/stock/nothing/movements').send({ by: 'wen', movement }).expect(404);
+  await server.http.put('/api/references?x=1').send({ by: 'nobody' }).expect(400);
+  expect(await changes(reader, 4)).toEqual([
+    { kind: 'job', id: 'j', version: 2 },
+    { kind: 'job', id: 'other', version: 2 },
+    { kind: 'job', id: 'j', version: 3 },
+    { kind: 'rows', list: 'stock' },
+  ]);
   await reader.cancel();
-  await fetch(`${address}/api/jobs/none/changes`).then(({ status }) => expect(status).toBe(404));
 });

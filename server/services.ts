@@ -4,6 +4,8 @@ import type { ThrottleKind } from '../core/vehicle/index.ts';
 import { AdapterHub } from './adapter/hub.ts';
 import { Air } from './store/air.ts';
 import { Audit } from './store/audit.ts';
+import { Bay } from './store/bay.ts';
+import { Changes } from './store/changes.ts';
 import { FollowUps } from './store/followUps.ts';
 import { OneGo } from './store/oneGo.ts';
 import { Families } from './store/families.ts';
@@ -28,6 +30,8 @@ export interface Services {
   readonly jobs: Jobs;
   readonly vehicles: Vehicles;
   readonly jobLines: JobLines;
+  readonly bay: Bay;
+  readonly changes: Changes;
   readonly people: People;
   readonly settings: Settings;
   readonly search: Search;
@@ -66,8 +70,9 @@ export function createServices(
   const oneGo = new OneGo(db);
   const audit = new Audit(db);
   const units = new Units(db, audit);
-  const vehicles = new Vehicles(db, units, audit);
   const people = new People(db);
+  const search = new Search(db, people);
+  const vehicles = new Vehicles(db, units, audit, search);
   const settings = new Settings(db, audit, machineZone);
   const tools = new Tools(db);
   const pictures = new Pictures(db, pictureFolder);
@@ -89,13 +94,21 @@ export function createServices(
   });
   jobs.remakeProjections();
   const stock = new Stock(db, audit);
-  oneGo.run(() => stock.keyNumbers());
+  oneGo.run(() => {
+    stock.keyNumbers();
+    vehicles.wordRows();
+  });
+  const jobLines = new JobLines(db, search);
+  const changes = new Changes();
+  jobs.onChange((id, version) => changes.tell({ kind: 'job', id, version }));
   return {
     vehicles,
-    jobLines: new JobLines(db),
+    jobLines,
+    bay: new Bay(db, jobLines),
+    changes,
     people,
     settings,
-    search: new Search(db, people),
+    search,
     tools,
     procedures,
     jobs,

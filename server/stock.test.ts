@@ -86,14 +86,14 @@ describe('stock', () => {
     expect((await stock('s-1107')).item.left).toBe(-2);
     const counted = (await move('counted', 4).expect(201)).body as StockFile;
     expect(counted.item.left).toBe(4);
-    expect(counted.movements.map(({ kind, change }) => [kind, change])).toEqual([
+    expect(counted.movements.rows.map(({ kind, change }) => [kind, change])).toEqual([
       ['counted', 6],
       ['spoilt', -1],
       ['received', 5],
       ['counted', 3],
     ]);
     expect(counted.item.batches).toEqual([{ batch: 'B7', bestBefore: '2027-01-01', quantity: 4 }]);
-    expect(counted.uses).toMatchObject([{ jobId: 'j', quantity: 9 }]);
+    expect(counted.uses.rows).toMatchObject([{ jobId: 'j', quantity: 9 }]);
     // An undone use lies there again.
     const last = server.services.jobs.job('j')?.undo?.commandId;
     await server.send('j', 'undo', { expected: last }).expect(201);
@@ -114,7 +114,7 @@ describe('stock', () => {
       .expect(201);
     const after = await stock('s-clean');
     expect(after.item.left).toBe(before - 2);
-    expect(after.uses).toMatchObject([{ quantity: 1, jobId: 'j' }, { quantity: 1 }]);
+    expect(after.uses.rows).toMatchObject([{ quantity: 1, jobId: 'j' }, { quantity: 1 }]);
   });
   it('never loses a movement', () => {
     expect(() => server.db.exec('DELETE FROM stock_movement')).toThrow('never deleted');
@@ -152,7 +152,7 @@ describe('stock', () => {
     expect(await wanted()).toBe(1);
     const here = await stock('s-1107');
     expect(here.item).toMatchObject({ left: 4, free: 3, onOrder: [] });
-    expect(here.arrivals).toMatchObject([{ jobId: 'j', quantity: 1 }]);
+    expect(here.arrivals.rows).toMatchObject([{ jobId: 'j', quantity: 1 }]);
     // Taken back on the job it is on its way again; from the shelf nothing comes in.
     const last = server.services.jobs.job('j')?.undo?.commandId;
     await server.send('j', 'undo', { expected: last }).expect(201);

@@ -192,7 +192,7 @@ describe('part numbers', () => {
       .send('j', 'use-part', { id: 'p', name: 'Ring', partNumber: 'ab12345', quantity: 2, priceMinor: 100 })
       .expect(201);
     const file = (await server.http.get('/api/stock/ring').expect(200)).body;
-    expect([file.item.left, file.uses]).toMatchObject([3, [{ quantity: 2, jobId: 'j' }]]);
+    expect([file.item.left, file.uses.rows]).toMatchObject([3, [{ quantity: 2, jobId: 'j' }]]);
     const found = await server.http.get('/api/stock/find').query({ code: 'Ab-12 345' }).expect(200);
     expect(found.body.itemId).toBe('ring');
     const twice = await server.http.put('/api/stock/other').send({

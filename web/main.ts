@@ -1,3 +1,4 @@
+import { PiniaColada } from '@pinia/colada';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './shell/App.vue';
@@ -6,4 +7,4 @@ import { startTheme } from './shell/theme.ts';
 import './style.css';
 
 startTheme();
-createApp(App).use(createPinia()).use(router).mount('#app');
+createApp(App).use(createPinia()).use(PiniaColada).use(router).mount('#app');

@@ -1,10 +1,21 @@
 /** For component tests only: a server that answers from a table, and a job on the screen. */
-import { RouterLinkStub } from '@vue/test-utils';
+import { PiniaColada } from '@pinia/colada';
+import { config, RouterLinkStub } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { vi } from 'vitest';
-import type { StockItem } from '../contract/index.ts';
-import type { CommandBody, Job } from '../core/job/index.ts';
+import type { BayLine, Change, JobSummary, StockItem } from '../contract/index.ts';
+import { bayState } from '../core/bay/index.ts';
+import {
+  type CommandBody,
+  currentStage,
+  type Job,
+  jobMayStart,
+  jobTally,
+  runningTimers,
+  timerEnd,
+} from '../core/job/index.ts';
 import { play } from '../core/job/testing/play.ts';
+import { open } from '../core/job/testing/samples.ts';
 import { useJob } from './stores/job.ts';
 import { useShop } from './stores/shop.ts';
 
@@ -39,7 +50,7 @@ export const movedOn = (version: number, row: unknown): Response =>
   });
 
 /**
- * Answers requests from a table of “METHOD /path”; what is not in it is 404.
+ * Answers requests from a table of “METHOD /path”, with what is asked in it or without; what is not in it is 404.
  * @returns what was asked, in order
  */
 export function serve(replies: Readonly<Record<string, unknown>>): Asked[] {
@@ -48,7 +59,7 @@ export function serve(replies: Readonly<Record<string, unknown>>): Asked[] {
     const method = init?.method ?? 'GET';
     const body: unknown = typeof init?.body === 'string' ? JSON.parse(init.body) : null;
     asked.push({ method, path, body });
-    const reply = replies[`${method} ${path}`];
+    const reply = replies[`${method} ${path}`] ?? replies[`${method} ${path.split('?')[0]}`];
     const value: unknown = typeof reply === 'function' ? (reply as (body: unknown) => unknown)(body) : reply;
     if (value instanceof Response) return value;
     return value === undefined ? refusal(404, `nothing at ${path}`) : answer(200, value);
@@ -58,7 +69,9 @@ export function serve(replies: Readonly<Record<string, unknown>>): Asked[] {
 
 /** Fresh stores with two people at the bench; Tomas is picked. */
 export function freshShop(): void {
-  setActivePinia(createPinia());
+  const pinia = createPinia();
+  setActivePinia(pinia);
+  config.global.plugins = [pinia, [PiniaColada, { pinia }]];
   localStorage.clear();
   const shop = useShop();
   shop.people = [
@@ -115,6 +128,26 @@ export function field(wrapper: Fielded, label: string): string {
   return `[id="${id}"]`;
 }
 
+interface Picking extends Fielded {
+  readonly find: (selector: string) => {
+    setValue: (value: string) => Promise<void>;
+    trigger: (event: string) => Promise<void>;
+  };
+}
+
+/** Types into the field that picks one of many, and picks what says so. @throws Error when nothing does */
+export async function pick(wrapper: Found & Picking, label: string, typed: string, words: string): Promise<void> {
+  const input = wrapper.find(field(wrapper, label));
+  await input.trigger('focus');
+  await input.setValue(typed);
+  await vi.waitFor(() => {
+    if (!wrapper.findAll('[role="option"]').some((each) => each.text().includes(words)))
+      throw new Error(`nothing to pick says “${words}”`);
+  });
+  const options: ReturnType<Found['findAll']> = wrapper.findAll('[role="option"]');
+  await options.find((each) => each.text().includes(words))!.trigger('mousedown');
+}
+
 /** Text with its white space as a person reads it. */
 export const read = (wrapper: { text: () => string }): string => wrapper.text().replace(/\s+/g, ' ');
 
@@ -144,3 +177,56 @@ export const stockItem = (own: Partial<StockItem> = {}): StockItem => ({
   batches: [],
   ...own,
 });
+
+/** A change stream that the test speaks into; put in the place of `EventSource`. */
+export class FakeStream {
+  static readonly all: FakeStream[] = [];
+  onopen: (() => void) | null = null;
+  onmessage: ((message: { data: string }) => void) | null = null;
+  closed = false;
+  readonly url: string;
+  constructor(url: string) {
+    this.url = url;
+    FakeStream.all.push(this);
+  }
+  close(): void {
+    this.closed = true;
+  }
+  /** Tells whoever listens to the newest stream. */
+  static say(change: Change): void {
+    FakeStream.all.at(-1)?.onmessage?.({ data: JSON.stringify(change) });
+  }
+}
+
+/** A job's line as the server gives it. */
+export const summaryOf = (job: Job): JobSummary => ({
+  id: job.id,
+  number: job.number,
+  vehicleId: job.vehicle.id,
+  plate: job.vehicle.plate,
+  name: job.vehicle.model,
+  status: job.status,
+  stage: currentStage(job),
+  openedAt: job.opened.at,
+  lastAt: job.lastAt,
+  lastWords: job.last?.words ?? '',
+  lastBy: job.last?.by ?? '',
+  reading: job.reading.value,
+  readingUnit: job.reading.unit,
+  decision: '',
+  itemsOff: jobTally(job).itemsOff.length,
+  held: !jobMayStart(job).may,
+});
+
+/** An open job's line in the Bay, after some commands. */
+export function bayLine(id: string, ...bodies: readonly CommandBody[]): BayLine {
+  const job = play([open, ...bodies]).job!;
+  return {
+    jobId: id,
+    job: { ...summaryOf(job), id, plate: `AB ${id}` },
+    nickname: 'Sule',
+    ...bayState(job),
+    waits: runningTimers(job).map((timer) => ({ label: timer.label, startedAt: timer.at, endsAt: timerEnd(timer) })),
+    stretches: [],
+  };
+}

@@ -1,3 +1,6 @@
 export { fitInto } from './fits.ts';
 export type { Fit, Task } from './fits.ts';
-export { nextTask, waitsFor } from './tasks.ts';
+export { bayState } from './state.ts';
+export type { BayState, Step } from './state.ts';
+export { nextTask, waitLeft, waitsFor } from './tasks.ts';
+export type { BayWait, InBay } from './tasks.ts';

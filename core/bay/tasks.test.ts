@@ -1,13 +1,21 @@
 import { describe, expect, it } from 'vitest';
-import type { CommandBody, Stage } from '../job/index.ts';
+import { type CommandBody, type Job, runningTimers, type Stage, timerEnd } from '../job/index.ts';
 import { play } from '../job/testing/play.ts';
 import { SAMPLES } from '../job/testing/samples.ts';
-import { nextTask, waitsFor } from './index.ts';
+import { bayState, type InBay, nextTask as nextTaskOf, waitLeft, waitsFor as waitsForOf } from './index.ts';
 
 const of = <K extends keyof typeof SAMPLES>(type: K): CommandBody =>
   ({ type, data: SAMPLES[type].data }) as unknown as CommandBody;
 const passed = (...stages: Stage[]): CommandBody[] => stages.map((stage) => ({ type: 'pass-stage', data: { stage } }));
 const job = (...bodies: CommandBody[]) => play([of('open-job'), of('pin-procedure'), ...bodies]).job!;
+/** An open job as the Bay keeps it. */
+const inBay = (of: Job): InBay => ({
+  jobId: of.id,
+  ...bayState(of),
+  waits: runningTimers(of).map((timer) => ({ label: timer.label, startedAt: timer.at, endsAt: timerEnd(timer) })),
+});
+const nextTask = (of: Job, now: string) => nextTaskOf(inBay(of), now);
+const waitsFor = (of: Job, now: string, sayDay?: (day: string) => string) => waitsForOf(inBay(of), now, sayDay);
 const SOON = '2026-05-13T08:10:00.000Z';
 const LATER = '2026-05-13T12:00:00.000Z';
 
@@ -52,7 +60,9 @@ describe('the next task', () => {
   ])('follows the stage', (stages, what) => {
     expect(nextTask(job(...stages), SOON)?.what).toBe(what);
   });
-  it('is none once it is handed over', () => {
-    expect(nextTask(play([of('open-job'), of('decide'), of('hand-over')]).job!, SOON)).toBeNull();
+  it('tells how long a wait still is', () => {
+    const [wait] = inBay(job(of('start-timer'))).waits;
+    expect(waitLeft(wait!, wait!.startedAt)).toBe(Number(SAMPLES['start-timer'].data.minutes) * 60);
+    expect(waitLeft(wait!, LATER)).toBeLessThan(0);
   });
 });

@@ -1,87 +1,44 @@
-import {
-  allNeeds,
-  jobUnits,
-  currentStage,
-  type Job,
-  jobTally,
-  nextBack,
-  nextOff,
-  nextUnitPass,
-  runningTimers,
-  stageGaps,
-  timerEnd,
-  unitMethod,
-  wantsGrade,
-} from '../job/index.ts';
-import { passName } from '../clean/index.ts';
-import { lowerFirst } from '../words/index.ts';
 import type { Task } from './fits.ts';
+import type { BayState } from './state.ts';
 
-/** Minutes that a short task of each kind is taken to need: shop figures until our own record gives better. */
-const MINUTES = { plug: 2, level: 6, codes: 5, check: 9, strip: 12, refit: 10, handOver: 8, pass: 4 } as const;
+/** A wait that runs on a job. */
+export interface BayWait {
+  readonly label: string;
+  /** ISO times. */
+  readonly startedAt: string;
+  readonly endsAt: string;
+}
+
+/** An open job in the Bay: what is kept of it, and the waits that run on it. */
+export interface InBay extends BayState {
+  readonly jobId: string;
+  readonly waits: readonly BayWait[];
+}
+
+/** Minutes taken to look at what has waited long enough. */
+const LOOK_MINUTES = 2;
 
 /**
  * What a job waits for, in words; empty when it waits for hands.
  * @param now ISO time
  * @param sayDay ISO day → as people say it
  */
-export function waitsFor(job: Job, now: string, sayDay: (day: string) => string = (day) => day): string {
-  const timer = [...runningTimers(job)].sort((a, b) => timerEnd(a).localeCompare(timerEnd(b)))[0];
-  if (timer !== undefined) return timerEnd(timer) > now ? timer.label : `${timer.label}: time is up`;
-  const ordered = job.needs.find(({ state }) => state === 'ordered');
-  if (ordered !== undefined)
-    return `${allNeeds(job).find(({ id }) => id === ordered.needId)?.name ?? 'a part'}, expected ${ordered.expected === null ? 'some day' : sayDay(ordered.expected)}`;
-  return '';
+export function waitsFor({ waits, part }: InBay, now: string, sayDay: (day: string) => string = (day) => day): string {
+  const first = [...waits].sort((a, b) => (a.endsAt < b.endsAt ? -1 : 1))[0];
+  if (first !== undefined) return first.endsAt > now ? first.label : `${first.label}: time is up`;
+  if (part === null) return '';
+  return `${part.name}, expected ${part.expected === null ? 'some day' : sayDay(part.expected)}`;
 }
 
-/** The one thing to do next on a job, short enough for a wait, or null while the job itself waits. */
-export function nextTask(job: Job, now: string): Task | null {
-  if (job.status === 'closed') return null;
-  const open = jobTally(job).openingsOpen[0];
-  const task = (what: string, minutes: number, urgency: number): Task => ({ jobId: job.id, what, minutes, urgency });
+/** The one thing to do next on a job, short enough for a wait, or null while the job itself waits. @param now ISO time */
+export function nextTask(job: InBay, now: string): Task | null {
   // An open inlet goes before everything, even before what the job waits for.
-  if (open !== undefined && currentStage(job) !== 'refit')
-    return task(`Plug ${open.name.toLowerCase()}`, MINUTES.plug, 0);
-  const dueTimer = runningTimers(job).find((timer) => timerEnd(timer) <= now);
-  if (dueTimer !== undefined) return task(`${dueTimer.label}: time is up`, MINUTES.plug, 1);
-  const beside = besideASoak(job);
-  if (beside !== null) return task(beside, MINUTES.pass, 2);
-  if (waitsFor(job, now) !== '') return null;
-  return byStage(job, task);
+  if (job.plug !== null) return { jobId: job.jobId, ...job.plug };
+  const up = job.waits.find(({ endsAt }) => endsAt <= now);
+  if (up !== undefined) return { jobId: job.jobId, what: `${up.label}: time is up`, minutes: LOOK_MINUTES, urgency: 1 };
+  if (job.beside !== null) return { jobId: job.jobId, ...job.beside };
+  return job.waits.length > 0 || job.part !== null ? null : { jobId: job.jobId, ...job.step };
 }
 
-/** While one unit soaks the others can be gone on with: what comes next on the first that does not soak, or null. */
-function besideASoak(job: Job): string | null {
-  const soaking = new Set(runningTimers(job).flatMap(({ kind, unit }) => (kind === 'soak' ? [unit] : [])));
-  if (currentStage(job) !== 'clean' || soaking.size === 0) return null;
-  // Without the family at hand the form follows the vehicle, and no house rule is known: good enough to name a pass.
-  for (const unit of jobUnits(job, null)) {
-    if (soaking.has(unit.id)) continue;
-    const method = unitMethod(job, unit, {});
-    const name = lowerFirst(unit.name);
-    if (wantsGrade(job, unit, method)) return `Look at the ${name}`;
-    const pass = nextUnitPass(job, unit, method);
-    if (pass !== null) return `${passName(pass)}: ${name}`;
-  }
-  return null;
-}
-
-function byStage(job: Job, task: (what: string, minutes: number, urgency: number) => Task): Task {
-  const stage = currentStage(job);
-  switch (stage) {
-    case 'complaint':
-      return task('Read the codes and note the complaint', MINUTES.codes, 3);
-    case 'diagnose':
-      return task('Next check', MINUTES.check, 3);
-    case 'strip':
-      return task(`Take off: ${(nextOff(job)?.name ?? 'the next item').toLowerCase()}`, MINUTES.strip, 4);
-    case 'refit':
-      return task(`Put back: ${(nextBack(job)?.name ?? 'the next item').toLowerCase()}`, MINUTES.refit, 2);
-    case 'coolant':
-      return task('Coolant level, cold', MINUTES.level, 2);
-    case 'hand-over':
-      return task('Hand over', MINUTES.handOver, 2);
-    default:
-      return task(stageGaps(job, stage)[0] ?? 'Go on', MINUTES.check, 3);
-  }
-}
+/** Seconds until a wait is over, below zero once it is. @param now ISO time */
+export const waitLeft = ({ endsAt }: BayWait, now: string): number => (Date.parse(endsAt) - Date.parse(now)) / 1000;

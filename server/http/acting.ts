@@ -45,8 +45,11 @@ export function mustLead({ role }: Actor, what: string): void {
  * that is on disk.
  */
 export const change =
-  (services: Acting & Pick<Services, 'oneGo'>, work: (request: Request, actor: Actor) => Answer) =>
+  (services: Acting & Pick<Services, 'oneGo' | 'changes'>, work: (request: Request, actor: Actor) => Answer) =>
   (request: Request, response: Response): void => {
     const { status = 200, body } = services.oneGo.run(() => work(request, actorOf(services, request)));
     response.status(status).json(body);
+    // Lists are known by the noun in their address; a job tells of itself.
+    const list = new URL(request.originalUrl, 'http://shop').pathname.split('/')[2] ?? '';
+    if (list !== 'jobs') services.changes.tell({ kind: 'rows', list });
   };

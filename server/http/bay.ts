@@ -1,22 +1,28 @@
 import { Router } from 'express';
+import { z } from 'zod';
+import { id } from '../../contract/index.ts';
 import type { Services } from '../services.ts';
-import { bayAt } from '../store/bay.ts';
+import { parse } from './parse.ts';
+
+const bayQuery = z.strictObject({ job: id.optional() });
 
 /** The Bay: open jobs with the day's stretches, and what they want. */
 export function bayRoutes({
-  jobs,
+  bay,
   jobLines,
   settings,
   now,
-}: Pick<Services, 'jobs' | 'jobLines' | 'settings' | 'now'>): Router {
+}: Pick<Services, 'bay' | 'jobLines' | 'settings' | 'now'>): Router {
   const router = Router();
-  router.get('/bay', (_request, response) => {
+  // Of one job when it is named: no line when it is not open.
+  router.get('/bay', (request, response) => {
+    const { job } = parse(bayQuery, request.query);
     const place = { timeZone: settings.timeZone(), calendar: settings.calendar() };
-    response.json(bayAt(now(), jobs, jobLines, place));
+    response.json({ now: now(), lines: bay.lines(now(), place, job) });
   });
-  // How many open jobs want each part that they do not have in hand yet.
+  // How many open jobs want each part that they do not have in hand yet, and how many have something off.
   router.get('/wanted', (_request, response) => {
-    response.json({ rows: jobLines.wanted(), next: null });
+    response.json({ rows: jobLines.wanted(), next: null, opened: jobLines.opened() });
   });
   return router;
 }

@@ -1,12 +1,17 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { id } from '../../contract/index.ts';
+import { id, plainQuery } from '../../contract/index.ts';
 import type { Services } from '../services.ts';
+import { REMINDER_ORDER, RETURN_ORDER } from '../store/followUps.ts';
 import { change } from './acting.ts';
 import { HttpError } from './errors.ts';
+import { answerPage, type InOrder, readKey } from './pageKeys.ts';
 import { parse } from './parse.ts';
 
-const reminderQuery = z.strictObject({ vehicleId: id.optional() });
+const reminderQuery = plainQuery.extend({ vehicleId: id.optional(), dueBy: z.iso.date().optional() });
+const REMINDERS: InOrder = { list: 'reminders', sort: 'day', direction: 'asc', columns: REMINDER_ORDER.length };
+const RETURNS: InOrder = { list: 'returns', sort: 'time', direction: 'desc', columns: RETURN_ORDER.length };
+const asIs = <T>(row: T): T => row;
 const settleBody = z.strictObject({ by: id, note: z.string().max(300) });
 
 /** What is to be looked at again, and the returns box. */
@@ -14,8 +19,9 @@ export function followUpRoutes(services: Services): Router {
   const { followUps } = services;
   const router = Router();
   router.get('/reminders', (request, response) => {
-    const { vehicleId } = parse(reminderQuery, request.query);
-    response.json({ rows: followUps.reminders(vehicleId ?? null), next: null });
+    const { vehicleId, dueBy, after, limit } = parse(reminderQuery, request.query);
+    const ask = { after: readKey(after, REMINDERS), descending: false, limit };
+    response.json(answerPage(followUps.reminders(vehicleId ?? null, dueBy ?? null, ask), REMINDERS, asIs));
   });
   router.post(
     '/reminders/:jobId/:id/done',
@@ -27,8 +33,10 @@ export function followUpRoutes(services: Services): Router {
       return { body: { ok: true } };
     }),
   );
-  router.get('/returns', (_request, response) => {
-    response.json({ rows: followUps.returns(), next: null });
+  router.get('/returns', (request, response) => {
+    const { after, limit } = parse(plainQuery, request.query);
+    const ask = { after: readKey(after, RETURNS), descending: true, limit };
+    response.json({ ...answerPage(followUps.returns(ask), RETURNS, asIs), failCodes: followUps.failCodes() });
   });
   router.post(
     '/returns/:jobId/:id/sent',

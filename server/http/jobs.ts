@@ -5,6 +5,7 @@ import type { Arrival } from '../store/log.ts';
 import type { Services } from '../services.ts';
 import { change } from './acting.ts';
 import { fromRefusal, HttpError } from './errors.ts';
+import { answerPage, type InOrder, readKey } from './pageKeys.ts';
 import { parse } from './parse.ts';
 
 /**
@@ -21,8 +22,8 @@ function heard(sent: Command, sentAt: string | undefined, receivedAt: string): r
   ];
 }
 
-/** A quiet connection is kept open by a word now and then. */
-const HEARTBEAT_MS = 20_000;
+/** The order in which jobs come unless another is asked for. */
+export const NEWEST_FIRST: InOrder = { list: 'jobs', sort: 'number', direction: 'desc', columns: 1 };
 
 /** Jobs: lines, logs and the one way to change them. */
 export function jobRoutes(services: Services): Router {
@@ -30,36 +31,16 @@ export function jobRoutes(services: Services): Router {
   const router = Router();
 
   router.get('/', (request, response) => {
-    const query = parse(jobQuery, request.query);
-    const rows = jobLines.list({ ...query, limit: query.limit + 1 });
-    const page = rows.slice(0, query.limit);
-    response.json({ rows: page, next: rows.length > query.limit ? String(page.at(-1)?.number) : null });
+    const { q, status, vehicleId, sort, direction, after, limit } = parse(jobQuery, request.query);
+    const order = { list: 'jobs', sort, direction, columns: jobLines.keyLength(sort) };
+    const ask = { after: readKey(after, order), descending: direction === 'desc', limit };
+    response.json(answerPage(jobLines.page({ text: q, status, vehicleId }, sort, ask), order, (job) => job));
   });
 
   router.get('/:id', (request, response) => {
     const reply = jobs.read(parse(id, request.params.id), parse(sinceQuery, request.query).since);
     if (reply === null) throw new HttpError('no-such-job', 'There is no such job.');
     response.json(reply);
-  });
-
-  // Server-sent events: the version of the job, now and whenever it changes. What changed is asked for by the reader.
-  router.get('/:id/changes', (request, response) => {
-    const jobId = parse(id, request.params.id);
-    const job = jobs.job(jobId);
-    if (job === null) throw new HttpError('no-such-job', 'There is no such job.');
-    // no-transform keeps compression from holding back what must go at once.
-    response.set({ 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform' });
-    const tell = (version: number): void => void response.write(`data: ${version}\n\n`);
-    tell(job.version);
-    const stop = jobs.onChange((changed, version) => {
-      if (changed === jobId) tell(version);
-    });
-    const beat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT_MS);
-    beat.unref();
-    request.on('close', () => {
-      clearInterval(beat);
-      stop();
-    });
   });
 
   router.get('/:id/verify', (request, response) => {

@@ -7,16 +7,20 @@ import {
   id,
   movementInput,
   orderInput,
+  plainQuery,
   receiveInput,
   type StockFile,
   stockInput,
+  stockQuery,
 } from '../../contract/index.ts';
+import { dayOf } from '../../core/days/index.ts';
 import { readBarcode, samePart } from '../../core/stock/index.ts';
 import type { Services } from '../services.ts';
-import type { StockOutcome } from '../store/stock.ts';
+import { type Past, PAST_KEY, type StockOutcome } from '../store/stock.ts';
 import { readStockCsv, stockToCsv } from '../store/stockCsv.ts';
 import { change } from './acting.ts';
 import { HttpError, saved } from './errors.ts';
+import { answerPage, type InOrder, readKey } from './pageKeys.ts';
 import { parse } from './parse.ts';
 
 const itemBody = z.strictObject({ by: id, basedOn: z.number().int().min(0).default(0), item: stockInput });
@@ -26,6 +30,14 @@ const receiveBody = z.strictObject({ by: id, received: receiveInput });
 const referenceBody = z.strictObject({ by: id, reference: crossReference });
 const codeQuery = z.strictObject({ code: z.string().max(120) });
 const csvQuery = z.strictObject({ by: id, good: z.enum(['1']).optional() });
+
+const asIs = <T>(row: T): T => row;
+const newestFirst = (list: Past): InOrder => ({ list, sort: 'time', direction: 'desc', columns: PAST_KEY });
+const PAST: Readonly<Record<Past, InOrder>> = {
+  movements: newestFirst('movements'),
+  uses: newestFirst('uses'),
+  arrivals: newestFirst('arrivals'),
+};
 
 /** Stock: things, movements, orders, numbers that stand in, and tables in and out. */
 export function stockRoutes(services: Services): Router {
@@ -39,7 +51,12 @@ export function stockRoutes(services: Services): Router {
   const fileOf = (asked: string): StockFile => {
     const file = stock.file(asked, now());
     if (file === null) throw new HttpError('no-such-stock', 'There is no such thing in stock.');
-    return file;
+    return {
+      ...file,
+      movements: answerPage(file.movements, PAST.movements, asIs),
+      uses: answerPage(file.uses, PAST.uses, asIs),
+      arrivals: answerPage(file.arrivals, PAST.arrivals, asIs),
+    };
   };
   const after = (outcome: StockOutcome): StockFile => {
     if (outcome.ok) return fileOf(outcome.id);
@@ -48,8 +65,15 @@ export function stockRoutes(services: Services): Router {
     });
   };
 
-  router.get('/stock', (_request, response) => {
-    response.json({ rows: stock.all(now()), next: null });
+  router.get('/stock', (request, response) => {
+    const { q, kind, number, sort, direction, after: key, limit } = parse(stockQuery, request.query);
+    const order = { list: 'stock', sort, direction, columns: stock.keyLength(sort) };
+    const ask = { after: readKey(key, order), descending: direction === 'desc', limit };
+    const filter = { text: q, kinds: kind, numbers: number.length === 0 ? null : number };
+    response.json(answerPage(stock.page(filter, sort, ask, now()), order, asIs));
+  });
+  router.get('/stock/outlook', (_request, response) => {
+    response.json(stock.outlook(now(), dayOf(now(), settings.timeZone())));
   });
   // Before `:id`, which would take its name for one.
   router.get('/stock/find', (request, response) => {
@@ -100,6 +124,13 @@ export function stockRoutes(services: Services): Router {
   router.get('/stock/:id', (request, response) => {
     response.json(fileOf(parse(id, request.params.id)));
   });
+  // The past of a thing, each kind of it a list of its own.
+  for (const past of ['movements', 'uses', 'arrivals'] as const)
+    router.get(`/stock/:id/${past}`, (request, response) => {
+      const { after: key, limit } = parse(plainQuery, request.query);
+      const ask = { after: readKey(key, PAST[past]), descending: true, limit };
+      response.json(answerPage(stock.past(past, itemId(request), ask), PAST[past], asIs));
+    });
   router.get('/stock/:id/audit', (request, response) => {
     const { before, limit } = parse(auditQuery, request.query);
     response.json({ rows: audit.of('stock', parse(id, request.params.id), before, limit), next: null });

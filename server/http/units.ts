@@ -1,9 +1,10 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { auditQuery, familyInput, id, lifeInput, unitInput } from '../../contract/index.ts';
+import { auditQuery, familyInput, id, lifeInput, unitInput, unitQuery } from '../../contract/index.ts';
 import type { Services } from '../services.ts';
 import { change } from './acting.ts';
 import { HttpError, saved } from './errors.ts';
+import { answerPage, readKey } from './pageKeys.ts';
 import { parse } from './parse.ts';
 
 const basedOn = z.number().int().min(0).default(0);
@@ -49,8 +50,11 @@ export function familyRoutes(services: Services): Router {
 export function unitRoutes(services: Services): Router {
   const { units, vehicles, audit } = services;
   const router = Router();
-  router.get('/', (_request, response) => {
-    response.json({ rows: units.loose(), next: null });
+  router.get('/', (request, response) => {
+    const { q, kind, state, sort, direction, after, limit } = parse(unitQuery, request.query);
+    const order = { list: 'units', sort, direction, columns: units.keyLength(sort) };
+    const ask = { after: readKey(after, order), descending: direction === 'desc', limit };
+    response.json(answerPage(units.loose({ text: q, kind, state }, sort, ask), order, (unit) => unit));
   });
   router.get('/:id', (request, response) => {
     const file = units.file(parse(id, request.params.id));

@@ -5,9 +5,14 @@ import { dayOf } from '../../core/days/index.ts';
 import type { Services } from '../services.ts';
 import { change } from './acting.ts';
 import { HttpError, saved } from './errors.ts';
+import { answerPage, readKey } from './pageKeys.ts';
+import { NEWEST_FIRST } from './jobs.ts';
 import { parse } from './parse.ts';
 
 const body = z.strictObject({ by: id, basedOn: z.number().int().min(0).default(0), vehicle: vehicleInput });
+
+/** Shown with a vehicle; the rest is asked for. */
+const NEWEST_JOBS = { after: null, descending: true, limit: 50 } as const;
 
 /** Vehicles: search, file, create, change. */
 export function vehicleRoutes(services: Services): Router {
@@ -15,8 +20,10 @@ export function vehicleRoutes(services: Services): Router {
   const router = Router();
 
   router.get('/', (request, response) => {
-    const { q, after, limit } = parse(vehicleQuery, request.query);
-    response.json(vehicles.search(q, after, limit));
+    const { q, sort, direction, after, limit } = parse(vehicleQuery, request.query);
+    const order = { list: 'vehicles', sort, direction, columns: vehicles.keyLength(sort) };
+    const ask = { after: readKey(after, order), descending: direction === 'desc', limit };
+    response.json(answerPage(vehicles.page(q, sort, ask), order, (vehicle) => vehicle));
   });
 
   router.get('/:id', (request, response) => {
@@ -26,7 +33,11 @@ export function vehicleRoutes(services: Services): Router {
       vehicle,
       version: vehicles.version(vehicle.id),
       family: families.get(vehicle.familyId ?? null),
-      jobs: jobLines.list({ status: 'all', vehicleId: vehicle.id, limit: 100 }),
+      jobs: answerPage(
+        jobLines.page({ text: '', status: 'all', vehicleId: vehicle.id }, 'number', NEWEST_JOBS),
+        NEWEST_FIRST,
+        (job) => job,
+      ),
     });
   });
 

@@ -1,9 +1,8 @@
-import type { BayLine, BayReply, BayStretch } from '../../contract/index.ts';
-import { instantsAt, sayDate } from '../../core/days/index.ts';
+import type { Database, Statement } from 'better-sqlite3';
+import type { BayLine, BayStretch } from '../../contract/index.ts';
+import type { Step } from '../../core/bay/index.ts';
+import { addDays, dayOf, instantsAt, sayDate } from '../../core/days/index.ts';
 import { type Calendar, hoursOf } from '../../core/prepare/index.ts';
-import { HANDS_ON_GAP_S, type Job, timerEnd } from '../../core/job/index.ts';
-import { StoreError } from './errors.ts';
-import type { Jobs } from './jobs.ts';
 import type { JobLines } from './jobLines.ts';
 
 /** Where the shop is and when it is open. */
@@ -12,41 +11,123 @@ export interface Place {
   readonly calendar: Calendar;
 }
 
-/** The Bay: a line per open job with the day's stretches. @param now ISO time */
-export function bayAt(now: string, jobs: Jobs, jobLines: JobLines, place: Place): BayReply {
-  const lines = jobLines.list({ status: 'open', limit: 100 }).flatMap((summary): BayLine[] => {
-    const job = readable(() => jobs.job(summary.id));
-    // A job whose log cannot be read is still on the list; its own page says what is wrong with it.
-    if (job === null) return [{ job: summary, stretches: [] }];
-    return [
-      {
-        job: summary,
-        stretches: [...handsOn(jobs.log.since(summary.id, 0).map(({ at }) => at)), ...waits(job, now, place)],
-      },
-    ];
-  });
-  return { now, lines: lines.sort((a, b) => a.job.number - b.job.number) };
+interface LineRow {
+  readonly job_id: string;
+  readonly nickname: string;
+  readonly plug: string | null;
+  readonly plug_minutes: number;
+  readonly plug_urgency: number;
+  readonly beside: string | null;
+  readonly beside_minutes: number;
+  readonly beside_urgency: number;
+  readonly step: string;
+  readonly step_minutes: number;
+  readonly step_urgency: number;
+  readonly part: string | null;
+  readonly part_expected: string | null;
+}
+interface TimerRow {
+  readonly job_id: string;
+  readonly label: string;
+  readonly started_at: string;
+  readonly ends_at: string;
+  readonly ended_at: string | null;
+}
+interface StretchRow {
+  readonly job_id: string;
+  readonly started_at: string;
+  readonly ended_at: string;
+}
+interface PartRow {
+  readonly job_id: string;
+  readonly last_at: string;
+  readonly expected: string;
 }
 
-function readable<T>(read: () => T): T | null {
-  try {
-    return read();
-  } catch (error) {
-    if (error instanceof StoreError) return null;
-    throw error;
+/** Only what the day shows is read: from the evening before, as a night shift may have begun it. */
+const ONLY = '(@only IS NULL OR b.job_id = @only)';
+
+/** The Bay: a line per open job, from columns that are kept with each entry. */
+export class Bay {
+  readonly #lines: Statement<[{ only: string | null }], LineRow>;
+  readonly #timers: Statement<[{ only: string | null; since: string }], TimerRow>;
+  readonly #handsOn: Statement<[{ only: string | null; since: string }], StretchRow>;
+  readonly #parts: Statement<[{ only: string | null }], PartRow>;
+  readonly #jobLines: JobLines;
+
+  constructor(db: Database, jobLines: JobLines) {
+    this.#jobLines = jobLines;
+    this.#lines = db.prepare(`SELECT * FROM bay_line b WHERE ${ONLY}`);
+    this.#timers = db.prepare(
+      `SELECT t.job_id, t.label, t.started_at, t.ends_at, t.ended_at FROM bay_line b JOIN timer t ON t.job_id = b.job_id
+       WHERE ${ONLY} AND (t.ended_at IS NULL OR t.ended_at >= @since) ORDER BY t.job_id, t.started_at, t.id`,
+    );
+    this.#handsOn = db.prepare(
+      `SELECT h.job_id, h.started_at, h.ended_at FROM bay_line b JOIN hands_on h ON h.job_id = b.job_id
+       WHERE ${ONLY} AND h.ended_at >= @since ORDER BY h.job_id, h.started_at`,
+    );
+    this.#parts = db.prepare(
+      `SELECT w.job_id, j.last_at, w.expected FROM bay_line b JOIN job_want w ON w.job_id = b.job_id JOIN job_summary j ON j.job_id = b.job_id
+       WHERE ${ONLY} AND w.state = 'ordered' AND w.expected IS NOT NULL ORDER BY w.job_id, w.expected`,
+    );
+  }
+
+  /** Lines by job number. @param now ISO time @param only one job; none when it is not open */
+  lines(now: string, place: Place, only?: string): BayLine[] {
+    const since =
+      instantsAt({ day: addDays(dayOf(now, place.timeZone), -1), minute: 12 * 60 }, place.timeZone)[0] ?? now;
+    const asked = { only: only ?? null };
+    const kept = new Map(this.#lines.all(asked).map((row) => [row.job_id, row]));
+    const timers = byJob(this.#timers.all({ ...asked, since }));
+    const handsOn = byJob(this.#handsOn.all({ ...asked, since }));
+    const parts = byJob(this.#parts.all(asked));
+    return this.#jobLines.open(only).flatMap((job): BayLine[] => {
+      const row = kept.get(job.id);
+      if (row === undefined) return [];
+      const own = timers.get(job.id) ?? [];
+      return [
+        {
+          job,
+          jobId: job.id,
+          nickname: row.nickname,
+          plug: stepOf(row.plug, row.plug_minutes, row.plug_urgency),
+          beside: stepOf(row.beside, row.beside_minutes, row.beside_urgency),
+          step: { what: row.step, minutes: row.step_minutes, urgency: row.step_urgency },
+          part: row.part === null ? null : { name: row.part, expected: row.part_expected },
+          waits: own
+            .filter(({ ended_at }) => ended_at === null)
+            .map(({ label, started_at, ends_at }) => ({ label, startedAt: started_at, endsAt: ends_at })),
+          stretches: [
+            ...(handsOn.get(job.id) ?? []).map(worked),
+            ...own.map(waited),
+            ...(parts.get(job.id) ?? []).map((part) => awaited(part, place)).filter(({ to }) => to > now),
+          ],
+        },
+      ];
+    });
   }
 }
 
-/** Entries less than the hands-on gap apart form one stretch. */
-function handsOn(times: readonly string[]): BayStretch[] {
-  const stretches: { from: string; to: string }[] = [];
-  for (const at of [...times].sort()) {
-    const last = stretches.at(-1);
-    if (last !== undefined && Date.parse(at) - Date.parse(last.to) <= HANDS_ON_GAP_S * 1000) last.to = at;
-    else stretches.push({ from: at, to: at });
-  }
-  return stretches.map(({ from, to }) => ({ kind: 'hands-on', from, to, words: '' }));
-}
+const stepOf = (what: string | null, minutes: number, urgency: number): Step | null =>
+  what === null ? null : { what, minutes, urgency };
+const worked = ({ started_at, ended_at }: StretchRow): BayStretch => ({
+  kind: 'hands-on',
+  from: started_at,
+  to: ended_at,
+  words: '',
+});
+const waited = ({ label, started_at, ends_at, ended_at }: TimerRow): BayStretch => ({
+  kind: 'wait',
+  from: started_at,
+  to: ended_at ?? ends_at,
+  words: label,
+});
+const awaited = ({ last_at, expected }: PartRow, place: Place): BayStretch => ({
+  kind: 'part',
+  from: last_at,
+  to: opening(expected, place),
+  words: `part expected ${sayDate(expected)}`,
+});
 
 /** A part is expected when the shop opens that day; on a day off at eight. */
 function opening(day: string, { timeZone, calendar }: Place): string {
@@ -54,17 +135,12 @@ function opening(day: string, { timeZone, calendar }: Place): string {
   return instantsAt({ day, minute: from }, timeZone)[0] ?? `${day}T12:00:00.000Z`;
 }
 
-function waits(job: Job, now: string, place: Place): BayStretch[] {
-  const timers = job.timers.map((timer): BayStretch => ({
-    kind: 'wait',
-    from: timer.at,
-    to: timer.ended?.at ?? timerEnd(timer),
-    words: timer.label,
-  }));
-  const parts = job.needs.flatMap(({ state, expected }): BayStretch[] =>
-    state === 'ordered' && expected !== null
-      ? [{ kind: 'part', from: job.lastAt, to: opening(expected, place), words: `part expected ${sayDate(expected)}` }]
-      : [],
-  );
-  return [...timers, ...parts.filter(({ to }) => to > now)];
+function byJob<Row extends { readonly job_id: string }>(rows: readonly Row[]): ReadonlyMap<string, Row[]> {
+  const jobs = new Map<string, Row[]>();
+  for (const row of rows) {
+    const known = jobs.get(row.job_id);
+    if (known === undefined) jobs.set(row.job_id, [row]);
+    else known.push(row);
+  }
+  return jobs;
 }

@@ -1,6 +1,9 @@
 import type { Database } from 'better-sqlite3';
-import type { JobSummary } from '../../contract/index.ts';
+import type { JobSort, JobSummary } from '../../contract/index.ts';
+import { holding, soughtIn } from './matching.ts';
+import { type PageAsk, readPage, type ReadPage } from './pages.ts';
 import { prepared } from './prepared.ts';
+import type { Search } from './search.ts';
 
 interface SummaryRow {
   readonly job_id: string;
@@ -21,43 +24,82 @@ interface SummaryRow {
   readonly held: number;
 }
 
+/** By what jobs can be put in order, and the columns of each order. */
+const ORDERS: Readonly<Record<JobSort, readonly string[]>> = {
+  number: ['number'],
+  last: ['last_at', 'number'],
+  plate: ['plate', 'number'],
+};
+
+/** Which jobs are asked for. */
+export interface JobFilter {
+  readonly text: string;
+  readonly status: 'open' | 'closed' | 'all';
+  readonly vehicleId: string | undefined;
+}
+
 /** Jobs as lines, read from the projections. */
 export class JobLines {
   readonly #sql: Database['prepare'];
 
-  constructor(db: Database) {
+  readonly #search: Search;
+
+  constructor(db: Database, search: Search) {
     this.#sql = prepared(db);
+    this.#search = search;
   }
 
   /** Open jobs by part number that they still want of what lies here: not used up, and not on order for themselves. */
   wanted(): { partNumber: string; jobId: string; number: number }[] {
     return this.#sql<[], { partNumber: string; jobId: string; number: number }>(
-      `SELECT n.part_number AS partNumber, n.job_id AS jobId, j.number FROM need_state n
-         JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
-         WHERE n.part_key <> '' AND n.kind IN ('part', 'consumable') AND n.state <> 'ordered'
-           AND NOT EXISTS (SELECT 1 FROM consumption c WHERE c.job_id = n.job_id AND c.part_key = n.part_key)
-         ORDER BY n.part_number, j.number`,
+      `SELECT w.part_number AS partNumber, w.job_id AS jobId, w.number FROM job_want w
+         WHERE w.part_key <> '' AND w.kind IN ('part', 'consumable') AND w.state <> 'ordered'
+           AND NOT EXISTS (SELECT 1 FROM consumption c WHERE c.job_id = w.job_id AND c.part_key = w.part_key)
+         ORDER BY w.part_number, w.number`,
     ).all();
   }
 
-  list(filter: {
-    status: 'open' | 'closed' | 'all';
-    vehicleId?: string | undefined;
-    before?: number | undefined;
-    limit: number;
-  }): JobSummary[] {
-    return this.#sql<unknown[], SummaryRow>(
-      `SELECT * FROM job_summary WHERE (? = 'all' OR status = ?) AND (? IS NULL OR vehicle_id = ?) AND (? IS NULL OR number < ?) ORDER BY number DESC LIMIT ?`,
+  /** How many open jobs have something off. */
+  opened(): number {
+    return this.#sql<[], { opened: number }>(
+      "SELECT COUNT(*) AS opened FROM job_summary WHERE status = 'open' AND items_off > 0",
+    ).get()!.opened;
+  }
+
+  /** A page of jobs. */
+  page(filter: JobFilter, sort: JobSort, ask: PageAsk): ReadPage<JobSummary> {
+    const sought = filter.text === '' ? null : soughtIn(filter.text);
+    const few = sought === null ? null : this.#search.few('job', sought);
+    const { rows, next } = readPage<SummaryRow>(
+      this.#sql,
+      {
+        select: 'SELECT * FROM job_summary',
+        where: [
+          ...(filter.status === 'all' ? [] : [{ sql: 'status = ?', values: [filter.status] }]),
+          ...(filter.vehicleId === undefined ? [] : [{ sql: 'vehicle_id = ?', values: [filter.vehicleId] }]),
+          ...(few === null
+            ? []
+            : [{ sql: 'job_id IN (SELECT value FROM json_each(?))', values: [JSON.stringify(few)] }]),
+          ...(sought === null ? [] : [holding(sought, 'search')]),
+        ],
+        order: ORDERS[sort],
+      },
+      ask,
+    );
+    return { rows: rows.map(toSummary), next };
+  }
+
+  /** How many values a key of that order has. */
+  keyLength(sort: JobSort): number {
+    return ORDERS[sort].length;
+  }
+
+  /** Every open job, by number: as many as a shop has room for. */
+  open(only?: string): JobSummary[] {
+    return this.#sql<[string | null, string | null], SummaryRow>(
+      "SELECT * FROM job_summary WHERE status = 'open' AND (? IS NULL OR job_id = ?) ORDER BY number",
     )
-      .all(
-        filter.status,
-        filter.status,
-        filter.vehicleId ?? null,
-        filter.vehicleId ?? null,
-        filter.before ?? null,
-        filter.before ?? null,
-        filter.limit,
-      )
+      .all(only ?? null, only ?? null)
       .map(toSummary);
   }
 }

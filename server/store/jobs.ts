@@ -14,6 +14,7 @@ import {
 import type { Vehicle } from '../../core/vehicle/index.ts';
 import { answer, type Sources } from './answering.ts';
 import { firstBreak } from './chain.ts';
+import { HandsOn } from './handsOn.ts';
 import { type Arrival, EventLog } from './log.ts';
 import type { OneGo } from './oneGo.ts';
 import { prepared } from './prepared.ts';
@@ -39,6 +40,7 @@ export class Jobs {
   readonly #oneGo: OneGo;
   readonly #sql: Database['prepare'];
   readonly #projector: Projector;
+  readonly #handsOn: HandsOn;
   readonly #sources: Sources;
   readonly #folded = new Map<string, Job>();
   readonly #listeners = new Set<(jobId: string, version: number) => void>();
@@ -48,6 +50,7 @@ export class Jobs {
     this.#sql = prepared(db);
     this.log = new EventLog(db);
     this.#projector = new Projector(db, () => sources.settings.timeZone());
+    this.#handsOn = new HandsOn(db);
     this.#sources = sources;
   }
 
@@ -140,6 +143,7 @@ export class Jobs {
     const after = events.reduce<Job | null>((job, recorded) => evolve(job, recorded, jobId), current);
     if (after !== null) {
       this.#projector.write(current, after);
+      this.#handsOn.entered(jobId, command.at);
       if (command.type === 'hand-over')
         moveUnits(after, this.#sources.units, { by: command.by, at: command.at }, this.#sources.settings.timeZone());
       this.#oneGo.afterwards(() => this.#changed(after));
@@ -175,9 +179,11 @@ export class Jobs {
     const ids = this.log.jobIds();
     this.#oneGo.run(() => {
       this.#projector.clear();
+      this.#handsOn.clear();
       for (const [index, jobId] of ids.entries()) {
         const { job } = readLog(jobId, this.log.since(jobId, 0));
         if (job !== null) this.#projector.write(null, job);
+        this.#handsOn.makeAnew(jobId);
         progress(index + 1, ids.length);
       }
       this.#sql("DELETE FROM setting WHERE key = 'projections'").run();
@@ -201,6 +207,7 @@ export class Jobs {
     }
     for (const [index, recorded] of facts.entries()) this.log.adoptEvent(job.id, recorded, hashes[index] ?? '');
     this.#projector.write(null, job);
+    this.#handsOn.makeAnew(job.id);
     this.#oneGo.afterwards(() => this.#changed(job));
     return true;
   }

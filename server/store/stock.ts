@@ -1,37 +1,107 @@
 import { randomUUID } from 'node:crypto';
 import type { Database, Statement } from 'better-sqlite3';
 import type {
+  JobQuantity,
   MovementInput,
   OrderInput,
   ReceiveInput,
   StockDetail,
-  StockFile,
   StockInput,
   StockItem,
   StockMovement,
+  StockOutlook,
+  StockSort,
 } from '../../contract/index.ts';
-import { type Barcode, changeOf, type CrossReference, plainNumber, standIns } from '../../core/stock/index.ts';
+import {
+  type Barcode,
+  changeOf,
+  type CrossReference,
+  lowOn,
+  plainNumber,
+  shelfState,
+  standIns,
+} from '../../core/stock/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
+import { searchText } from '../../core/words/index.ts';
 import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
 import { type RowOutcome, saysTheSame } from './rows.ts';
+import { holding, soughtIn } from './matching.ts';
+import { type Listing, type PageAsk, readPage, type ReadPage } from './pages.ts';
 import { StockReader, type StockRow, toItem } from './stockRows.ts';
 
 /**
  * Booked in by movements, and by jobs whose own orders came; used by jobs as parts by number and as emptied cans and
- * bottles by the item itself.
+ * bottles by the thing itself. Triggers keep each sum with what changes it.
  */
 const SELECT = `SELECT s.id, s.name, s.part_number, s.part_key, s.kind, s.place, s.price_minor, s.detail, s.version,
-    COALESCE((SELECT SUM(m.change) FROM stock_movement m WHERE m.item_id = s.id), 0)
-      + COALESCE((SELECT SUM(n.quantity) FROM need_state n
-          WHERE n.part_key = s.part_key AND n.part_key <> '' AND n.arrived_at IS NOT NULL), 0) AS booked,
-    CAST(COALESCE((SELECT SUM(u.quantity) FROM part_use u WHERE u.part_key = s.part_key AND u.part_key <> ''), 0)
-      + (SELECT COUNT(*) FROM container_emptied c WHERE c.stock_id = s.id) AS INTEGER) AS used
-  FROM stock s`;
+    COALESCE(m.booked, 0) + COALESCE(p.arrived, 0) AS booked, CAST(COALESCE(m.emptied, 0) + COALESCE(p.used, 0) AS INTEGER) AS used
+  FROM stock s LEFT JOIN stock_moved m ON m.item_id = s.id LEFT JOIN part_moved p ON p.part_key = s.part_key`;
+
+/** By what the stock can be put in order, and the columns of each order. */
+const ORDERS: Readonly<Record<StockSort, readonly string[]>> = {
+  name: ['s.name', 's.id'],
+  number: ['s.part_number', 's.id'],
+  place: ['s.place', 's.id'],
+  kind: ['s.kind', 's.name', 's.id'],
+};
 
 /** How a change of stock ended: of what thing it was, or why it was not taken. */
 export type StockOutcome =
   { readonly ok: true; readonly id: string } | { readonly ok: false; readonly field: string; readonly message: string };
+
+/** What came and went of a thing: by hand, by jobs, and by orders that jobs made for themselves. */
+export type Past = 'movements' | 'uses' | 'arrivals';
+interface PastLine {
+  readonly movements: StockMovement;
+  readonly uses: JobQuantity;
+  readonly arrivals: JobQuantity;
+}
+/** How many of each are given with a thing. */
+const NEWEST = 50;
+/** How many values a key of the past has. */
+export const PAST_KEY = 2;
+
+function pastOf(past: Past, id: string, key: string): Listing {
+  switch (past) {
+    case 'movements':
+      return {
+        select: 'SELECT at, person AS "by", kind, change, batch, best_before AS bestBefore, note FROM stock_movement',
+        where: [{ sql: 'item_id = ?', values: [id] }],
+        order: ['at', 'id'],
+      };
+    case 'uses':
+      return {
+        select: `SELECT u.at, u.quantity, u.job_id AS jobId, j.number FROM
+           (SELECT job_id, id, at, quantity FROM part_use WHERE part_key = ? AND part_key <> ''
+            UNION ALL SELECT job_id, id, at, 1 FROM can_use WHERE stock_id = ? AND emptied = 1
+            UNION ALL SELECT job_id, id, at, 1 FROM coolant_entry WHERE stock_id = ? AND emptied = 1) u
+         JOIN job_summary j ON j.job_id = u.job_id`,
+        values: [key, id, id],
+        where: [],
+        order: ['u.at', 'u.id'],
+      };
+    case 'arrivals':
+      return {
+        select: `SELECT n.arrived_at AS at, n.quantity, n.job_id AS jobId, j.number
+          FROM need_state n JOIN job_summary j ON j.job_id = n.job_id`,
+        where: [
+          { sql: "n.part_key = ? AND n.part_key <> ''", values: [key] },
+          { sql: 'n.arrived_at IS NOT NULL', values: [] },
+        ],
+        order: ['n.arrived_at', 'n.job_id'],
+      };
+  }
+}
+
+/** Which of the stock is asked for. */
+export interface StockFilter {
+  readonly text: string;
+  /** None for every kind. */
+  readonly kinds: readonly StockItem['kind'][];
+  /** Part numbers, however they are spelt; null for all. */
+  readonly numbers: readonly string[] | null;
+}
 
 /** Parts, gaskets, seals, screws, cleaners and coolant: counted by movements, orders and what jobs use. */
 export class Stock {
@@ -39,14 +109,11 @@ export class Stock {
   readonly #get: Statement<[string], StockRow>;
   readonly #move: Statement<[string, string, string, string, string, number, string, string | null, string]>;
   readonly #moved: Statement<[string], { item_id: string }>;
-  readonly #put: Statement<[string, string, string, string, string, string, number, string]>;
+  readonly #put: Statement<[string, string, string, string, string, string, number, string, string]>;
   readonly #audit: Audit;
   readonly #all: Statement<[], StockRow>;
   readonly #numbers: Statement<[], { id: string; name: string; part_number: string; detail: string }>;
   readonly #keyed: Statement<[string], { id: string; name: string }>;
-  readonly #movements: Statement<[string], StockMovement>;
-  readonly #uses: Statement<[string, string], StockFile['uses'][number]>;
-  readonly #arrivals: Statement<[string], StockFile['arrivals'][number]>;
   readonly #reader: StockReader;
 
   constructor(db: Database, audit: Audit) {
@@ -59,50 +126,88 @@ export class Stock {
     );
     this.#moved = db.prepare('SELECT item_id FROM stock_movement WHERE sent_as = ?');
     this.#put = db.prepare(
-      `INSERT INTO stock (id, name, part_number, part_key, kind, place, counted, price_minor, detail) VALUES (?, ?, ?, ?, ?, ?, 0, ?, ?)
+      `INSERT INTO stock (id, name, part_number, part_key, kind, place, counted, price_minor, detail, search) VALUES (?, ?, ?, ?, ?, ?, 0, ?, ?, ?)
        ON CONFLICT (id) DO UPDATE SET name = excluded.name, part_number = excluded.part_number,
          part_key = excluded.part_key, kind = excluded.kind,
-         place = excluded.place, price_minor = excluded.price_minor, detail = excluded.detail, version = stock.version + 1`,
+         place = excluded.place, price_minor = excluded.price_minor, detail = excluded.detail, search = excluded.search, version = stock.version + 1`,
     );
     this.#all = db.prepare(`${SELECT} ORDER BY s.kind, s.name`);
     this.#numbers = db.prepare('SELECT id, name, part_number, detail FROM stock');
     this.#keyed = db.prepare('SELECT id, name FROM stock WHERE part_key = ?');
-    this.#movements = db.prepare(
-      `SELECT at, person AS "by", kind, change, batch, best_before AS bestBefore, note FROM stock_movement
-       WHERE item_id = ? ORDER BY id DESC LIMIT 200`,
-    );
-    this.#uses = db.prepare(
-      `SELECT u.at, u.quantity, u.job_id AS jobId, j.number FROM
-         (SELECT job_id, at, quantity FROM part_use WHERE part_key = ? AND part_key <> ''
-          UNION ALL SELECT job_id, at, 1 FROM container_emptied WHERE stock_id = ?) u
-       JOIN job_summary j ON j.job_id = u.job_id ORDER BY u.at DESC LIMIT 200`,
-    );
-    this.#arrivals = db.prepare(
-      `SELECT n.arrived_at AS at, n.quantity, n.job_id AS jobId, j.number FROM need_state n
-       JOIN job_summary j ON j.job_id = n.job_id
-       WHERE n.part_key = ? AND n.part_key <> '' AND n.arrived_at IS NOT NULL ORDER BY n.arrived_at DESC LIMIT 200`,
-    );
   }
 
-  /** Works out the keys of part numbers that an earlier version wrote without. Call inside a transaction. */
+  /** Works out what an earlier version wrote without: keys of part numbers, words to search by. Call inside a transaction. */
   keyNumbers(): void {
-    const put = this.#sql<[string, string]>('UPDATE stock SET part_key = ? WHERE id = ?');
-    const unkeyed = this.#sql<[], { id: string; part_number: string }>(
-      'SELECT id, part_number FROM stock WHERE part_key IS NULL',
+    const put = this.#sql<[string, string, string]>('UPDATE stock SET part_key = ?, search = ? WHERE id = ?');
+    const unkeyed = this.#sql<[], Pick<StockRow, 'id' | 'name' | 'part_number' | 'place' | 'detail'>>(
+      'SELECT id, name, part_number, place, detail FROM stock WHERE part_key IS NULL OR search IS NULL',
     );
-    for (const { id, part_number } of unkeyed.all()) put.run(plainNumber(part_number), id);
+    for (const { id, name, part_number, place, detail } of unkeyed.all()) {
+      const { supplier = '', barcode = '' } = JSON.parse(detail) as StockDetail;
+      put.run(plainNumber(part_number), searchText([name, place, supplier], [part_number, barcode]), id);
+    }
   }
 
   /** Everything, by kind and name. @param now ISO time, for use and dates */
   all(now: string): StockItem[] {
-    const facts = this.#reader.ofAll();
-    return this.#all.all().map((row) => toItem(row, now, facts));
+    return this.#whole(this.#all.all(), now);
+  }
+
+  /** A page of the stock. @param now ISO time */
+  page(filter: StockFilter, sort: StockSort, ask: PageAsk, now: string): ReadPage<StockItem> {
+    const sought = filter.text === '' ? null : soughtIn(filter.text);
+    const { rows, next } = readPage<StockRow>(
+      this.#sql,
+      {
+        select: SELECT,
+        where: [
+          ...(sought === null ? [] : [holding(sought, 's.search')]),
+          ...(filter.kinds.length === 0
+            ? []
+            : [{ sql: 's.kind IN (SELECT value FROM json_each(?))', values: [JSON.stringify(filter.kinds)] }]),
+          ...(filter.numbers === null
+            ? []
+            : [
+                {
+                  sql: 's.part_key IN (SELECT value FROM json_each(?))',
+                  values: [JSON.stringify(filter.numbers.map(plainNumber).filter((key) => key !== ''))],
+                },
+              ]),
+        ],
+        order: ORDERS[sort],
+      },
+      ask,
+    );
+    return { rows: this.#whole(rows, now), next };
+  }
+
+  /** How many values a key of that order has. */
+  keyLength(sort: StockSort): number {
+    return ORDERS[sort].length;
+  }
+
+  /** What should be ordered, and what goes off soon or has gone off. @param today ISO day */
+  outlook(now: string, today: string): StockOutlook {
+    const items = this.all(now);
+    return {
+      toOrder: items.filter(lowOn),
+      going: items.flatMap((item) =>
+        item.batches
+          .filter((batch) => shelfState(batch, today) !== 'keeps')
+          .map((batch) => ({ item, batch, past: shelfState(batch, today) === 'past' })),
+      ),
+    };
+  }
+
+  #whole(rows: readonly StockRow[], now: string): StockItem[] {
+    const facts = this.#reader.around(rows, now);
+    return rows.map((row) => toItem(row, facts));
   }
 
   /** One thing, or null when there is no such thing. */
   one(id: string, now: string): StockItem | null {
     const row = this.#get.get(id);
-    return row === undefined ? null : toItem(row, now, this.#reader.ofOne(row));
+    return row === undefined ? null : (this.#whole([row], now)[0] ?? null);
   }
 
   has(id: string): boolean {
@@ -110,16 +215,23 @@ export class Stock {
   }
 
   /** One thing with its movements, uses and what may stand in for it; null when there is no such thing. */
-  file(id: string, now: string): StockFile | null {
+  file(id: string, now: string) {
     const item = this.one(id, now);
     if (item === null) return null;
+    const newest = { after: null, descending: true, limit: NEWEST };
     return {
       item,
-      movements: this.#movements.all(id),
-      uses: this.#uses.all(plainNumber(item.partNumber), id),
-      arrivals: this.#arrivals.all(plainNumber(item.partNumber)),
+      movements: this.past('movements', id, newest),
+      uses: this.past('uses', id, newest),
+      arrivals: this.past('arrivals', id, newest),
       standIns: standIns(this.references(), item.partNumber),
     };
+  }
+
+  /** A page of what came and went of a thing. */
+  past<P extends Past>(past: P, id: string, ask: PageAsk): ReadPage<PastLine[P]> {
+    const key = this.#get.get(id)?.part_key ?? '';
+    return readPage<PastLine[P]>(this.#sql, pastOf(past, id, key), ask);
   }
 
   /** The thing that a scanned or typed number means, or null. */
@@ -246,7 +358,18 @@ export class Stock {
   }
 
   #write(id: string, { name, partNumber, kind, place, priceMinor, detail }: StockInput): void {
-    this.#put.run(id, name, partNumber, plainNumber(partNumber), kind, place, priceMinor, JSON.stringify(detail));
+    const search = searchText([name, place, detail.supplier ?? ''], [partNumber, detail.barcode ?? '']);
+    this.#put.run(
+      id,
+      name,
+      partNumber,
+      plainNumber(partNumber),
+      kind,
+      place,
+      priceMinor,
+      JSON.stringify(detail),
+      search,
+    );
   }
 }
 

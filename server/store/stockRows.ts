@@ -1,6 +1,6 @@
 import type { Database, Statement } from 'better-sqlite3';
 import type { Reservation, StockDetail, StockItem, StockKind, StockOrder } from '../../contract/index.ts';
-import { reorderPoint, takeFrom } from '../../core/stock/index.ts';
+import { lookBackFrom, reorderAt, takeFrom } from '../../core/stock/index.ts';
 
 /** A row of the stock with what was booked in and what jobs used of it. */
 export interface StockRow {
@@ -21,37 +21,40 @@ export interface StockRow {
 /** Days until an order is here when nobody has said; the ferry brings parts twice a week. */
 export const USUAL_LEAD_DAYS = 5;
 
-/** What is known of all stock at once, by part number or by item. */
+/** What surrounds things of the stock, by part number or by thing. */
 export interface StockFacts {
   readonly reserved: ReadonlyMap<string, readonly Reservation[]>;
   readonly orders: ReadonlyMap<string, readonly StockOrder[]>;
-  readonly uses: ReadonlyMap<string, readonly { at: string; quantity: number }[]>;
+  /** Used in the days that are looked back on. */
+  readonly used: ReadonlyMap<string, number>;
   readonly batches: ReadonlyMap<string, readonly StockItem['batches'][number][]>;
 }
 
-const RESERVED = (only: string): string => `
-  SELECT n.part_key AS key, n.job_id AS jobId, j.number,
-    n.quantity - CAST(COALESCE((SELECT SUM(u.quantity) FROM part_use u WHERE u.job_id = n.job_id AND u.part_key = n.part_key), 0) AS INTEGER) AS quantity
-  FROM need_state n JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
-  WHERE n.part_key <> '' AND n.kind IN ('part', 'consumable') ${only && 'AND n.part_key = @key'} ORDER BY j.number`;
+/** The things that are asked about: a list of `{ id, key }`. */
+const ASKED = `WITH asked AS MATERIALIZED (
+    SELECT json_extract(value, '$.id') AS id, json_extract(value, '$.key') AS key FROM json_each(@asked)
+  ), keys AS MATERIALIZED (SELECT DISTINCT key FROM asked WHERE key <> '')`;
+const RESERVED = `${ASKED}
+  SELECT w.part_key AS key, w.job_id AS jobId, w.number, w.wanted AS quantity FROM keys JOIN job_want w ON w.part_key = keys.key
+  WHERE w.wanted > 0 AND w.kind IN ('part', 'consumable') ORDER BY w.number`;
 /** Orders of the stock, and what open jobs have ordered for themselves: those are received by ticking them on the job. */
-const ORDERS = (only: string): string => `
-  SELECT id, item_id AS itemId, quantity, received, ordered_at AS orderedAt, person AS "by", expected, supplier, note,
+const ORDERS = `${ASKED}
+  SELECT o.id, o.item_id AS itemId, o.quantity, o.received, o.ordered_at AS orderedAt, o.person AS "by", o.expected, o.supplier, o.note,
     NULL AS jobId, NULL AS number
-  FROM stock_order WHERE closed_at IS NULL ${only && 'AND item_id = @id'}
+  FROM asked JOIN stock_order o ON o.item_id = asked.id AND o.closed_at IS NULL
   UNION ALL
-  SELECT n.job_id || ' ' || n.need_id, s.id, n.quantity, 0, n.ordered_at, '', n.expected, '', '', n.job_id, j.number
-  FROM need_state n JOIN stock s ON s.part_key = n.part_key
-    JOIN job_summary j ON j.job_id = n.job_id AND j.status = 'open'
-  WHERE n.part_key <> '' AND n.state = 'ordered' ${only && 'AND s.id = @id'}
+  SELECT w.job_id || ' ' || w.need_id, asked.id, w.quantity, 0, w.ordered_at, '', w.expected, '', '', w.job_id, w.number
+  FROM asked JOIN job_want w ON w.part_key = asked.key AND w.state = 'ordered' AND asked.key <> ''
   ORDER BY expected, orderedAt`;
-const USES = (only: string): string => `
-  SELECT part_key AS key, at, quantity FROM part_use WHERE part_key <> '' ${only && 'AND part_key = @key'}
-  UNION ALL SELECT stock_id, at, 1 FROM container_emptied ${only && 'WHERE stock_id = @id'}
-  UNION ALL SELECT item_id, at, -change FROM stock_movement WHERE kind = 'used' AND at <> '' ${only && 'AND item_id = @id'}`;
-const BATCHES = (only: string): string => `
-  SELECT item_id AS itemId, batch, MAX(best_before) AS bestBefore, SUM(change) AS quantity FROM stock_movement
-  WHERE batch <> '' ${only && 'AND item_id = @id'} GROUP BY item_id, batch HAVING SUM(change) > 0`;
+const USED = `${ASKED}
+  SELECT keys.key AS key, SUM(u.quantity) AS quantity FROM keys JOIN part_use u ON u.part_key = keys.key AND u.at >= @from GROUP BY keys.key
+  UNION ALL SELECT asked.id, COUNT(*) FROM asked JOIN can_use c ON c.stock_id = asked.id AND c.emptied = 1 AND c.at >= @from GROUP BY asked.id
+  UNION ALL SELECT asked.id, COUNT(*) FROM asked JOIN coolant_entry c ON c.stock_id = asked.id AND c.emptied = 1 AND c.at >= @from GROUP BY asked.id
+  UNION ALL SELECT asked.id, -SUM(m.change) FROM asked JOIN stock_movement m ON m.item_id = asked.id AND m.kind = 'used' AND m.at >= @from
+    GROUP BY asked.id`;
+const BATCHES = `${ASKED}
+  SELECT b.item_id AS itemId, b.batch, b.best_before AS bestBefore, b.quantity FROM asked JOIN stock_batch b ON b.item_id = asked.id
+  WHERE b.quantity > 0`;
 
 interface BatchRow {
   readonly itemId: string;
@@ -59,64 +62,38 @@ interface BatchRow {
   readonly bestBefore: string | null;
   readonly quantity: number;
 }
-/** One question, prepared for the whole stock and for one thing of it. */
-interface Question<Row> {
-  readonly all: Statement<[], Row>;
-  readonly one: Statement<[{ id: string; key: string }], Row>;
-}
 
-/** Reads what surrounds the rows of the stock, each in one query. */
+/** Reads what surrounds things of the stock, each kind of it in one query, from what is kept with every change. */
 export class StockReader {
-  readonly #reserved: Question<Reservation & { readonly key: string }>;
-  readonly #orders: Question<StockOrder>;
-  readonly #uses: Question<{ readonly key: string; readonly at: string; readonly quantity: number }>;
-  readonly #batches: Question<BatchRow>;
+  readonly #reserved: Statement<[{ asked: string }], Reservation & { readonly key: string }>;
+  readonly #orders: Statement<[{ asked: string }], StockOrder>;
+  readonly #used: Statement<[{ asked: string; from: string }], { readonly key: string; readonly quantity: number }>;
+  readonly #batches: Statement<[{ asked: string }], BatchRow>;
 
   constructor(db: Database) {
-    const question = <Row>(sql: (only: string) => string): Question<Row> => ({
-      all: db.prepare(sql('')),
-      one: db.prepare(sql('one')),
-    });
-    this.#reserved = question(RESERVED);
-    this.#orders = question(ORDERS);
-    this.#uses = question(USES);
-    this.#batches = question(BATCHES);
+    this.#reserved = db.prepare(RESERVED);
+    this.#orders = db.prepare(ORDERS);
+    this.#used = db.prepare(USED);
+    this.#batches = db.prepare(BATCHES);
   }
 
-  /** What surrounds everything. */
-  ofAll(): StockFacts {
-    return grouped(this.#reserved.all.all(), this.#orders.all.all(), this.#uses.all.all(), this.#batches.all.all());
-  }
-
-  /** What surrounds one thing. */
-  ofOne({ id, part_key: key }: Pick<StockRow, 'id' | 'part_key'>): StockFacts {
-    const of = { id, key };
-    return grouped(
-      this.#reserved.one.all(of),
-      this.#orders.one.all(of),
-      this.#uses.one.all(of),
-      this.#batches.one.all(of),
-    );
+  /** What surrounds these. @param now ISO time */
+  around(rows: readonly Pick<StockRow, 'id' | 'part_key'>[], now: string): StockFacts {
+    const asked = JSON.stringify(rows.map(({ id, part_key }) => ({ id, key: part_key })));
+    const used = new Map<string, number>();
+    for (const { key, quantity } of this.#used.all({ asked, from: lookBackFrom(now) }))
+      used.set(key, (used.get(key) ?? 0) + quantity);
+    return {
+      reserved: groupBy(this.#reserved.all({ asked }), ({ key }) => key),
+      orders: groupBy(this.#orders.all({ asked }), ({ itemId }) => itemId),
+      used,
+      batches: groupBy(this.#batches.all({ asked }), ({ itemId }) => itemId),
+    };
   }
 }
 
-const grouped = (
-  reserved: readonly (Reservation & { readonly key: string })[],
-  orders: readonly StockOrder[],
-  uses: readonly { readonly key: string; readonly at: string; readonly quantity: number }[],
-  batches: readonly BatchRow[],
-): StockFacts => ({
-  reserved: groupBy(
-    reserved.filter(({ quantity }) => quantity > 0),
-    ({ key }) => key,
-  ),
-  orders: groupBy(orders, ({ itemId }) => itemId),
-  uses: groupBy(uses, ({ key }) => key),
-  batches: groupBy(batches, ({ itemId }) => itemId),
-});
-
-/** A row with what surrounds it. @param now ISO time */
-export function toItem(row: StockRow, now: string, known: StockFacts): StockItem {
+/** A row with what surrounds it. */
+export function toItem(row: StockRow, known: StockFacts): StockItem {
   const detail = JSON.parse(row.detail) as StockDetail;
   const left = row.booked - row.used;
   const reserved = (known.reserved.get(row.part_key) ?? []).map(({ jobId, number, quantity }) => ({
@@ -124,7 +101,7 @@ export function toItem(row: StockRow, now: string, known: StockFacts): StockItem
     number,
     quantity,
   }));
-  const uses = [...(known.uses.get(row.part_key) ?? []), ...(known.uses.get(row.id) ?? [])];
+  const used = (known.used.get(row.part_key) ?? 0) + (known.used.get(row.id) ?? 0);
   const inBatches = known.batches.get(row.id) ?? [];
   // What was used is taken to be what goes off first; what lies there without a batch is older than batches were kept.
   const total = inBatches.reduce((sum, { quantity }) => sum + quantity, 0);
@@ -141,7 +118,7 @@ export function toItem(row: StockRow, now: string, known: StockFacts): StockItem
     left,
     reserved,
     free: left - reserved.reduce((sum, { quantity }) => sum + quantity, 0),
-    reorder: reorderPoint(uses, now, detail.leadDays ?? USUAL_LEAD_DAYS),
+    reorder: reorderAt(used, detail.leadDays ?? USUAL_LEAD_DAYS),
     onOrder: known.orders.get(row.id) ?? [],
     batches: batches
       .filter(({ quantity }) => quantity > 0)

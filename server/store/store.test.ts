@@ -6,6 +6,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { replay } from '../../core/job/index.ts';
 import { backupStore, restoreStore, verifyStore } from '../maintain.ts';
 import { type Harness, harness, NOW, openJob, PROCEDURE } from '../testing/harness.ts';
+import { storedRows } from '../testing/storedRows.ts';
 import { canonical, chainHash } from './chain.ts';
 import { migrate } from './migrate.ts';
 import { openStore } from './open.ts';
@@ -86,10 +87,7 @@ describe('the log', () => {
     const check = (): void => {
       const job = replay('j', server.services.jobs.log.since('j', 0));
       for (const { table, rows } of PROJECTIONS) {
-        const stored = server.db.prepare(`SELECT * FROM ${table} WHERE job_id = 'j'`).all() as Record<
-          string,
-          unknown
-        >[];
+        const stored = storedRows(server.db, table, 'j');
         const sorted = (list: readonly object[]): string[] => list.map((row) => canonical(row)).sort();
         expect(sorted(stored), table).toEqual(sorted(job === null ? [] : rows(job, 'Europe/London')));
       }

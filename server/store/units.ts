@@ -1,5 +1,5 @@
 import type { Database, Statement } from 'better-sqlite3';
-import type { LifeInput, UnitFile, UnitInput, VehicleInput } from '../../contract/index.ts';
+import type { LifeInput, UnitFile, UnitInput, UnitSort, VehicleInput } from '../../contract/index.ts';
 import {
   type FittedUnit,
   type LifeEntry,
@@ -11,6 +11,8 @@ import {
 } from '../../core/vehicle/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
 import type { Audit } from './audit.ts';
+import { holding, soughtIn } from './matching.ts';
+import { type PageAsk, readPage, type ReadPage } from './pages.ts';
 import { prepared } from './prepared.ts';
 import { type RowOutcome, saysTheSame } from './rows.ts';
 
@@ -37,6 +39,20 @@ interface LifeRow {
 /** How adding to a unit's life ended. */
 export type LifeOutcome =
   { readonly ok: true; readonly file: UnitFile } | { readonly ok: false; readonly message: string };
+
+/** By what loose units can be put in order, and the columns of each order. */
+const ORDERS: Readonly<Record<UnitSort, readonly string[]>> = {
+  state: ['state', 'id'],
+  number: ['part_number', 'id'],
+  place: ['place', 'id'],
+};
+
+/** Which loose units are asked for. */
+export interface UnitFilter {
+  readonly text: string;
+  readonly kind: UnitObject['kind'] | undefined;
+  readonly state: UnitObject['state'] | undefined;
+}
 
 /** Throttle bodies, valves and actuators as objects of their own. */
 export class Units {
@@ -82,7 +98,16 @@ export class Units {
         priceMinor: price_minor,
         note,
       }));
-    return { unit, version: this.version(id), life };
+    const vehicleIds = [unit.vehicleId, ...life.map(({ vehicleId }) => vehicleId)].filter((each) => each !== null);
+    const plates = this.#sql<[string], { id: string; plate: string }>(
+      'SELECT id, plate FROM vehicle WHERE id IN (SELECT value FROM json_each(?))',
+    ).all(JSON.stringify(vehicleIds));
+    return {
+      unit,
+      version: this.version(id),
+      life,
+      plates: Object.fromEntries(plates.map((vehicle) => [vehicle.id, vehicle.plate])),
+    };
   }
 
   /** Units by the vehicle they sit on, bodies before valves. */
@@ -100,9 +125,31 @@ export class Units {
     return byVehicle;
   }
 
-  /** Units that are not on a vehicle, and those scrapped or sold, newest number last. */
-  loose(): UnitObject[] {
-    return this.#sql<[], UnitRow>('SELECT * FROM unit WHERE vehicle_id IS NULL ORDER BY state, id').all().map(toUnit);
+  /** A page of the units that sit on no vehicle, those scrapped or sold among them. */
+  loose(filter: UnitFilter, sort: UnitSort, ask: PageAsk): ReadPage<UnitObject> {
+    const sought = filter.text === '' ? null : soughtIn(filter.text);
+    const words =
+      "' ' || lower(id || ' ' || part_number || ' ' || place || ' ' || state || ' ' || kind || ' ' || id_key || ' ' || number_key) || ' '";
+    const { rows, next } = readPage<UnitRow>(
+      this.#sql,
+      {
+        select: 'SELECT * FROM unit',
+        where: [
+          { sql: 'vehicle_id IS NULL', values: [] },
+          ...(filter.kind === undefined ? [] : [{ sql: 'kind = ?', values: [filter.kind] }]),
+          ...(filter.state === undefined ? [] : [{ sql: 'state = ?', values: [filter.state] }]),
+          ...(sought === null ? [] : [holding(sought, words)]),
+        ],
+        order: ORDERS[sort],
+      },
+      ask,
+    );
+    return { rows: rows.map(toUnit), next };
+  }
+
+  /** How many values a key of that order has. */
+  keyLength(sort: UnitSort): number {
+    return ORDERS[sort].length;
   }
 
   /** The version of a unit's row; 0 when there is none. */

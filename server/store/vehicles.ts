@@ -1,10 +1,15 @@
 import type { Database, Statement } from 'better-sqlite3';
-import type { Page, VehicleInput } from '../../contract/index.ts';
+import type { VehicleInput, VehicleSort } from '../../contract/index.ts';
 import type { FittedUnit, MeterUnit, Vehicle } from '../../core/vehicle/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
+import { plainNumber } from '../../core/stock/index.ts';
+import { searchText } from '../../core/words/index.ts';
 import type { Audit } from './audit.ts';
+import { holding, soughtIn } from './matching.ts';
+import { type PageAsk, readPage, type ReadPage } from './pages.ts';
 import { prepared } from './prepared.ts';
 import { type RowOutcome, saysTheSame } from './rows.ts';
+import type { Search } from './search.ts';
 import type { Units } from './units.ts';
 
 interface VehicleRow {
@@ -33,6 +38,13 @@ interface VehicleRow {
 const SELECT = `SELECT v.*, r.value AS last_value, r.unit AS last_unit FROM vehicle v
   LEFT JOIN vehicle_reading r ON r.job_id = (SELECT job_id FROM vehicle_reading WHERE vehicle_id = v.id ORDER BY at DESC, value DESC LIMIT 1)`;
 
+/** By what vehicles can be put in order, and the columns of each order. */
+const ORDERS: Readonly<Record<VehicleSort, readonly string[]>> = {
+  plate: ['v.plate', 'v.id'],
+  make: ['v.make', 'v.model', 'v.id'],
+  owner: ['v.owner', 'v.id'],
+};
+
 /** The list of vehicles. */
 export class Vehicles {
   readonly #sql: Database['prepare'];
@@ -41,7 +53,10 @@ export class Vehicles {
   readonly #audit: Audit;
   readonly #units: Units;
 
-  constructor(db: Database, units: Units, audit: Audit) {
+  readonly #search: Search;
+
+  constructor(db: Database, units: Units, audit: Audit, search: Search) {
+    this.#search = search;
     this.#audit = audit;
     this.#sql = prepared(db);
     this.#units = units;
@@ -53,6 +68,14 @@ export class Vehicles {
         year = excluded.year, engine = excluded.engine, throttle = excluded.throttle, idle_valve = excluded.idle_valve, owner = excluded.owner,
         meter_unit = excluded.meter_unit, figures = excluded.figures, family_id = excluded.family_id, notes = excluded.notes, known_since = excluded.known_since, search = excluded.search,
         version = vehicle.version + 1`);
+  }
+
+  /** Works out the words of rows that an earlier version wrote. Call inside a transaction. */
+  wordRows(): void {
+    if (this.#sql("SELECT 1 FROM setting WHERE key = 'vehicle-words'").get() === undefined) return;
+    const put = this.#sql<[string, string]>('UPDATE vehicle SET search = ? WHERE id = ?');
+    for (const row of this.#sql<[], VehicleRow>(SELECT).all()) put.run(wordsOf(toVehicle(row, [])), row.id);
+    this.#sql("DELETE FROM setting WHERE key = 'vehicle-words'").run();
   }
 
   get(id: string): Vehicle | null {
@@ -86,9 +109,7 @@ export class Vehicles {
 
   #write(id: string, input: VehicleInput): void {
     const { plate, vin, make, model, nickname, year, engine, throttle, idleValve, owner, meterUnit } = input;
-    const search = [plate, plate.replaceAll(' ', ''), vin, make, model, nickname, owner, engine]
-      .join(' ')
-      .toLowerCase();
+    const search = wordsOf(input);
     this.#put.run(
       id,
       plate,
@@ -110,36 +131,37 @@ export class Vehicles {
     );
   }
 
-  /**
-   * Vehicles whose plate, VIN, make, model, owner or engine holds every typed word, by plate.
-   * @param after the key of the last row of the page before, as given in its `next`
-   */
-  search(text: string, after: string | undefined, limit: number): Page<Vehicle> {
-    const words = text.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
-    const [plate = '', id = ''] = after === undefined ? [] : after.split('\u001f');
-    const where = words
-      .map(() => 'instr(v.search, ?) > 0')
-      .concat(after === undefined ? [] : ['(v.plate, v.id) > (?, ?)']);
-    // The index holds all that is searched, in the order wanted: rows themselves are read only for the page.
-    const found = `SELECT v.id FROM vehicle v INDEXED BY vehicle_search ${where.length > 0 ? `WHERE ${where.join(' AND ')}` : ''} ORDER BY v.plate, v.id LIMIT ?`;
-    const rows = this.#sql<unknown[], VehicleRow>(`${SELECT} WHERE v.id IN (${found}) ORDER BY v.plate, v.id`).all(
-      ...words,
-      ...(after === undefined ? [] : [plate, id]),
-      limit + 1,
+  /** A page of the vehicles whose own words hold every typed one. */
+  page(text: string, sort: VehicleSort, ask: PageAsk): ReadPage<Vehicle> {
+    const sought = text === '' ? null : soughtIn(text);
+    // Few are looked up by the full-text index; of many each next one is soon met in the order that is asked for.
+    const few = sought === null ? null : this.#search.few('vehicle', sought);
+    const { rows, next } = readPage<VehicleRow>(
+      this.#sql,
+      {
+        select: SELECT,
+        where: [
+          ...(few === null ? [] : [{ sql: 'v.id IN (SELECT value FROM json_each(?))', values: [JSON.stringify(few)] }]),
+          ...(sought === null ? [] : [holding(sought, 'v.search')]),
+        ],
+        order: ORDERS[sort],
+      },
+      ask,
     );
-    const page = rows.slice(0, limit);
-    const last = page.at(-1);
-    return {
-      rows: this.#whole(page),
-      next: rows.length > limit && last !== undefined ? `${last.plate}\u001f${last.id}` : null,
-    };
+    return { rows: this.#whole(rows), next };
+  }
+
+  /** How many values a key of that order has. */
+  keyLength(sort: VehicleSort): number {
+    return ORDERS[sort].length;
   }
 
   /** Another vehicle with the same plate, or null. */
   withPlate(plate: string, otherThan: string): Vehicle | null {
-    const row = this.#sql<[string, string], VehicleRow>(
-      `${SELECT} WHERE upper(replace(v.plate, ' ', '')) = upper(replace(?, ' ', '')) AND v.id <> ?`,
-    ).get(plate, otherThan);
+    const row = this.#sql<[string, string], VehicleRow>(`${SELECT} WHERE v.plate_key = ? AND v.id <> ?`).get(
+      plainNumber(plate),
+      otherThan,
+    );
     return row === undefined ? null : (this.#whole([row])[0] ?? null);
   }
 
@@ -149,6 +171,22 @@ export class Vehicles {
     return rows.map((row) => toVehicle(row, fitted.get(row.id) ?? []));
   }
 }
+
+/** What a vehicle is found by; of its VIN also the last eight to four signs, which are what people read out. */
+const wordsOf = ({
+  plate,
+  vin,
+  make,
+  model,
+  nickname,
+  owner,
+  engine,
+  notes,
+}: Omit<VehicleInput, 'figures' | 'units'>): string =>
+  searchText(
+    [make, model, nickname, owner, engine, notes],
+    [plate, vin, ...[8, 7, 6, 5, 4].map((last) => vin.slice(-last))],
+  );
 
 /** What a person types about a vehicle, whichever way units and a missing family are written. */
 const typed = ({ lastReading: _, units, familyId, knownSince, ...rest }: Vehicle) => ({

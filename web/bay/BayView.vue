@@ -1,24 +1,23 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted } from 'vue';
+import { computed, onMounted } from 'vue';
+import { fitInto, waitsFor } from '../../core/bay/index.ts';
 import { STAGE_NAMES } from '../../core/job/index.ts';
 import { formatClock, formatMinutes } from '../../core/quantity/index.ts';
 import { lowerFirst } from '../../core/words/index.ts';
+import { useChanges } from '../data/changes.ts';
 import ReminderRows from '../parts/ReminderRows.vue';
 import { useBay } from '../stores/bay.ts';
 import { useNow } from '../stores/clock.ts';
 import { useShop } from '../stores/shop.ts';
 import { dayAround, hourMarks, placeOf, shareOf } from './day.ts';
+import { heldOf, notToStrip, offOf, tasksOf, waitsOf } from './figures.ts';
 
 /** One line of the day per vehicle; beside it, what fits into the present wait. */
 const store = useBay();
 const shop = useShop();
 const now = useNow();
-let timer: ReturnType<typeof setInterval> | undefined;
-onMounted(() => {
-  void store.load();
-  timer = setInterval(() => void store.load(), 20_000);
-});
-onBeforeUnmount(() => clearInterval(timer));
+onMounted(store.load);
+useChanges(store.heard);
 
 const place = computed(() => ({ timeZone: shop.settings.timeZone, calendar: shop.calendar }));
 const day = computed(() => dayAround(now.value, place.value));
@@ -28,33 +27,24 @@ const hours = computed(() =>
 const nowAt = computed(() => placeOf(Date.parse(now.value), day.value) * 100);
 const clock = computed(() => shop.say.clock(now.value));
 const weekday = computed(() => shop.say.weekday(now.value));
-const jobs = computed(() => [...store.jobs.values()]);
 const lines = computed(() =>
-  (store.bay?.lines ?? []).map((line) => ({
+  store.lines.map((line) => ({
     ...line,
-    waitsFor: waiting(line.job.id),
+    waitsFor: waitsFor(line, now.value, shop.say.nearDay),
     drawn: line.stretches.flatMap((stretch) => {
       const share = shareOf(stretch, day.value);
       return share === null ? [] : [{ ...stretch, left: share.left * 100, width: share.width * 100 }];
     }),
   })),
 );
-
-function waiting(id: string): string {
-  const job = store.jobs.get(id);
-  return job === undefined ? '' : (store.figures?.waitsFor(job, now.value, shop.say.nearDay) ?? '');
-}
-const waits = computed(() => store.figures?.waitsOf(jobs.value, now.value) ?? []);
+const waits = computed(() => waitsOf(store.lines, now.value));
 const present = computed(() => waits.value.find(({ left }) => left > 0) ?? null);
 /** Without a running wait the next free hour is filled. */
 const minutes = computed(() => Math.floor((present.value?.left ?? 3600) / 60));
-const chosen = computed(
-  () => store.figures?.fitInto(minutes.value, store.figures.tasksOf(jobs.value, now.value)).chosen ?? null,
-);
-const jobOf = (id: string) => store.jobs.get(id);
-const notToStrip = computed(() => store.figures?.notToStrip(jobs.value, shop.say) ?? []);
-const held = computed(() => store.figures?.heldOf(jobs.value) ?? 0);
-const off = computed(() => store.figures?.offOf(jobs.value) ?? []);
+const chosen = computed(() => fitInto(minutes.value, tasksOf(store.lines, now.value)).chosen);
+const better = computed(() => notToStrip(store.lines, shop.say));
+const held = computed(() => heldOf(store.lines));
+const off = computed(() => offOf(store.lines));
 const numbers = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
 const inWords = (count: number): string => numbers[count] ?? String(count);
 </script>
@@ -66,13 +56,14 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
         <h1 id="bay-day" class="text-[1.75rem]">
           {{ weekday }}
           <span class="text-base font-normal text-soft"
-            >{{ inWords(lines.length) }} {{ lines.length === 1 ? 'vehicle' : 'vehicles' }} in</span
+            >{{ inWords(lines.length) }} {{ lines.length === 1 ? 'vehicle' : 'vehicles' }} in ·
+            <RouterLink class="link" to="/jobs">all jobs</RouterLink></span
           >
         </h1>
         <p v-if="store.failed" class="mt-2 font-semibold text-alarm" role="alert">
           {{ store.failed }} <button type="button" class="link" @click="store.load()">Try again</button>
         </p>
-        <div v-if="store.bay && lines.length === 0" class="mt-6 max-w-prose">
+        <div v-if="store.loaded && lines.length === 0" class="mt-6 max-w-prose">
           <p>No vehicle is in. Find one, or write down a new one, and open a job on it.</p>
           <RouterLink class="primary mt-4 inline-flex!" to="/vehicles">To the vehicles</RouterLink>
         </div>
@@ -137,11 +128,7 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
       >
         <h2 class="text-xl">In the next {{ formatMinutes(minutes) }}</h2>
         <p class="text-soft">
-          {{
-            present
-              ? `until on ${present.job.vehicle.plate}: ${present.label.toLowerCase()}`
-              : 'nothing soaks; hands are free'
-          }}
+          {{ present ? `until on ${present.plate}: ${present.label.toLowerCase()}` : 'nothing soaks; hands are free' }}
         </p>
         <ul class="rows mt-3 border-y border-line">
           <li v-for="task in chosen" :key="task.jobId">
@@ -153,24 +140,26 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
               <span
                 ><span class="block font-semibold leading-snug">{{ task.what }}</span
                 ><span class="text-sm text-soft"
-                  >{{ jobOf(task.jobId)?.vehicle.plate }} · {{ jobOf(task.jobId)?.vehicle.nickname }}</span
+                  >{{ store.byJob.get(task.jobId)?.job.plate }} · {{ store.byJob.get(task.jobId)?.nickname }}</span
                 ></span
               >
             </RouterLink>
           </li>
-          <li v-if="chosen?.length === 0" class="py-3 text-soft">Nothing short enough. Sweep the bay.</li>
+          <li v-if="store.loaded && chosen.length === 0" class="py-3 text-soft">
+            Nothing short enough. Sweep the bay.
+          </li>
         </ul>
         <section v-if="waits.length > 3" class="mt-5">
           <h3 class="text-sm font-bold">Soaks and waits</h3>
           <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
-            <li v-for="wait in waits" :key="wait.job.id + wait.label" class="flex justify-between gap-3 py-1.5">
-              <RouterLink class="hover:underline" :to="`/jobs/${wait.job.id}`"
-                >{{ wait.job.vehicle.plate }} <span class="text-soft">{{ lowerFirst(wait.label) }}</span></RouterLink
+            <li v-for="wait in waits" :key="wait.jobId + wait.label" class="flex justify-between gap-3 py-1.5">
+              <RouterLink class="hover:underline" :to="`/jobs/${wait.jobId}`"
+                >{{ wait.plate }} <span class="text-soft">{{ lowerFirst(wait.label) }}</span></RouterLink
               ><b class="whitespace-nowrap text-brass">{{ wait.left > 0 ? formatClock(wait.left) : 'up' }}</b>
             </li>
           </ul>
         </section>
-        <p v-for="job in notToStrip" :key="job.id" class="mt-4 leading-relaxed text-soft">
+        <p v-for="job in better" :key="job.id" class="mt-4 leading-relaxed text-soft">
           Do not strip <RouterLink class="link" :to="`/jobs/${job.id}`">{{ job.plate }}</RouterLink> today:
           {{ job.words }}, and until then it can drive.
         </p>
@@ -181,11 +170,11 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
       aria-label="Tally of the Bay"
       class="flex shrink-0 flex-wrap items-center gap-x-8 gap-y-2 border-t border-line bg-band px-4 py-2.5 md:px-7"
     >
-      <p v-for="wait in waits.slice(0, 3)" :key="wait.job.id + wait.label">
+      <p v-for="wait in waits.slice(0, 3)" :key="wait.jobId + wait.label">
         <span class="figure block text-[1.375rem] text-brass">{{
           wait.left > 0 ? formatClock(wait.left) : 'time is up'
         }}</span><span class="mt-0.5 block text-[0.8125rem] text-soft"
-          >{{ wait.label.toLowerCase() }}, {{ wait.job.vehicle.plate }}</span
+          >{{ wait.label.toLowerCase() }}, {{ wait.plate }}</span
         >
       </p>
       <p>

@@ -1,61 +1,31 @@
-import { flushPromises, mount } from '@vue/test-utils';
+import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { BayLine, JobSummary } from '../../contract/index.ts';
+import type { BayLine } from '../../contract/index.ts';
 import type { CommandBody } from '../../core/job/index.ts';
-import { play } from '../../core/job/testing/play.ts';
-import { off, open, pin } from '../../core/job/testing/samples.ts';
-import { freshShop, press, read, refusal, serve, stubs } from '../testing.ts';
+import { off, pin } from '../../core/job/testing/samples.ts';
+import { bayLine, FakeStream, freshShop, press, read, refusal, serve, stubs } from '../testing.ts';
 import BayView from './BayView.vue';
 
-const summary = (id: string, more: Partial<JobSummary> = {}): JobSummary => ({
-  id,
-  number: 1,
-  vehicleId: 'v',
-  plate: `AB ${id}`,
-  name: 'Sule 650',
-  status: 'open',
-  stage: 'clean',
-  openedAt: '2026-05-13T08:00:00.000Z',
-  lastAt: '2026-05-13T08:20:00.000Z',
-  lastWords: 'Timer: throttle body soaks',
-  lastBy: 'isla',
-  reading: 10,
-  readingUnit: 'km',
-  decision: '',
-  itemsOff: 0,
-  held: false,
-  ...more,
-});
 const timer = (label: string, minutes: number): CommandBody => ({
   type: 'start-timer',
   data: { id: label, label, minutes, kind: 'soak' },
 });
-/** The Bay as the server answers, each line with its log. */
-function bay(
-  jobs: Readonly<Record<string, { bodies: CommandBody[]; line?: Partial<BayLine> & { job?: JobSummary } }>>,
-) {
-  const logs = Object.entries(jobs).map(([id, { bodies }]) => {
-    const { log } = play([open, ...bodies]);
-    return [`GET /api/jobs/${id}?since=0`, { jobId: id, version: log.length, events: log }] as const;
-  });
-  return serve({
-    'GET /api/reminders': { rows: [] },
+/** The Bay as the server answers. */
+const bay = (jobs: Readonly<Record<string, { bodies: CommandBody[]; line?: Partial<BayLine> }>>) =>
+  serve({
+    'GET /api/reminders?dueBy=2026-05-13&limit=6': { rows: [], next: null },
     'GET /api/bay': {
       now: '2026-05-13T09:00:00.000Z',
-      lines: Object.entries(jobs).map(([id, { line }]) => ({ job: summary(id), stretches: [], ...line })),
+      lines: Object.entries(jobs).map(([id, { bodies, line }]) => ({ ...bayLine(id, ...bodies), ...line })),
     },
-    ...Object.fromEntries(logs),
   });
-}
 async function show() {
   const wrapper = mount(BayView, { global: { stubs } });
-  await flushPromises();
-  // What works the jobs out is loaded after the lines.
-  await vi.dynamicImportSettled();
   await flushPromises();
   return wrapper;
 }
 
+enableAutoUnmount(afterEach);
 beforeEach(() => {
   freshShop();
   vi.restoreAllMocks();
@@ -73,9 +43,9 @@ describe('the Bay', () => {
     const wrapper = await show();
     // Both were begun at 8:02.
     expect(read(wrapper)).toContain('In the next 20 min');
-    expect(read(wrapper)).toContain('until on AB 1: throttle body soaks');
+    expect(read(wrapper)).toContain('until on AB a: throttle body soaks');
     const foot = read(wrapper.find('[aria-label="Tally of the Bay"]'));
-    expect(foot).toMatch(/20:00 ?throttle body soaks, AB 1/);
+    expect(foot).toMatch(/20:00 ?throttle body soaks, AB a/);
     expect(foot).toMatch(/9:50:00 ?screws oiled|9:50 h ?screws oiled/);
     // A vehicle that waits has no task; the third has.
     expect(wrapper.findAll('aside ul li')).toHaveLength(1);
@@ -106,7 +76,6 @@ describe('the Bay', () => {
     bay({
       a: {
         bodies: [pin, off('plug'), off('cover'), off('bolts'), off('body')],
-        line: { job: summary('a', { held: true }) },
       },
       b: { bodies: [pin, off('plug')] },
     });
@@ -119,14 +88,14 @@ describe('the Bay', () => {
       a: { bodies: [pin, { type: 'tick-need', data: { needId: 'need', state: 'ordered', expected: '2026-05-15' } }] },
     });
     expect(read(await show())).toMatch(
-      /Do not strip AB 1 today: its gasket is expected .*, and until then it can drive\./,
+      /Do not strip AB a today: its gasket is expected .*, and until then it can drive\./,
     );
   });
   it('teaches what to do while it is empty, and tries again when it failed', async () => {
     const asked = bay({});
     const wrapper = await show();
     expect(read(wrapper)).toContain('No vehicle is in.');
-    serve({ 'GET /api/bay': refusal(503, 'Another program holds the store.'), 'GET /api/reminders': { rows: [] } });
+    serve({ 'GET /api/bay': refusal(503, 'Another program holds the store.') });
     const failed = await show();
     expect(failed.find('[role="alert"]').text()).toContain('Another program holds the store.');
     bay({ a: { bodies: [] } });
@@ -135,5 +104,25 @@ describe('the Bay', () => {
     expect(failed.find('[role="alert"]').exists()).toBe(false);
     expect(failed.findAll('section ul li')).toHaveLength(1);
     expect(asked.some(({ path }) => path === '/api/bay')).toBe(true);
+  });
+  it('follows a job that changes, comes or goes, and asks for that one alone', async () => {
+    FakeStream.all.length = 0;
+    vi.stubGlobal('EventSource', FakeStream);
+    bay({ a: { bodies: [] }, b: { bodies: [] } });
+    const wrapper = await show();
+    const asked = serve({
+      'GET /api/bay?job=a': { now: '', lines: [bayLine('a', pin, off('cover'))] },
+      'GET /api/bay?job=b': { now: '', lines: [] },
+    });
+    FakeStream.say({ kind: 'job', id: 'a', version: 3 });
+    FakeStream.say({ kind: 'job', id: 'b', version: 9 });
+    FakeStream.say({ kind: 'rows', list: 'stock' });
+    await vi.waitFor(() => expect(asked).toHaveLength(2));
+    await flushPromises();
+    expect(asked.map(({ path }) => path)).toEqual(['/api/bay?job=a', '/api/bay?job=b']);
+    expect(wrapper.findAll('section ul li')).toHaveLength(1);
+    expect(read(wrapper.find('[aria-label="Tally of the Bay"]'))).toMatch(/1 ?items off, one vehicle/);
+    wrapper.unmount();
+    vi.unstubAllGlobals();
   });
 });

@@ -4,7 +4,8 @@ import { useRoute, useRouter } from 'vue-router';
 import type { KnowledgeReply } from '../../contract/index.ts';
 import { COMMONNESS, GROUPS, type Group, type KnowledgeEdit } from '../../core/diagnose/index.ts';
 import TextField from '../parts/TextField.vue';
-import { api, ApiError } from '../stores/api.ts';
+import { ApiError } from '../data/api.ts';
+import { changeKnowledge, readKnowledge } from '../data/knowledge.ts';
 import { useShop } from '../stores/shop.ts';
 import PortraitRows from './PortraitRows.vue';
 import ScoreBlock from './ScoreBlock.vue';
@@ -25,7 +26,7 @@ const busy = ref(false);
 const wanted = computed(() => (typeof route.query.version === 'string' ? route.query.version : 'newest'));
 async function load(): Promise<void> {
   try {
-    page.value = await api.get<KnowledgeReply>(`/knowledge/${wanted.value}/page`);
+    page.value = await readKnowledge(wanted.value);
     chosen.value ||= page.value.knowledge.causes[0]?.id ?? '';
     failed.value = '';
   } catch (error) {
@@ -62,12 +63,7 @@ async function keep(): Promise<void> {
   errors.value = {};
   problem.value = '';
   try {
-    await api.post('/knowledge', {
-      by: shop.personId,
-      base: page.value.knowledge.version,
-      note: note.value,
-      edits: edits.value,
-    });
+    await changeKnowledge(page.value.knowledge.version, note.value, edits.value);
     edits.value = [];
     note.value = '';
     await router.replace('/knowledge');

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { type Difference, diffProcedures, type Procedure } from '../../core/procedure/index.ts';
-import { api } from '../stores/api.ts';
+import { readProcedure } from '../data/procedures.ts';
 import { useJob } from '../stores/job.ts';
 
 /** Two versions of a procedure against each other; from a job, the way to the newer one. */
@@ -21,11 +21,11 @@ watch(
     // On the way to another page there is nothing to compare.
     if (typeof route.query.from !== 'string') return;
     const { id } = route.params;
-    const to = typeof route.query.to === 'string' ? `?version=${route.query.to}` : '';
+    const to = typeof route.query.to === 'string' ? route.query.to : undefined;
     try {
       [before.value, after.value] = await Promise.all([
-        api.get<Procedure>(`/procedures/${String(id)}?version=${route.query.from}`),
-        api.get<Procedure>(`/procedures/${String(id)}${to}`),
+        readProcedure(String(id), route.query.from),
+        readProcedure(String(id), to),
       ]);
       if (jobId.value !== null) await store.load(jobId.value);
     } catch (error) {

@@ -1,19 +1,10 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef } from 'vue';
-import { type EngineFamily, engineLine } from '../../core/vehicle/index.ts';
-import { api } from '../stores/api.ts';
+import { engineLine } from '../../core/vehicle/index.ts';
+import { useFamilies } from '../data/families.ts';
 import { freshId } from '../stores/job.ts';
 
-const families = shallowRef<readonly EngineFamily[] | null>(null);
-const failed = ref('');
+const { families, failed } = useFamilies();
 const fresh = freshId();
-onMounted(async () => {
-  try {
-    families.value = (await api.get<{ rows: EngineFamily[] }>('/families')).rows;
-  } catch (error) {
-    failed.value = error instanceof Error ? error.message : String(error);
-  }
-});
 </script>
 
 <template>

@@ -2,7 +2,6 @@
 import { FIELDS } from '../../core/quantity/index.ts';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import type { FamilyRow } from '../../contract/index.ts';
 import { type EngineFamily, FAMILY_FIGURES, FIGURE_FIELDS, UNIT_KINDS } from '../../core/vehicle/index.ts';
 import AuditLines from '../parts/AuditLines.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
@@ -11,7 +10,8 @@ import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
 import KitFields from './KitFields.vue';
 import VariantFields from '../parts/VariantFields.vue';
-import { api, ApiError } from '../stores/api.ts';
+import { ApiError } from '../data/api.ts';
+import { readFamily as askFamily } from '../data/families.ts';
 import { freshId } from '../stores/job.ts';
 import { useRow } from '../stores/rows.ts';
 import { useShop } from '../stores/shop.ts';
@@ -39,7 +39,7 @@ watch(
     loaded.value = isNew.value;
     if (isNew.value) return;
     try {
-      const { family, version } = await api.get<FamilyRow>(`/families/${id}`);
+      const { family, version } = await askFamily(id);
       text.value = familyText(family, shop.settings.currency);
       row.version.value = version;
       loaded.value = true;

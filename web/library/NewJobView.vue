@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import type { CommandReply, VehicleFile } from '../../contract/index.ts';
+import type { VehicleFile } from '../../contract/index.ts';
 import { format } from '../../core/quantity/index.ts';
 import { engineLine, METER_FIELDS, readMeter, vehicleName } from '../../core/vehicle/index.ts';
 import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
-import { api, ApiError } from '../stores/api.ts';
+import { ApiError } from '../data/api.ts';
+import { sendCommand } from '../data/jobs.ts';
+import { readVehicle } from '../data/vehicles.ts';
 import { nowIso } from '../stores/clock.ts';
 import { freshId } from '../stores/job.ts';
 import { useShop } from '../stores/shop.ts';
@@ -28,7 +30,7 @@ const commandId = freshId();
 watch(
   () => String(route.params.id),
   async (id) => {
-    file.value = await api.get<VehicleFile>(`/vehicles/${id}`).catch((error: unknown) => {
+    file.value = await readVehicle(id).catch((error: unknown) => {
       general.value = error instanceof Error ? error.message : String(error);
       return null;
     });
@@ -49,7 +51,7 @@ async function open(): Promise<void> {
   busy.value = true;
   general.value = '';
   try {
-    await api.post<CommandReply>(`/jobs/${jobId}/commands`, {
+    await sendCommand(jobId, {
       id: commandId,
       at: nowIso(),
       by: shop.personId,

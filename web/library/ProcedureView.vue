@@ -7,7 +7,7 @@ import { formatMinutes } from '../../core/quantity/index.ts';
 import { estimate, planRefit } from '../../core/refit/index.ts';
 import FigureRow from '../parts/FigureRow.vue';
 import SourceNote from '../parts/SourceNote.vue';
-import { api } from '../stores/api.ts';
+import { readProcedure, readTimes, readVersions } from '../data/procedures.ts';
 import { useShop } from '../stores/shop.ts';
 
 const route = useRoute();
@@ -24,12 +24,12 @@ watch(
     if (route.matched.at(-1)?.path !== own) return;
     try {
       const [body, list, taken] = await Promise.all([
-        api.get<Procedure>(`/procedures/${id}${version === '' ? '' : `?version=${version}`}`),
-        api.get<{ rows: ProcedureVersion[] }>(`/procedures/${id}/versions`),
-        api.get<ItemTimes>(`/procedures/${id}/times`),
+        readProcedure(id, version === '' ? undefined : version),
+        readVersions(id),
+        readTimes(id),
       ]);
       procedure.value = body;
-      versions.value = list.rows;
+      versions.value = list;
       times.value = taken;
     } catch (error) {
       failed.value = error instanceof Error ? error.message : String(error);

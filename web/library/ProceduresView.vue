@@ -1,25 +1,17 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { ProcedureLine } from '../../contract/index.ts';
-import { type Procedure, WORK_KINDS } from '../../core/procedure/index.ts';
-import { api, ApiError } from '../stores/api.ts';
-import { useShop } from '../stores/shop.ts';
+import type { ProcedureFile } from '../../contract/index.ts';
+import { WORK_KINDS } from '../../core/procedure/index.ts';
+import { ApiError } from '../data/api.ts';
+import { takeProcedureFile, useProcedures } from '../data/procedures.ts';
 
 /** The procedures library: what comes off, in which order, and what binds the way back. */
 const router = useRouter();
-const shop = useShop();
-const rows = shallowRef<readonly ProcedureLine[]>([]);
-const failed = ref('');
+const { rows: read, failed } = useProcedures();
+const rows = computed(() => read.value ?? []);
 const wrong = ref<readonly string[]>([]);
 
-onMounted(async () => {
-  try {
-    rows.value = (await api.get<{ rows: ProcedureLine[] }>('/procedures')).rows;
-  } catch (error) {
-    failed.value = error instanceof Error ? error.message : String(error);
-  }
-});
 const groups = computed(() => {
   const families = [...new Set(rows.value.map(({ family }) => family))].sort();
   return families.map((family) => ({ family, rows: rows.value.filter((row) => row.family === family) }));
@@ -31,8 +23,7 @@ async function readFile(event: Event): Promise<void> {
   if (file === undefined) return;
   wrong.value = [];
   try {
-    const parsed: unknown = JSON.parse(await file.text());
-    const saved = await api.post<Procedure>('/procedures/files', { by: shop.personId, file: parsed });
+    const saved = await takeProcedureFile(JSON.parse(await file.text()) as ProcedureFile);
     await router.push(`/procedures/${saved.id}`);
   } catch (error) {
     wrong.value =

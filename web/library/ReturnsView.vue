@@ -1,40 +1,26 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue';
+import { computed } from 'vue';
 import type { ReturnLine } from '../../contract/index.ts';
 import { FAIL_CODES, type FailCode } from '../../core/job/index.ts';
 import { sayDate } from '../../core/days/index.ts';
-import { api } from '../stores/api.ts';
+import { sendReturn, useFailCodes, useReturns } from '../data/followUps.ts';
 import { useShop } from '../stores/shop.ts';
 
 /** Units that came off for good, each with its fail code, until they are sent back. */
 const shop = useShop();
-const rows = shallowRef<readonly ReturnLine[] | null>(null);
-const failed = ref('');
-onMounted(load);
-async function load(): Promise<void> {
+const { rows, next, failed, loaded, more, reload } = useReturns();
+const { data: codes } = useFailCodes();
+async function sent(line: ReturnLine): Promise<void> {
   try {
-    rows.value = (await api.get<{ rows: ReturnLine[] }>('/returns')).rows;
-  } catch (error) {
-    failed.value = error instanceof Error ? error.message : String(error);
-  }
-}
-async function sent({ jobId, id }: ReturnLine): Promise<void> {
-  try {
-    await api.post(`/returns/${jobId}/${id}/sent`, { by: shop.personId, note: '' });
-    await load();
+    await sendReturn(line);
+    await reload();
   } catch (error) {
     failed.value = error instanceof Error ? error.message : String(error);
   }
 }
 /** How often each code came: what keeps failing shows. */
 const counts = computed(() =>
-  (Object.keys(FAIL_CODES) as FailCode[])
-    .map((code) => ({
-      code,
-      name: FAIL_CODES[code],
-      count: rows.value?.filter(({ failCode }) => failCode === code).length ?? 0,
-    }))
-    .filter(({ count }) => count > 0),
+  (codes.value?.failCodes ?? []).map(({ code, count }) => ({ count, name: FAIL_CODES[code as FailCode] ?? code })),
 );
 </script>
 
@@ -44,7 +30,7 @@ const counts = computed(() =>
     <h1 class="text-[1.75rem]">Returns box</h1>
     <p class="mt-1 text-soft">What came off for good, with its fail code.</p>
     <p v-if="failed" class="mt-2 font-semibold text-alarm" role="alert">{{ failed }}</p>
-    <ul v-if="rows" class="rows mt-4 max-w-4xl border-y border-line">
+    <ul v-if="loaded" class="rows mt-4 max-w-4xl border-y border-line">
       <li v-for="row in rows" :key="row.jobId + row.id" class="flex flex-wrap items-center gap-x-5 gap-y-1 py-3">
         <span class="code w-14 text-lg font-bold">{{ row.failCode }}</span>
         <span class="min-w-56 flex-1">
@@ -69,6 +55,7 @@ const counts = computed(() =>
         The box is empty. A unit that is replaced in a job lands here with its code.
       </li>
     </ul>
+    <button v-if="next" type="button" class="quiet mt-3" @click="more">Show more</button>
     <p v-if="counts.length > 0" class="mt-4 text-soft">
       So far: {{ counts.map(({ count, name }) => `${count} × ${name.toLowerCase()}`).join(', ') }}.
     </p>

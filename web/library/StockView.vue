@@ -1,69 +1,55 @@
 <script setup lang="ts">
-import { storeToRefs } from 'pinia';
-import { computed, onMounted, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { StockItem } from '../../contract/index.ts';
-import { shelfState } from '../../core/stock/index.ts';
 import { sayDate } from '../../core/days/index.ts';
-import { api, ApiError } from '../stores/api.ts';
+import { lowOn, onItsWay, orderAt } from '../../core/stock/index.ts';
+import { ApiError } from '../data/api.ts';
+import { findStock, takeTable, useStockList, useStockOutlook } from '../data/stock.ts';
+import type { ListColumn } from '../parts/listColumns.ts';
+import ListTable from '../parts/ListTable.vue';
 import { freshId } from '../stores/job.ts';
+import { useListAsk } from '../stores/listMemory.ts';
 import { useShop } from '../stores/shop.ts';
-import { useToday } from '../stores/today.ts';
-import { useStock } from '../stores/stock.ts';
 
 /** What lies there, what of it is spoken for, and what should be ordered before it runs out. */
 const shop = useShop();
 const router = useRouter();
-const stock = useStock();
-const { rows, failed } = storeToRefs(stock);
-const text = ref('');
+const { text, settled, order, query } = useListAsk('stock', { sort: 'kind', direction: 'asc' });
+const { rows, next, failed, loaded, busy, more, reload } = useStockList(() => query.value);
+const { data: outlook } = useStockOutlook();
 const found = ref('');
 const table = ref<{ message: string; lines: readonly string[]; text: string; goodOnly: boolean } | null>(null);
 const taken = ref('');
-onMounted(stock.load);
-const kinds = {
-  gasket: 'Gaskets',
-  seal: 'Seals',
-  part: 'Parts',
-  screw: 'Screws',
-  cleaner: 'Cleaners',
-  coolant: 'Coolant',
-} as const;
-const today = useToday();
-const onItsWay = ({ onOrder }: StockItem): number =>
-  onOrder.reduce((sum, { quantity, received }) => sum + quantity - received, 0);
-const point = ({ detail, reorder }: StockItem): number | null => detail.reorderAt ?? reorder.point;
-/** At or below the point, with what is on its way counted in. */
-const low = (row: StockItem): boolean => {
-  const at = point(row);
-  const coming = row.free + onItsWay(row);
-  return coming < 0 || (at !== null && coming <= at);
+const columns: readonly ListColumn[] = [
+  { id: 'left', name: 'Left', always: true, figures: true },
+  { id: 'name', name: 'Thing', sort: 'name', always: true },
+  { id: 'kind', name: 'Kind', sort: 'kind', from: 'lg' },
+  { id: 'number', name: 'Number', sort: 'number', from: 'sm' },
+  { id: 'place', name: 'Place', sort: 'place', from: 'md' },
+  { id: 'wanted', name: 'Spoken for', from: 'md' },
+  { id: 'point', name: 'Order at', figures: true, from: 'xl' },
+  { id: 'price', name: 'Price', figures: true, from: 'lg' },
+];
+const keyOf = ({ id }: StockItem): string => id;
+const KINDS: Readonly<Record<StockItem['kind'], string>> = {
+  gasket: 'gasket',
+  seal: 'seal',
+  part: 'part',
+  screw: 'screw',
+  cleaner: 'cleaner',
+  coolant: 'coolant',
 };
-const toOrder = computed(() => rows.value.filter(low));
-const going = computed(() =>
-  rows.value.flatMap((row) =>
-    row.batches
-      .filter((batch) => shelfState(batch, today.value) !== 'keeps')
-      .map((batch) => ({ row, batch, past: shelfState(batch, today.value) === 'past' })),
-  ),
-);
-const groups = computed(() => {
-  const wanted = text.value.toLowerCase();
-  const shown = rows.value.filter((row) => `${row.name} ${row.partNumber} ${row.place}`.toLowerCase().includes(wanted));
-  return (Object.keys(kinds) as (keyof typeof kinds)[])
-    .map((kind) => ({ kind, name: kinds[kind], rows: shown.filter((row) => row.kind === kind) }))
-    .filter((group) => group.rows.length > 0);
-});
+const toOrder = computed(() => outlook.value?.toOrder ?? []);
+const going = computed(() => outlook.value?.going ?? []);
 /** A scanner types a number and presses Enter. */
 async function scan(): Promise<void> {
   found.value = '';
   if (text.value.trim() === '') return;
   try {
-    const reply = await api.get<{ itemId: string | null; code: { batch?: string; bestBefore?: string | null } }>(
-      `/stock/find?code=${encodeURIComponent(text.value)}`,
-    );
+    const reply = await findStock(text.value);
     if (reply.itemId === null) {
-      found.value = groups.value.length === 0 ? 'No such number here. Note it as a new thing?' : '';
+      found.value = rows.value.length === 0 ? 'No such number here. Note it as a new thing?' : '';
       return;
     }
     const { batch = '', bestBefore } = reply.code;
@@ -84,11 +70,10 @@ async function readTable(event: Event): Promise<void> {
 async function sendTable(content: string, goodOnly: boolean): Promise<void> {
   taken.value = '';
   try {
-    const path = `/stock/table?by=${shop.personId}${goodOnly ? '&good=1' : ''}`;
-    const reply = await api.upload<{ taken: number }>(path, new Blob([content], { type: 'text/csv' }));
+    const reply = await takeTable(content, goodOnly);
     taken.value = `${reply.taken} ${reply.taken === 1 ? 'line' : 'lines'} taken in.`;
     table.value = null;
-    await stock.load();
+    await reload();
   } catch (error) {
     table.value = {
       message: error instanceof Error ? error.message : String(error),
@@ -148,52 +133,65 @@ const create = (): void =>
           <span class="text-soft"
             >{{ row.free < 0 ? `−${-row.free}` : row.free }} free{{
               onItsWay(row) ? `, ${onItsWay(row)} on the way` : ''
-            }}{{ point(row) === null ? '' : `, order at ${point(row)}` }}</span
+            }}{{ orderAt(row) === null ? '' : `, order at ${orderAt(row)}` }}</span
           >
         </li>
       </ul>
     </section>
     <section v-if="going.length > 0 && text === ''" class="mt-3 px-4">
       <p
-        v-for="{ row, batch, past } in going"
-        :key="row.id + batch.batch"
+        v-for="{ item, batch, past } in going"
+        :key="item.id + batch.batch"
         :class="past ? 'font-semibold text-alarm' : 'text-brass'"
       >
-        {{ row.name }}, batch {{ batch.batch }}: {{ past ? 'past its date' : 'keeps until' }}
+        {{ item.name }}, batch {{ batch.batch }}: {{ past ? 'past its date' : 'keeps until' }}
         {{ sayDate(batch.bestBefore ?? '') }}.
       </p>
     </section>
-    <section v-for="group in groups" :key="group.kind" class="mt-6">
-      <h2 class="text-sm font-bold">{{ group.name }}</h2>
-      <ul class="rows mt-1 border-y border-line">
-        <li
-          v-for="row in group.rows"
-          :key="row.id"
-          class="grid grid-cols-[3.5rem_1fr] items-baseline gap-x-4 py-2.5 md:grid-cols-[3.5rem_1fr_9rem_10rem_8rem_6rem]"
+    <ListTable
+      v-if="rows.length > 0"
+      class="mt-5"
+      name="stock"
+      caption="Stock"
+      :columns="columns"
+      :rows="rows"
+      :key-of="keyOf"
+      :order="order"
+      :more="next !== null"
+      :busy="busy"
+      @order="order = $event"
+      @more="more"
+    >
+      <template #cell-left="{ row }"
+        ><span class="figure text-xl" :class="row.left < 0 ? 'text-alarm' : lowOn(row) ? 'text-brass' : ''">{{
+          row.left
+        }}</span></template
+      >
+      <template #cell-name="{ row }"
+        ><RouterLink class="font-semibold hover:underline" :to="`/stock/${row.id}`">{{ row.name }}</RouterLink
+        ><span v-if="row.left < 0" class="block text-sm text-alarm">more used than was booked in: count again</span
+        ><span class="code block text-sm text-soft sm:hidden">{{ row.partNumber }}</span></template
+      >
+      <template #cell-kind="{ row }"
+        ><span class="text-soft">{{ KINDS[row.kind] }}</span></template
+      >
+      <template #cell-number="{ row }"
+        ><span class="code">{{ row.partNumber }}</span></template
+      >
+      <template #cell-place="{ row }">{{ row.place }}</template>
+      <template #cell-wanted="{ row }">
+        <span v-if="row.reserved.length > 0" class="block text-sm"
+          >job {{ row.reserved.map(({ number }) => number).join(', ') }}</span
         >
-          <span class="figure text-xl" :class="row.left < 0 ? 'text-alarm' : low(row) ? 'text-brass' : ''"
-            >{{ row.left }}<span v-if="row.left < 0" class="sr-only"> below zero: count again</span></span
-          >
-          <span
-            ><RouterLink class="font-semibold hover:underline" :to="`/stock/${row.id}`">{{ row.name }}</RouterLink
-            ><span v-if="row.left < 0" class="block text-sm text-alarm"
-              >more used than was booked in: count again</span
-            ></span
-          >
-          <span class="code text-soft max-md:col-start-2">{{ row.partNumber }}</span><span
-            class="text-soft max-md:col-start-2"
-            >{{ row.place }}</span
-          >
-          <span class="text-sm max-md:col-start-2">
-            <span v-if="row.reserved.length > 0" class="block"
-              >job {{ row.reserved.map(({ number }) => number).join(', ') }}</span
-            >
-            <span v-if="onItsWay(row) > 0" class="block text-brass">{{ onItsWay(row) }} on the way</span>
-          </span>
-          <span class="md:text-right max-md:col-start-2">{{ shop.say.money(row.priceMinor) }}</span>
-        </li>
-      </ul>
-    </section>
-    <p v-if="groups.length === 0 && !failed" class="mt-6 text-soft">Nothing fits.</p>
+        <span v-if="onItsWay(row) > 0" class="block text-sm text-brass">{{ onItsWay(row) }} on the way</span>
+      </template>
+      <template #cell-point="{ row }"
+        ><span class="text-soft">{{ orderAt(row) ?? '' }}</span></template
+      >
+      <template #cell-price="{ row }">{{ shop.say.money(row.priceMinor) }}</template>
+    </ListTable>
+    <p v-else-if="loaded && !failed" class="mt-6 text-soft">
+      {{ settled === '' ? 'Nothing lies here yet. Note the first thing, or take a table in.' : 'Nothing fits.' }}
+    </p>
   </section>
 </template>

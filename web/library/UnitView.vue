@@ -2,7 +2,7 @@
 import { minorIn } from '../parts/numberIn.ts';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import type { Page, UnitFile, VehicleFile } from '../../contract/index.ts';
+import type { UnitFile, VehicleFile } from '../../contract/index.ts';
 import {
   FEATURES,
   LIFE_KINDS,
@@ -10,7 +10,7 @@ import {
   matchVariant,
   UNIT_KINDS,
   unitTypeOf,
-  type Vehicle,
+  vehicleName,
 } from '../../core/vehicle/index.ts';
 import AuditLines from '../parts/AuditLines.vue';
 import SideBySide from '../parts/SideBySide.vue';
@@ -18,7 +18,10 @@ import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
 import VariantFields from '../parts/VariantFields.vue';
 import { emptyVariant, readVariant, variantText } from '../parts/variantText.ts';
-import { api } from '../stores/api.ts';
+import { liveUnit, readUnit } from '../data/units.ts';
+import { lookForVehicles, readVehicle } from '../data/vehicles.ts';
+import PickField from '../parts/PickField.vue';
+import type { Pick } from '../parts/picks.ts';
 import { useRow } from '../stores/rows.ts';
 import { useShop } from '../stores/shop.ts';
 
@@ -27,7 +30,6 @@ const route = useRoute();
 const shop = useShop();
 const file = shallowRef<UnitFile | null>(null);
 const vehicle = shallowRef<VehicleFile | null>(null);
-const vehicles = shallowRef<readonly Vehicle[]>([]);
 const failed = ref('');
 const problem = ref('');
 const text = ref(emptyVariant());
@@ -37,12 +39,11 @@ const sent = shallowRef<unknown>(null);
 
 async function load(id: string): Promise<void> {
   try {
-    file.value = await api.get<UnitFile>(`/units/${id}`);
+    file.value = await readUnit(id);
     text.value = variantText(file.value.unit.features);
     row.version.value = file.value.version;
     const { vehicleId } = file.value.unit;
-    vehicle.value = vehicleId === null ? null : await api.get<VehicleFile>(`/vehicles/${vehicleId}`);
-    vehicles.value = (await api.get<Page<Vehicle>>('/vehicles?limit=100')).rows;
+    vehicle.value = vehicleId === null ? null : await readVehicle(vehicleId);
   } catch (error) {
     failed.value = error instanceof Error ? error.message : String(error);
   }
@@ -57,7 +58,7 @@ const expected = computed(() =>
 const match = computed(() =>
   expected.value === null || !read.value.ok ? null : matchVariant(expected.value, read.value.features),
 );
-const plateOf = (id: string | null): string => vehicles.value.find((each) => each.id === id)?.plate ?? id ?? '';
+const plateOf = (id: string | null): string => (id === null ? '' : (file.value?.plates[id] ?? id));
 
 async function attempt(step: () => Promise<unknown>): Promise<void> {
   problem.value = '';
@@ -92,6 +93,9 @@ const kind = ref<LifeKind>('taken-off');
 const vehicleId = ref('');
 const place = ref('');
 const price = ref('');
+async function look(typed: string): Promise<readonly Pick[]> {
+  return (await lookForVehicles(typed)).map((each) => ({ id: each.id, words: each.plate, about: vehicleName(each) }));
+}
 const note = ref('');
 const priceWrong = ref<string | null>(null);
 function live(): void {
@@ -99,15 +103,12 @@ function live(): void {
   priceWrong.value = typed !== null && Number.isNaN(typed) ? `Expected an amount, got “${price.value}”.` : null;
   if (priceWrong.value !== null) return;
   void attempt(async () => {
-    await api.post(`/units/${String(route.params.id)}/life`, {
-      by: shop.personId,
-      entry: {
-        kind: kind.value,
-        vehicleId: kind.value === 'fitted' && vehicleId.value !== '' ? vehicleId.value : null,
-        place: place.value,
-        priceMinor: typed,
-        note: note.value,
-      },
+    await liveUnit(String(route.params.id), {
+      kind: kind.value,
+      vehicleId: kind.value === 'fitted' && vehicleId.value !== '' ? vehicleId.value : null,
+      place: place.value,
+      priceMinor: typed,
+      note: note.value,
     });
     place.value = price.value = note.value = '';
   });
@@ -179,13 +180,13 @@ function live(): void {
           <option v-for="(words, id) in LIFE_KINDS" :key="id" :value="id">{{ words }}</option>
         </select></label
       >
-      <label v-if="kind === 'fitted'"
-        ><span class="mb-1 block text-sm font-semibold">To</span
-        ><select v-model="vehicleId" class="input">
-          <option value="">which vehicle?</option>
-          <option v-for="each in vehicles" :key="each.id" :value="each.id">{{ each.plate }}</option>
-        </select></label
-      >
+      <PickField
+        v-if="kind === 'fitted'"
+        v-model="vehicleId"
+        label="To"
+        placeholder="Plate, make or owner"
+        :look="look"
+      />
       <TextField v-model="place" label="Where" placeholder="left bank, shelf U2" />
       <FigureField v-model="price" :label="`Price, ${shop.settings.currency}`" field="money" :error="priceWrong" />
       <TextField v-model="note" label="Note" placeholder="from the breaker, 90 000 km" />

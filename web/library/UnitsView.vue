@@ -1,39 +1,43 @@
 <script setup lang="ts">
 import { minorIn } from '../parts/numberIn.ts';
-import { computed, onMounted, ref, shallowRef } from 'vue';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import {
-  type EngineFamily,
   matchVariant,
   UNIT_KINDS,
   type UnitObject,
   type UnitObjectKind,
   unitTypeOf,
 } from '../../core/vehicle/index.ts';
+import { useFamilies } from '../data/families.ts';
+import { liveUnit, noteUnit, useLooseUnits } from '../data/units.ts';
 import FigureField from '../parts/FigureField.vue';
+import type { ListColumn } from '../parts/listColumns.ts';
+import ListTable from '../parts/ListTable.vue';
+import PickField from '../parts/PickField.vue';
 import TextField from '../parts/TextField.vue';
 import VariantFields from '../parts/VariantFields.vue';
 import { emptyVariant, readVariant } from '../parts/variantText.ts';
-import { api, ApiError } from '../stores/api.ts';
+import { ApiError } from '../data/api.ts';
 import { freshId } from '../stores/job.ts';
+import { useListAsk } from '../stores/listMemory.ts';
 import { useShop } from '../stores/shop.ts';
 
 /** Units that sit on no vehicle, and a new one bought: compared with an engine family before money changes hands. */
 const shop = useShop();
 const router = useRouter();
-const units = shallowRef<readonly UnitObject[] | null>(null);
-const families = shallowRef<readonly EngineFamily[]>([]);
-const failed = ref('');
-onMounted(async () => {
-  try {
-    [units.value, families.value] = await Promise.all([
-      api.get<{ rows: UnitObject[] }>('/units').then(({ rows }) => rows),
-      api.get<{ rows: EngineFamily[] }>('/families').then(({ rows }) => rows),
-    ]);
-  } catch (error) {
-    failed.value = error instanceof Error ? error.message : String(error);
-  }
-});
+const { text: typed, settled, order, query } = useListAsk('units', { sort: 'state', direction: 'asc' });
+const { rows, next, failed, loaded, busy, more } = useLooseUnits(() => query.value);
+const { families: listed } = useFamilies();
+const families = computed(() => listed.value ?? []);
+const columns: readonly ListColumn[] = [
+  { id: 'kind', name: 'Unit', always: true },
+  { id: 'number', name: 'Number', sort: 'number' },
+  { id: 'place', name: 'Place', sort: 'place', from: 'sm' },
+  { id: 'state', name: 'State', sort: 'state' },
+  { id: 'tag', name: 'Tag', from: 'lg' },
+];
+const keyOf = ({ id }: UnitObject): string => id;
 
 const kind = ref<UnitObjectKind>('throttle-body');
 const familyId = ref('');
@@ -59,13 +63,8 @@ async function keep(): Promise<void> {
   if (wrong || !read.value.ok) return;
   const id = freshId();
   try {
-    const unit = { kind: kind.value, partNumber: partNumber.value.trim(), features: read.value.features };
-    await api.put(`/units/${id}`, { by: shop.personId, unit });
-    const entry = { kind: 'bought', vehicleId: null, place: place.value, note: note.value };
-    await api.post(`/units/${id}/life`, {
-      by: shop.personId,
-      entry: { ...entry, priceMinor: paid },
-    });
+    await noteUnit(id, { kind: kind.value, partNumber: partNumber.value.trim(), features: read.value.features });
+    await liveUnit(id, { kind: 'bought', vehicleId: null, place: place.value, note: note.value, priceMinor: paid });
     await router.push(`/units/${id}`);
   } catch (error) {
     if (error instanceof ApiError) errors.value = error.fields;
@@ -78,21 +77,52 @@ async function keep(): Promise<void> {
   <div class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <h1 class="text-[1.75rem]">Units on the shelf</h1>
     <p v-if="failed" class="mt-4" role="alert">{{ failed }}</p>
-    <ul v-else-if="units && units.length > 0" class="rows mt-4 max-w-4xl border-y border-line">
-      <li v-for="unit in units" :key="unit.id">
-        <RouterLink
-          :to="`/units/${unit.id}`"
-          class="grid items-baseline gap-x-5 py-2.5 hover:bg-band sm:grid-cols-[11rem_10rem_1fr_8rem]"
-        >
-          <span class="font-semibold">{{ UNIT_KINDS[unit.kind] }}</span><span class="code">{{
-            unit.partNumber || 'no number'
-          }}</span
-          ><span class="text-soft">{{ unit.place }}</span
-          ><span :class="unit.state === 'on the shelf' ? '' : 'text-soft'">{{ unit.state }}</span>
-        </RouterLink>
-      </li>
-    </ul>
-    <p v-else-if="units" class="mt-4 text-soft">None. A unit taken off a vehicle, or bought used, waits here.</p>
+    <div v-if="rows.length > 0 || typed !== ''" class="mt-3 max-w-xl">
+      <label class="sr-only" for="unit-search">Search units</label>
+      <input
+        id="unit-search"
+        v-model="typed"
+        class="input"
+        type="search"
+        placeholder="Number, tag or place"
+        autocomplete="off"
+      />
+    </div>
+    <ListTable
+      v-if="rows.length > 0"
+      class="mt-4 max-w-5xl"
+      name="units"
+      caption="Units on no vehicle"
+      :columns="columns"
+      :rows="rows"
+      :key-of="keyOf"
+      :order="order"
+      :more="next !== null"
+      :busy="busy"
+      @order="order = $event"
+      @more="more"
+    >
+      <template #cell-kind="{ row }"
+        ><RouterLink :to="`/units/${row.id}`" class="font-semibold hover:underline">{{
+          UNIT_KINDS[row.kind]
+        }}</RouterLink></template
+      >
+      <template #cell-number="{ row }"
+        ><span class="code">{{ row.partNumber || 'no number' }}</span></template
+      >
+      <template #cell-place="{ row }">{{ row.place }}</template>
+      <template #cell-state="{ row }"
+        ><span :class="row.state === 'on the shelf' ? '' : 'text-soft'">{{ row.state }}</span></template
+      >
+      <template #cell-tag="{ row }"
+        ><span class="code text-sm text-soft">{{ row.id }}</span></template
+      >
+    </ListTable>
+    <p v-else-if="loaded" class="mt-4 text-soft">
+      {{
+        settled === '' ? 'None. A unit taken off a vehicle, or bought used, waits here.' : `Nothing fits “${settled}”.`
+      }}
+    </p>
 
     <h2 class="mt-8 text-xl">Bought a unit</h2>
     <form class="mt-3 max-w-4xl" novalidate @submit.prevent="keep">
@@ -103,13 +133,12 @@ async function keep(): Promise<void> {
             <option v-for="(words, id) in UNIT_KINDS" :key="id" :value="id">{{ words }}</option>
           </select></label
         >
-        <label
-          ><span class="mb-1 block text-sm font-semibold">Meant for</span
-          ><select v-model="familyId" class="input">
-            <option value="">no family in mind</option>
-            <option v-for="each in families" :key="each.id" :value="each.id">{{ each.name }}</option>
-          </select></label
-        >
+        <PickField
+          v-model="familyId"
+          label="Meant for"
+          none="no family in mind"
+          :picks="families.map(({ id, name }) => ({ id, words: name }))"
+        />
         <TextField v-model="partNumber" label="Part number" placeholder="CW-14-0200" />
       </div>
       <VariantFields v-model="text" class="mt-3" :errors="read.ok ? {} : read.errors" />

@@ -2,15 +2,17 @@
 import { numberIn } from '../parts/numberIn.ts';
 import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import type { VehicleFile, VehicleInput } from '../../contract/index.ts';
+import type { VehicleInput } from '../../contract/index.ts';
 import { FIELDS } from '../../core/quantity/index.ts';
-import { type EngineFamily, FIGURE_FIELDS, type Vehicle } from '../../core/vehicle/index.ts';
+import { FIGURE_FIELDS, type Vehicle } from '../../core/vehicle/index.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import SideBySide from '../parts/SideBySide.vue';
 import FieldBox from '../parts/FieldBox.vue';
 import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
-import { api, ApiError } from '../stores/api.ts';
+import { ApiError } from '../data/api.ts';
+import { useFamilies } from '../data/families.ts';
+import { readVehicle } from '../data/vehicles.ts';
 import { freshId } from '../stores/job.ts';
 import { useRow } from '../stores/rows.ts';
 import { useToday } from '../stores/today.ts';
@@ -54,20 +56,17 @@ const kept = ref<Pick<VehicleInput, 'units' | 'figures'>>({
   units: [],
   figures: { idleRpm: null, valveDuty: null, closedVolts: null },
 });
-const families = shallowRef<readonly EngineFamily[]>([]);
+const { families: listed } = useFamilies();
+const families = computed(() => listed.value ?? []);
 const familyId = ref('');
 const family = computed(() => families.value.find((each) => each.id === familyId.value) ?? null);
 onMounted(() => {
-  void api.get<{ rows: EngineFamily[] }>('/families').then(
-    ({ rows }) => (families.value = rows),
-    () => undefined,
-  );
   if (existing.value !== null) void open(existing.value);
 });
 async function open(vehicleId: string): Promise<void> {
   general.value = '';
   try {
-    const { vehicle, version } = await api.get<VehicleFile>(`/vehicles/${vehicleId}`);
+    const { vehicle, version } = await readVehicle(vehicleId);
     row.version.value = version;
     show(vehicle);
     opened.value = true;

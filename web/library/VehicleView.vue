@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import type { VehicleFile } from '../../contract/index.ts';
 import { STAGE_NAMES } from '../../core/job/index.ts';
 import { format, formatNumber } from '../../core/quantity/index.ts';
 import {
@@ -21,29 +20,16 @@ import {
 import AuditLines from '../parts/AuditLines.vue';
 import FigureRow from '../parts/FigureRow.vue';
 import ReminderRows from '../parts/ReminderRows.vue';
-import { api } from '../stores/api.ts';
+import { useVehicleFile } from '../data/vehicles.ts';
 import { useShop } from '../stores/shop.ts';
 import DistanceLine from './DistanceLine.vue';
 
 const route = useRoute();
 const shop = useShop();
-const file = shallowRef<VehicleFile | null>(null);
-const failed = ref('');
-watch(
-  () => String(route.params.id),
-  async (id) => {
-    file.value = null;
-    try {
-      file.value = await api.get<VehicleFile>(`/vehicles/${id}`);
-    } catch (error) {
-      failed.value = error instanceof Error ? error.message : String(error);
-    }
-  },
-  { immediate: true },
-);
+const { data: file, failed } = useVehicleFile(() => String(route.params.id));
 const vehicle = computed(() => file.value?.vehicle ?? null);
 const vin = computed(() => (vehicle.value === null || vehicle.value.vin === '' ? null : checkVin(vehicle.value.vin)));
-const openJob = computed(() => file.value?.jobs.find(({ status }) => status === 'open') ?? null);
+const openJob = computed(() => file.value?.jobs.rows.find(({ status }) => status === 'open') ?? null);
 const figures = computed(() => {
   if (vehicle.value === null) return [];
   const known = figuresOf(vehicle.value, file.value?.family ?? null);
@@ -64,7 +50,7 @@ const matchOf = (unit: FittedUnit) => {
 </script>
 
 <template>
-  <p v-if="failed" class="p-8" role="alert">
+  <p v-if="failed && !file" class="p-8" role="alert">
     {{ failed }} <RouterLink class="link" to="/vehicles">To the vehicles</RouterLink>
   </p>
   <div v-else-if="vehicle && file" class="grid h-full overflow-y-auto lg:grid-cols-[minmax(0,1fr)_312px]">
@@ -82,10 +68,10 @@ const matchOf = (unit: FittedUnit) => {
         <RouterLink v-else class="primary" :to="`/vehicles/${vehicle.id}/new-job`">Open a job</RouterLink>
       </div>
       <h2 class="mb-2 mt-8 text-sm font-bold">Jobs along the {{ vehicle.meterUnit === 'h' ? 'hours' : 'distance' }}</h2>
-      <DistanceLine v-if="file.jobs.length > 0" :jobs="file.jobs" />
+      <DistanceLine v-if="file.jobs.rows.length > 0" :jobs="file.jobs.rows" />
       <p v-else class="text-soft">No job yet on this vehicle.</p>
-      <ul v-if="file.jobs.length > 0" class="rows mt-4 border-y border-line">
-        <li v-for="job in file.jobs" :key="job.id">
+      <ul v-if="file.jobs.rows.length > 0" class="rows mt-4 border-y border-line">
+        <li v-for="job in file.jobs.rows" :key="job.id">
           <RouterLink
             :to="`/jobs/${job.id}`"
             class="grid items-baseline gap-x-5 py-3 hover:bg-band md:grid-cols-[4rem_8rem_1fr_auto]"
@@ -100,6 +86,12 @@ const matchOf = (unit: FittedUnit) => {
           </RouterLink>
         </li>
       </ul>
+      <RouterLink
+        v-if="file.jobs.next"
+        class="link mt-2 inline-block"
+        :to="{ path: '/jobs', query: { vehicle: vehicle.id, plate: vehicle.plate } }"
+        >All its jobs</RouterLink
+      >
       <ReminderRows class="mt-8" :vehicle-id="vehicle.id" title="To be looked at again" />
       <h2 class="mb-1 mt-8 text-sm font-bold">Units fitted</h2>
       <ul v-if="vehicle.units.length > 0" class="rows border-y border-line">

@@ -1,35 +1,23 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef, watch } from 'vue';
-import type { Page } from '../../contract/index.ts';
 import { format } from '../../core/quantity/index.ts';
 import { engineLine, type Vehicle, vehicleName } from '../../core/vehicle/index.ts';
-import { api } from '../stores/api.ts';
+import { useVehicles } from '../data/vehicles.ts';
+import type { ListColumn } from '../parts/listColumns.ts';
+import ListTable from '../parts/ListTable.vue';
+import { useListAsk } from '../stores/listMemory.ts';
 
-const text = ref('');
-const rows = shallowRef<readonly Vehicle[]>([]);
-const next = ref<string | null>(null);
-const failed = ref('');
-const loaded = ref(false);
-let asked = 0;
-
-/** The newest question wins; an older answer that arrives late is dropped. */
-async function look(after: string | null = null): Promise<void> {
-  const mine = ++asked;
-  try {
-    const page = await api.get<Page<Vehicle>>(
-      `/vehicles?q=${encodeURIComponent(text.value)}${after === null ? '' : `&after=${encodeURIComponent(after)}`}`,
-    );
-    if (mine !== asked) return;
-    rows.value = after === null ? page.rows : [...rows.value, ...page.rows];
-    next.value = page.next;
-    failed.value = '';
-    loaded.value = true;
-  } catch (error) {
-    failed.value = error instanceof Error ? error.message : String(error);
-  }
-}
-watch(text, () => look());
-onMounted(() => look());
+/** Every vehicle that was ever here. */
+const { text, settled, order, query } = useListAsk('vehicles', { sort: 'plate', direction: 'asc' });
+const { rows, next, failed, loaded, busy, more } = useVehicles(() => query.value);
+const columns: readonly ListColumn[] = [
+  { id: 'plate', name: 'Plate', sort: 'plate', always: true },
+  { id: 'vehicle', name: 'Vehicle', sort: 'make' },
+  { id: 'engine', name: 'Engine', from: 'lg' },
+  { id: 'owner', name: 'Owner', sort: 'owner', from: 'md' },
+  { id: 'vin', name: 'VIN', from: 'xl' },
+  { id: 'reading', name: 'Last seen', figures: true, from: 'sm' },
+];
+const keyOf = ({ id }: Vehicle): string => id;
 </script>
 
 <template>
@@ -47,32 +35,49 @@ onMounted(() => look());
           autocomplete="off"
         />
       </div>
-      <RouterLink class="quiet" to="/families">Engine families</RouterLink>
-      <RouterLink class="quiet" to="/units">Units on the shelf</RouterLink>
+      <RouterLink class="link" to="/jobs">Jobs</RouterLink>
+      <RouterLink class="link" to="/families">Engine families</RouterLink>
+      <RouterLink class="link" to="/units">Units on the shelf</RouterLink>
       <RouterLink class="primary" to="/vehicles/new">New vehicle</RouterLink>
     </div>
     <p v-if="failed" class="mt-4 font-semibold text-alarm" role="alert">{{ failed }}</p>
-    <ul class="rows mt-5 border-y border-line">
-      <li v-for="vehicle in rows" :key="vehicle.id">
-        <RouterLink
-          :to="`/vehicles/${vehicle.id}`"
-          class="grid items-center gap-x-5 gap-y-1 py-3.5 hover:bg-band md:grid-cols-[9rem_1fr_1fr_9rem]"
-        >
-          <span
-            ><span class="plate px-2.5 py-0.5">{{ vehicle.plate }}</span></span
-          >
-          <span class="font-semibold">{{ vehicleName(vehicle) }}</span>
-          <span class="text-soft"
-            >{{ engineLine(vehicle) }}<span class="block text-sm">{{ vehicle.owner }}</span></span
-          >
-          <span class="md:text-right">{{ vehicle.lastReading ? format(vehicle.lastReading) : '' }}</span>
-        </RouterLink>
-      </li>
-      <li v-if="loaded && rows.length === 0" class="py-4 text-soft">
-        {{ text === '' ? 'No vehicle is written down yet.' : `Nothing fits “${text}”.` }}
-        <RouterLink class="link" to="/vehicles/new">Write one down</RouterLink>
-      </li>
-    </ul>
-    <button v-if="next" type="button" class="quiet mt-4" @click="look(next)">Show more</button>
+    <ListTable
+      v-if="rows.length > 0"
+      class="mt-4"
+      name="vehicles"
+      caption="Vehicles"
+      :columns="columns"
+      :rows="rows"
+      :key-of="keyOf"
+      :order="order"
+      :more="next !== null"
+      :busy="busy"
+      @order="order = $event"
+      @more="more"
+    >
+      <template #cell-plate="{ row }"
+        ><RouterLink :to="`/vehicles/${row.id}`" class="plate px-2.5 py-0.5 hover:bg-band">{{
+          row.plate
+        }}</RouterLink></template
+      >
+      <template #cell-vehicle="{ row }"
+        ><span class="font-semibold">{{ vehicleName(row) }}</span
+        ><span class="block text-sm text-soft lg:hidden">{{ engineLine(row) }}</span></template
+      >
+      <template #cell-engine="{ row }"
+        ><span class="text-soft">{{ engineLine(row) }}</span></template
+      >
+      <template #cell-owner="{ row }">{{ row.owner }}</template>
+      <template #cell-vin="{ row }"
+        ><span class="code text-sm text-soft">{{ row.vin }}</span></template
+      >
+      <template #cell-reading="{ row }"
+        ><span class="font-semibold">{{ row.lastReading ? format(row.lastReading) : '' }}</span></template
+      >
+    </ListTable>
+    <p v-else-if="loaded" class="mt-5 border-y border-line py-4 text-soft">
+      {{ settled === '' ? 'No vehicle is written down yet.' : `Nothing fits “${settled}”.` }}
+      <RouterLink class="link" to="/vehicles/new">Write one down</RouterLink>
+    </p>
   </section>
 </template>

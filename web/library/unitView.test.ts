@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { SAMPLE_FAMILY, SAMPLE_VEHICLE } from '../../core/job/testing/samples.ts';
-import { field, freshShop, movedOn, press, read, refusal, serve, stubs } from '../testing.ts';
+import { field, freshShop, movedOn, pick, press, read, refusal, serve, stubs } from '../testing.ts';
 import FamilyView from './FamilyView.vue';
 import UnitView from './UnitView.vue';
 
@@ -43,9 +43,9 @@ beforeEach(() => {
 describe('a unit', () => {
   const show = async (more: Record<string, unknown> = {}) => {
     const asked = serve({
-      'GET /api/units/u': { unit, version: 2, life: [bought] },
-      'GET /api/vehicles/v': { vehicle: SAMPLE_VEHICLE, jobs: [], family: SAMPLE_FAMILY },
-      'GET /api/vehicles?limit=100': { rows: [SAMPLE_VEHICLE] },
+      'GET /api/units/u': { unit, version: 2, life: [bought], plates: { v: SAMPLE_VEHICLE.plate } },
+      'GET /api/vehicles/v': { vehicle: SAMPLE_VEHICLE, jobs: { rows: [], next: null }, family: SAMPLE_FAMILY },
+      'GET /api/vehicles': { rows: [SAMPLE_VEHICLE], next: null },
       ...more,
     });
     const wrapper = mount(UnitView, { global: { stubs } });
@@ -78,7 +78,7 @@ describe('a unit', () => {
     const { wrapper, asked } = await show({ 'POST /api/units/u/life': {} });
     const form = wrapper.findAll('form')[1]!;
     await form.find('select').setValue('fitted');
-    await form.findAll('select')[1]!.setValue('v');
+    await pick(wrapper, 'To', 'ab', SAMPLE_VEHICLE.plate);
     const price = wrapper.find(field(wrapper, 'Price'));
     await price.setValue('cheap');
     await form.trigger('submit');

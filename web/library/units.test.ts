@@ -1,29 +1,63 @@
-import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { flushPromises, mount } from '@vue/test-utils';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { SAMPLE_FAMILY } from '../../core/job/testing/samples.ts';
-import { useShop } from '../stores/shop.ts';
+import { type Asked, freshShop, pick, press, read, serve, stubs } from '../testing.ts';
 import UnitsView from './UnitsView.vue';
 
 const push = vi.hoisted(() => vi.fn());
 vi.mock('vue-router', () => ({ useRouter: () => ({ push }) }));
 
-describe('a unit that is bought', () => {
-  const sent: { url: string; method: string; body: Record<string, unknown> }[] = [];
-  beforeEach(() => {
-    sent.length = 0;
-    setActivePinia(createPinia());
-    useShop().personId = 'tomas';
-    vi.stubGlobal('fetch', async (url: string, init: { method: string; body?: string }) => {
-      if (init.method !== 'GET')
-        sent.push({ url, method: init.method, body: JSON.parse(init.body ?? '{}') as Record<string, unknown> });
-      return new Response(JSON.stringify({ rows: url.endsWith('/families') ? [SAMPLE_FAMILY] : [] }));
-    });
+beforeEach(freshShop);
+
+describe('units on no vehicle', () => {
+  const unit = (id: string) => ({
+    id,
+    kind: 'throttle-body',
+    partNumber: `CW-${id}`,
+    place: 'U2',
+    state: 'on the shelf',
   });
-  afterEach(() => vi.unstubAllGlobals());
+  it('come a page at a time, in the order that is asked for', async () => {
+    const asked = serve({
+      'GET /api/families': { rows: [] },
+      'GET /api/units?sort=state&direction=asc': { rows: [unit('1')], next: 'k' },
+      'GET /api/units?sort=state&direction=asc&after=k': { rows: [unit('2')], next: null },
+      'GET /api/units?sort=number&direction=asc': { rows: [unit('2'), unit('1')], next: null },
+      'GET /api/units?sort=number&direction=desc': { rows: [unit('1'), unit('2')], next: null },
+    });
+    const view = mount(UnitsView, { global: { stubs } });
+    await flushPromises();
+    const numbers = () => view.findAll('tbody tr').map((each) => read(each).match(/CW-\d/)?.[0]);
+    expect(numbers()).toEqual(['CW-1']);
+    await press(view, 'Show more');
+    await flushPromises();
+    expect(numbers()).toEqual(['CW-1', 'CW-2']);
+    await press(view, 'Number');
+    await flushPromises();
+    expect(numbers()).toEqual(['CW-2', 'CW-1']);
+    expect(view.find('th[aria-sort="ascending"]').text()).toBe('Number');
+    await press(view, 'Number');
+    await flushPromises();
+    expect(numbers()).toEqual(['CW-1', 'CW-2']);
+    expect(asked.filter(({ path }) => path.startsWith('/api/units'))).toHaveLength(4);
+  });
+});
+
+describe('a unit that is bought', () => {
+  let asked: Asked[] = [];
+  const sent = () => asked.filter(({ method }) => method !== 'GET');
+  beforeEach(() => {
+    asked = serve({
+      'GET /api/families': { rows: [SAMPLE_FAMILY] },
+      'GET /api/units': { rows: [], next: null },
+      'PUT /api/units/fresh': {},
+      'POST /api/units/fresh/life': {},
+    });
+    vi.spyOn(crypto, 'randomUUID').mockReturnValue('fresh' as ReturnType<typeof crypto.randomUUID>);
+  });
 
   it('is compared with the family it is meant for, then kept with what was paid', async () => {
-    const view = mount(UnitsView, { global: { stubs: { RouterLink: RouterLinkStub } } });
+    const view = mount(UnitsView, { global: { stubs } });
     await flushPromises();
     const field = (label: string) =>
       view.find<HTMLInputElement>(
@@ -32,7 +66,7 @@ describe('a unit that is bought', () => {
           .find((each) => each.text() === label)!
           .attributes('for')}`,
       );
-    await view.findAll('select')[1]!.setValue(SAMPLE_FAMILY.id);
+    await pick(view, 'Meant for', SAMPLE_FAMILY.name.slice(0, 3), SAMPLE_FAMILY.name);
     await field('Port diameter, mm').setValue('46');
     expect(view.find('[role="status"]').text()).toMatch(
       /Fits, but sets idle codes: port diameter 46 mm, expected 42 mm/,
@@ -40,14 +74,14 @@ describe('a unit that is bought', () => {
     await field('Paid, cr').setValue('dear');
     await view.find('form').trigger('submit');
     expect(view.find('[role="alert"]').text()).toBe('Expected an amount in cr, such as 80.00; got “dear”.');
-    expect([sent.length, field('Port diameter, mm').element.value]).toEqual([0, '46']);
+    expect([sent().length, field('Port diameter, mm').element.value]).toEqual([0, '46']);
     await field('Paid, cr').setValue('90');
     await view.find('form').trigger('submit');
     await flushPromises();
-    expect(sent).toMatchObject([
+    expect(sent()).toMatchObject([
       { method: 'PUT', body: { unit: { kind: 'throttle-body', features: { portMm: 46 } } } },
       { method: 'POST', body: { entry: { kind: 'bought', priceMinor: 9000 } } },
     ]);
-    expect(push).toHaveBeenCalledOnce();
+    expect(push).toHaveBeenCalledWith('/units/fresh');
   });
 });

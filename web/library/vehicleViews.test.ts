@@ -16,7 +16,7 @@ vi.mock('vue-router', async (original) => ({
   useRoute: () => route,
 }));
 const file = (more: Partial<VehicleFile> = {}): VehicleFile =>
-  ({ vehicle: SAMPLE_VEHICLE, jobs: [], family: null, ...more }) as VehicleFile;
+  ({ vehicle: SAMPLE_VEHICLE, jobs: { rows: [], next: null }, family: null, ...more }) as VehicleFile;
 const families = { rows: [{ ...SAMPLE_FAMILY, use: 'outboard', throttle: 'electronic', idleValve: 'none' }] };
 
 beforeEach(() => {
@@ -167,11 +167,15 @@ describe('the file of a vehicle', () => {
     });
     const wrapper = await show({
       'GET /api/vehicles/v': file({
-        jobs: [job('b', 2, 'open', 'strip'), job('a', 1, 'closed', 'hand-over')] as unknown as VehicleFile['jobs'],
+        jobs: {
+          rows: [job('b', 2, 'open', 'strip'), job('a', 1, 'closed', 'hand-over')],
+          next: 'earlier',
+        } as unknown as VehicleFile['jobs'],
       }),
     });
     expect(read(wrapper)).toContain('Go to job 2');
     expect(read(wrapper)).not.toContain('Open a job');
+    expect(read(wrapper)).toContain('All its jobs');
     expect(wrapper.findAll('ul.rows li').map((each) => read(each))[0]).toMatch(/2 ?2000 km ?not decided yet ?Strip/);
   });
   it('says what went wrong when it cannot be opened', async () => {

@@ -1,39 +1,26 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef, watch } from 'vue';
 import type { Reminder } from '../../contract/index.ts';
 import { format } from '../../core/quantity/index.ts';
-import { api } from '../stores/api.ts';
+import { endReminder, useReminders } from '../data/followUps.ts';
 import { useShop } from '../stores/shop.ts';
 import { useToday } from '../stores/today.ts';
 
 /** What is to be looked at again: on one vehicle, or what is due in the whole shop. */
 const props = defineProps<{ vehicleId?: string; title: string }>();
 const shop = useShop();
-const rows = shallowRef<readonly Reminder[]>([]);
-const failed = ref('');
 const today = useToday();
-async function load(): Promise<void> {
+// On the Bay what is due is short; the rest is asked for.
+const { rows, next, failed, more, reload } = useReminders(() =>
+  props.vehicleId === undefined ? { dueBy: today.value, limit: '6' } : { vehicleId: props.vehicleId },
+);
+async function done(reminder: Reminder): Promise<void> {
   try {
-    const query = props.vehicleId === undefined ? '' : `?vehicleId=${props.vehicleId}`;
-    const all = (await api.get<{ rows: Reminder[] }>(`/reminders${query}`)).rows;
-    rows.value =
-      props.vehicleId === undefined
-        ? all.filter(({ dueOn }) => dueOn !== null && dueOn <= today.value).slice(0, 6)
-        : all;
+    await endReminder(reminder);
+    await reload();
   } catch (error) {
     failed.value = error instanceof Error ? error.message : String(error);
   }
 }
-async function done({ jobId, id }: Reminder): Promise<void> {
-  try {
-    await api.post(`/reminders/${jobId}/${id}/done`, { by: shop.personId, note: '' });
-    await load();
-  } catch (error) {
-    failed.value = error instanceof Error ? error.message : String(error);
-  }
-}
-onMounted(load);
-watch(() => props.vehicleId, load);
 </script>
 
 <template>
@@ -60,6 +47,7 @@ watch(() => props.vehicleId, load);
         <button type="button" class="quiet text-sm" @click="done(row)">Looked at</button>
       </li>
     </ul>
+    <button v-if="next" type="button" class="link mt-1 text-sm" @click="more">Show more</button>
     <p v-if="failed" class="mt-1 text-sm font-semibold text-alarm" role="alert">{{ failed }}</p>
   </section>
 </template>

@@ -5,12 +5,11 @@ import type { AirReply } from '../../contract/index.ts';
 import type { AiringState } from '../../core/clean/index.ts';
 import { type Field, FIELDS } from '../../core/quantity/index.ts';
 import FigureField from '../parts/FigureField.vue';
-import { api, ApiError } from '../stores/api.ts';
-import { useShop } from '../stores/shop.ts';
+import { ApiError } from '../data/api.ts';
+import { keepAir, readAir } from '../data/shopRows.ts';
 
 /** How large the bay is and what doors and fan change of its air: what airing is worked out with. */
 defineProps<{ mayEdit: boolean }>();
-const shop = useShop();
 const room = ref('');
 const rates = ref<Record<AiringState, string>>({ shut: '', door: '', fan: '', both: '' });
 const fields = ref<Readonly<Record<string, string>>>({});
@@ -24,7 +23,7 @@ function take(reply: AirReply): void {
 }
 onMounted(async () => {
   try {
-    take(await api.get<AirReply>('/air'));
+    take(await readAir());
   } catch (error) {
     failed.value = error instanceof Error ? error.message : String(error);
   }
@@ -39,11 +38,13 @@ async function keep(): Promise<void> {
   };
   try {
     take(
-      await api.put<AirReply>('/air', {
-        by: shop.personId,
-        roomM3: read(room.value, FIELDS.roomVolume),
-        rates: Object.fromEntries(states.map((state) => [state, read(rates.value[state], FIELDS.plain)])),
-      }),
+      await keepAir(
+        read(room.value, FIELDS.roomVolume),
+        Object.fromEntries(states.map((state) => [state, read(rates.value[state], FIELDS.plain)])) as Record<
+          AiringState,
+          number
+        >,
+      ),
     );
     kept.value = true;
   } catch (error) {

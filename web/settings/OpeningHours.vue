@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import type { Calendar } from '../../core/prepare/index.ts';
 import TextField from '../parts/TextField.vue';
-import { api } from '../stores/api.ts';
+import { keepCalendar } from '../data/shopRows.ts';
 import { useShop } from '../stores/shop.ts';
 import { hoursText, readCalendar, WEEKDAYS } from './hours.ts';
 
@@ -29,7 +28,7 @@ async function keep(): Promise<void> {
   problems.value = 'problems' in read ? read.problems : {};
   if ('problems' in read) return;
   try {
-    shop.calendar = await api.put<Calendar>('/calendar', { by: shop.personId, calendar: read.calendar });
+    shop.calendar = await keepCalendar(read.calendar);
     kept.value = true;
   } catch (error) {
     failed.value = error instanceof Error ? error.message : String(error);

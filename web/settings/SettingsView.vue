@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { HOUSE_QUESTIONS, type HouseRules } from '../../core/house/index.ts';
-import { api } from '../stores/api.ts';
+import { HOUSE_QUESTIONS } from '../../core/house/index.ts';
+import { keepRule } from '../data/shopRows.ts';
 import { useShop } from '../stores/shop.ts';
 import BayAirForm from './BayAirForm.vue';
 import OpeningHours from './OpeningHours.vue';
@@ -14,11 +14,7 @@ const problem = ref('');
 async function answer(question: string, school: string | null): Promise<void> {
   problem.value = '';
   try {
-    const reply = await api.put<{ rules: HouseRules }>(`/house-rules/${question}`, {
-      by: shop.personId,
-      answer: school,
-    });
-    shop.rules = reply.rules;
+    shop.rules = (await keepRule(question, school)).rules;
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error);
   }

@@ -7,7 +7,7 @@ import FieldBox from '../parts/FieldBox.vue';
 import FigureField from '../parts/FigureField.vue';
 import { minorIn } from '../parts/numberIn.ts';
 import TextField from '../parts/TextField.vue';
-import { ApiError } from '../stores/api.ts';
+import { ApiError } from '../data/api.ts';
 import { useMinute } from '../stores/clock.ts';
 import { useShop } from '../stores/shop.ts';
 import { TIME_ZONES } from './timeZones.ts';

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { useChanges } from '../data/changes.ts';
+import { useFreshReads } from '../data/read.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { useShop } from '../stores/shop.ts';
 import { listenForKeys, useKeys } from './keys.ts';
@@ -13,6 +15,7 @@ const PersonPicker = defineAsyncComponent(() => import('./PersonPicker.vue'));
 const SearchSheet = defineAsyncComponent(() => import('./SearchSheet.vue'));
 const NotTaken = defineAsyncComponent(() => import('./NotTaken.vue'));
 
+useFreshReads();
 const route = useRoute();
 const router = useRouter();
 const shop = useShop();
@@ -34,14 +37,23 @@ useKeys([
   go('b', '/bay', 'the Bay'),
   go('v', '/vehicles', 'vehicles'),
   go('p', '/procedures', 'procedures'),
+  go('j', '/jobs', 'jobs'),
   go('s', '/stock', 'stock'),
   go('t', '/tools', 'tools'),
 ]);
+
+/** Lists that are parts of the shop's own settings. */
+const SHOP_ROWS: ReadonlySet<string> = new Set(['shop', 'settings', 'house-rules', 'calendar']);
 
 async function start(): Promise<void> {
   failed.value = false;
   await Promise.all([shop.load(), outbox.restore()]).catch(() => (failed.value = true));
 }
+// What the shop says of itself, and who works here, is the same on every station.
+useChanges((change) => {
+  if (change === null || (change.kind === 'rows' && SHOP_ROWS.has(change.list)))
+    void shop.load().catch(() => undefined);
+});
 onMounted(() => {
   window.addEventListener('keydown', listenForKeys);
   void start();

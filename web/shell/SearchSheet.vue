@@ -3,7 +3,7 @@ import { ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { FoundKind, FoundLine, SearchReply } from '../../contract/index.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
-import { api } from '../stores/api.ts';
+import { searchAll } from '../data/search.ts';
 
 /** Anything in the shop by its words or numbers, grouped; arrows go through what was found. */
 const emit = defineEmits<{ close: [] }>();
@@ -40,8 +40,7 @@ async function look(): Promise<void> {
     return;
   }
   try {
-    const query = `q=${encodeURIComponent(text.value)}&limit=${all.value ? MANY : FEW}`;
-    const reply = await api.get<SearchReply>(`/search?${query}`);
+    const reply = await searchAll(text.value, all.value ? MANY : FEW);
     if (mine !== asked) return;
     groups.value = reply.groups;
     failed.value = '';

@@ -89,6 +89,7 @@ export const router = createRouter({
       component: () => import('../library/StockItemView.vue'),
       meta: { title: 'Stock' },
     },
+    { path: '/jobs', name: 'jobs', component: () => import('../library/JobsView.vue'), meta: { title: 'Jobs' } },
     {
       path: '/returns',
       name: 'returns',

@@ -2,18 +2,17 @@ import { defineStore } from 'pinia';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import type { AirReply } from '../../contract/index.ts';
 import { type AiringState, bayAir, type BayAir } from '../../core/clean/index.ts';
-import { api } from './api.ts';
-import { useShop } from './shop.ts';
+import { useChanges } from '../data/changes.ts';
+import { airBay, readAir } from '../data/shopRows.ts';
 
 /** The air of the bay, over all jobs: what was sprayed and how it is aired. Minutes run from `since`. */
 export const useAir = defineStore('air', () => {
-  const shop = useShop();
   const reply = shallowRef<AirReply | null>(null);
   const failed = ref('');
 
   async function load(): Promise<void> {
     try {
-      reply.value = await api.get<AirReply>('/air');
+      reply.value = await readAir();
       failed.value = '';
     } catch (error) {
       failed.value = error instanceof Error ? error.message : String(error);
@@ -21,7 +20,7 @@ export const useAir = defineStore('air', () => {
   }
   async function set(state: AiringState): Promise<void> {
     try {
-      reply.value = await api.post<AirReply>('/air', { by: shop.personId, state });
+      reply.value = await airBay(state);
       failed.value = '';
     } catch (error) {
       failed.value = error instanceof Error ? error.message : String(error);
@@ -50,13 +49,18 @@ export const useAir = defineStore('air', () => {
   return { reply, failed, load, set, air, minuteOf };
 });
 
-/** Others spray too: the air is asked for anew while the component is on the screen. */
-export function useAirLive(everyMs = 30_000): void {
+/** Changes that come in one breath are followed once, ms. */
+const BREATH_MS = 120;
+
+/** Others spray and open doors too: the air is asked for anew when they do, while the component is on the screen. */
+export function useAirLive(): void {
   const store = useAir();
-  let timer: ReturnType<typeof setInterval> | undefined;
-  onMounted(() => {
-    void store.load();
-    timer = setInterval(() => void store.load(), everyMs);
+  let breath: ReturnType<typeof setTimeout> | undefined;
+  onMounted(() => void store.load());
+  useChanges((change) => {
+    if (change?.kind === 'rows' && change.list !== 'air') return;
+    clearTimeout(breath);
+    breath = setTimeout(() => void store.load(), BREATH_MS);
   });
-  onBeforeUnmount(() => clearInterval(timer));
+  onBeforeUnmount(() => clearTimeout(breath));
 }

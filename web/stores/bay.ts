@@ -1,40 +1,61 @@
 import { defineStore } from 'pinia';
-import { ref, shallowRef } from 'vue';
-import type { BayReply, JobReply } from '../../contract/index.ts';
-import type { Job } from '../../core/job/index.ts';
-import type * as Figures from '../bay/figures.ts';
-import { api, ApiError } from './api.ts';
+import { computed, ref, shallowRef } from 'vue';
+import type { BayLine, BayReply, Change } from '../../contract/index.ts';
+import { api } from '../data/api.ts';
 
-/** The Bay: lines from the server, and the open jobs folded here so that what fits into a wait is worked out live. */
+/** Changes that come in one breath are asked for together, ms. */
+const BREATH_MS = 80;
+/** More jobs than so many at once, and the whole Bay is asked for. */
+const FEW = 8;
+
+/** The Bay: a line per open job, kept as the jobs change. */
 export const useBay = defineStore('bay', () => {
-  const bay = shallowRef<BayReply | null>(null);
-  const jobs = shallowRef<ReadonlyMap<string, Job>>(new Map());
+  const byJob = shallowRef<ReadonlyMap<string, BayLine>>(new Map());
+  const loaded = ref(false);
   const failed = ref('');
-  /** What works the jobs out; null until it is loaded. */
-  const figures = shallowRef<typeof Figures | null>(null);
+  const moved = new Set<string>();
+  let breath: ReturnType<typeof setTimeout> | undefined;
 
   async function load(): Promise<void> {
+    moved.clear();
+    await asking(async () => {
+      const { lines } = await api.get<BayReply>('/bay');
+      byJob.value = new Map(lines.map((line) => [line.jobId, line]));
+      loaded.value = true;
+    });
+  }
+  /** Asks for the lines of jobs that have changed, and for nothing else. */
+  async function follow(): Promise<void> {
+    const ids = [...moved];
+    moved.clear();
+    if (ids.length > FEW) return load();
+    await asking(async () => {
+      const replies = await Promise.all(ids.map((id) => api.get<BayReply>(`/bay?job=${encodeURIComponent(id)}`)));
+      const next = new Map(byJob.value);
+      for (const [index, id] of ids.entries()) {
+        const line = replies[index]?.lines[0];
+        if (line === undefined) next.delete(id);
+        else next.set(id, line);
+      }
+      byJob.value = next;
+    });
+  }
+  async function asking(work: () => Promise<void>): Promise<void> {
     try {
-      const reply = await api.get<BayReply>('/bay');
-      bay.value = reply;
-      // The lines are on the screen; what fits into a wait follows once the jobs themselves are there.
-      figures.value ??= await import('../bay/figures.ts');
-      const { replay } = figures.value;
-      const folded = await Promise.all(
-        reply.lines.map(async ({ job }) => {
-          const known = jobs.value.get(job.id) ?? null;
-          // One job that cannot be read does not keep the others from the page.
-          const read = await api
-            .get<JobReply>(`/jobs/${job.id}?since=${known?.version ?? 0}`)
-            .catch((error: unknown) => (error instanceof ApiError ? null : Promise.reject(error)));
-          return read === null ? known : replay(job.id, read.events, known);
-        }),
-      );
-      jobs.value = new Map(folded.flatMap((job) => (job === null ? [] : [[job.id, job] as const])));
+      await work();
       failed.value = '';
     } catch (error) {
       failed.value = error instanceof Error ? error.message : String(error);
     }
   }
-  return { bay, jobs, figures, failed, load };
+  /** What the change stream told; null when it is new. */
+  function heard(change: Change | null): void {
+    if (change === null) void load();
+    if (change?.kind !== 'job') return;
+    moved.add(change.id);
+    clearTimeout(breath);
+    breath = setTimeout(() => void follow(), BREATH_MS);
+  }
+  const lines = computed(() => [...byJob.value.values()].sort((a, b) => a.job.number - b.job.number));
+  return { byJob, lines, loaded, failed, load, heard };
 });

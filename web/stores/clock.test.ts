@@ -3,7 +3,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { defineComponent, h, nextTick } from 'vue';
 import ClockNote from '../shell/ClockNote.vue';
-import { api } from './api.ts';
+import { api } from '../data/api.ts';
 import { clockOffset, deviceIso, heardServerTime, nowIso, putRight } from './clock.ts';
 import { useShop } from './shop.ts';
 import { useToday } from './today.ts';

@@ -13,7 +13,7 @@ import {
   type Refusal,
 } from '../../core/job/index.ts';
 import type { Procedure } from '../../core/procedure/index.ts';
-import { api } from './api.ts';
+import { api } from '../data/api.ts';
 import { deviceIso, putRight } from './clock.ts';
 import { asksOf, decide, evolve, replay, wordsOf } from './engine.ts';
 import { useKnowledge } from './knowledge.ts';

@@ -3,7 +3,7 @@ import { shallowRef } from 'vue';
 import type { FamilyRow } from '../../contract/index.ts';
 import type { Knowledge } from '../../core/diagnose/index.ts';
 import type { EngineFamily } from '../../core/vehicle/index.ts';
-import { api } from './api.ts';
+import { api } from '../data/api.ts';
 
 /** Versions of the knowledge and engine families, fetched once each: a version never changes. */
 export const useKnowledge = defineStore('knowledge', () => {

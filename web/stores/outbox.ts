@@ -4,7 +4,7 @@ import { computed, shallowRef } from 'vue';
 import type { CommandReply, SentCommand } from '../../contract/index.ts';
 import type { Command } from '../../core/job/index.ts';
 import { afterPaint } from './afterPaint.ts';
-import { api, ApiError } from './api.ts';
+import { api, ApiError } from '../data/api.ts';
 import { deviceIso } from './clock.ts';
 
 /** A command on its way. */

@@ -1,6 +1,6 @@
 import { ref, shallowRef } from 'vue';
 import type { AuditLine, ErrorReply } from '../../contract/index.ts';
-import { api, ApiError } from './api.ts';
+import { api, ApiError } from '../data/api.ts';
 import { useShop } from './shop.ts';
 
 /** What a row holds now that somebody else saved it meanwhile. */

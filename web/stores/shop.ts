@@ -6,7 +6,7 @@ import type { HouseRules } from '../../core/house/index.ts';
 import { type Speaker, speaker } from '../../core/sheet/index.ts';
 import type { Wrench } from '../../core/torque/index.ts';
 import { readPreference, writePreference } from '../shell/preferences.ts';
-import { api } from './api.ts';
+import { api } from '../data/api.ts';
 
 /** The workshop: its people and tools, and who is at this bench. */
 export const useShop = defineStore('shop', () => {

@@ -1,16 +1,22 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import type { StockItem } from '../../contract/index.ts';
-import { api } from './api.ts';
+import { allPages, type Query } from '../data/pages.ts';
 
-/** What lies in stock. Out of reach of the server it stays as it was last seen, and `failed` says why. */
+/** What of the stock a stage works with. Out of reach it stays as it was last seen, and `failed` says why. */
 export const useStock = defineStore('stock', () => {
   const rows = shallowRef<readonly StockItem[]>([]);
   const failed = ref('');
 
-  async function load(): Promise<void> {
+  /** @param which the kinds or part numbers that are wanted; nothing is asked for where there are none */
+  async function load(which: Query): Promise<void> {
+    const numbers = which.number;
+    if (Array.isArray(numbers) && numbers.every((number) => number === '')) {
+      rows.value = [];
+      return;
+    }
     try {
-      rows.value = (await api.get<{ rows: StockItem[] }>('/stock')).rows;
+      rows.value = await allPages<StockItem>('/stock', which);
       failed.value = '';
     } catch (error) {
       failed.value = error instanceof Error ? error.message : String(error);

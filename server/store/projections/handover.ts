@@ -1,6 +1,7 @@
 import { addDays, dayOf } from '../../../core/days/index.ts';
 import { CHOICES, currentStage, type Job, jobMayStart, jobTally } from '../../../core/job/index.ts';
 import { vehicleName } from '../../../core/vehicle/index.ts';
+import { searchText } from '../../../core/words/index.ts';
 import type { Projection, Row } from '../projection.ts';
 
 /** When a recheck falls due; only a job that was handed over reminds of anything. */
@@ -42,6 +43,10 @@ export const HANDOVER_TABLES: readonly Projection[] = [
         items_off: jobTally(job).itemsOff.length,
         held: jobMayStart(job).may ? 0 : 1,
         version: job.version,
+        search: searchText(
+          [String(job.number), vehicleName(job.vehicle), job.vehicle.engine, job.vehicle.owner],
+          [job.vehicle.plate, job.vehicle.vin],
+        ),
       },
     ],
   },

@@ -1,4 +1,5 @@
 import type { Projection } from '../projection.ts';
+import { BAY_TABLES } from './bay.ts';
 import { CHOICE_TABLES } from './choice.ts';
 import { CLEANING_TABLES } from './cleaning.ts';
 import { COMPLAINT_TABLES } from './complaint.ts';
@@ -22,6 +23,7 @@ import { TORQUE_TABLES } from './torque.ts';
 export const PROJECTIONS: readonly Projection[] = [
   ...COMPLAINT_TABLES,
   ...SEARCH_TABLES,
+  ...BAY_TABLES,
   ...DIAGNOSIS_TABLES,
   ...CHOICE_TABLES,
   ...NEEDS_TABLES,

@@ -155,9 +155,11 @@ function search(folder: string): Measured {
     }
   })();
   const queries = ['qz 19', 'parcel', 'owner 996', 'nothing like it', 'norrland four 777', 'a', '19999'];
-  for (const query of queries) services.vehicles.search(query, undefined, 50);
+  for (const query of queries) services.vehicles.page(query, 'plate', { after: null, descending: false, limit: 50 });
   const taken = Array.from({ length: 20 }, () =>
-    queries.flatMap((query) => time(() => services.vehicles.search(query, undefined, 50), 1)),
+    queries.flatMap((query) =>
+      time(() => services.vehicles.page(query, 'plate', { after: null, descending: false, limit: 50 }), 1),
+    ),
   ).flat();
   db.close();
   const p95 = percentile(taken, 0.95);

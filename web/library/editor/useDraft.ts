@@ -1,10 +1,9 @@
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { JobReply } from '../../../contract/index.ts';
 import { type Lesson, proposeProcedure, replay } from '../../../core/job/index.ts';
 import { type Procedure, procedureProblems } from '../../../core/procedure/index.ts';
 import { type Preference, readPreference, writePreference } from '../../shell/preferences.ts';
-import { api } from '../../stores/api.ts';
-import { useShop } from '../../stores/shop.ts';
+import { readJob } from '../../data/jobs.ts';
+import { readProcedure, saveProcedure } from '../../data/procedures.ts';
 import { blankProcedure, settleIds } from './draft.ts';
 
 /** What the editor opens: a version to change, a finished job to learn from, or nothing. */
@@ -23,7 +22,6 @@ const keyOf = ({ id, job }: DraftSource): Preference => `draft.${job === null ? 
 
 /** A procedure in the making: kept on this device at every change, checked as it grows, saved as the next version. */
 export function useDraft(source: DraftSource) {
-  const shop = useShop();
   const draft = shallowRef<Procedure | null>(null);
   const basedOn = ref(0);
   const lessons = shallowRef<readonly Lesson[]>([]);
@@ -53,18 +51,18 @@ export function useDraft(source: DraftSource) {
     if (source.job !== null) return fromJob(source.job);
     if (source.id === null)
       return { basedOn: 0, draft: blankProcedure(`procedure-${crypto.randomUUID().slice(0, 8)}`) };
-    const newest = await api.get<Procedure>(`/procedures/${source.id}`);
+    const newest = await readProcedure(source.id);
     return { basedOn: newest.version, draft: newest };
   }
   async function fromJob(jobId: string): Promise<Kept> {
-    const { events } = await api.get<JobReply>(`/jobs/${jobId}`);
+    const { events } = await readJob(jobId);
     const job = replay(jobId, events);
     if (job === null) throw new Error('There is no such job.');
     const own = job.procedure;
     const newest =
       own === null
         ? 0
-        : await api.get<Procedure>(`/procedures/${own.id}`).then(
+        : await readProcedure(own.id).then(
             ({ version }) => version,
             () => 0,
           );
@@ -104,12 +102,7 @@ export function useDraft(source: DraftSource) {
     wrong.value = '';
     try {
       const settled = settleIds(draft.value);
-      const saved = await api.put<Procedure>(`/procedures/${settled.id}`, {
-        by: shop.personId,
-        basedOn: basedOn.value,
-        note,
-        procedure: { ...settled, version: basedOn.value + 1 },
-      });
+      const saved = await saveProcedure({ ...settled, version: basedOn.value + 1 }, basedOn.value, note);
       writePreference(keyOf(source), 'null');
       return saved;
     } catch (error) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { numberIn } from '../../parts/numberIn.ts';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import type { StockFile } from '../../../contract/index.ts';
 import { FIELDS } from '../../../core/quantity/index.ts';
 import { type MovementKind, MOVEMENTS, shelfState } from '../../../core/stock/index.ts';
@@ -9,11 +9,11 @@ import { sayDate } from '../../../core/days/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
-import { api } from '../../stores/api.ts';
+import { earlierStock, moveStock, orderStock, receiveOrder } from '../../data/stock.ts';
 import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useToday } from '../../stores/today.ts';
-import { pastOf } from './past.ts';
+import { type Past, pastOf, readOn } from './past.ts';
 import type { SendStock } from './useStockFile.ts';
 
 /** What came and went: a movement to book, batches, orders under way, and everything that moved before. */
@@ -48,16 +48,13 @@ async function move(): Promise<void> {
   const value = countOf('figure', figure.value);
   if (value === null) return;
   const done = await props.send(() =>
-    api.post<StockFile>(`/stock/${props.file.item.id}/movements`, {
-      by: shop.personId,
-      movement: {
-        id: moveId.value,
-        kind: moveKind.value,
-        figure: value,
-        batch: batch.value.trim(),
-        bestBefore: bestBefore.value === '' ? null : bestBefore.value,
-        note: moveNote.value,
-      },
+    moveStock(props.file.item.id, {
+      id: moveId.value,
+      kind: moveKind.value ?? 'counted',
+      figure: value,
+      batch: batch.value.trim(),
+      bestBefore: bestBefore.value === '' ? null : bestBefore.value,
+      note: moveNote.value,
     }),
   );
   if (done) [figure.value, batch.value, bestBefore.value, moveNote.value] = ['', '', '', ''];
@@ -69,15 +66,12 @@ async function order(): Promise<void> {
   const value = countOf('many', many.value);
   if (value === null) return;
   const done = await props.send(() =>
-    api.post<StockFile>(`/stock/${props.file.item.id}/orders`, {
-      by: shop.personId,
-      order: {
-        id: orderId.value,
-        quantity: value,
-        expected: expected.value === '' ? null : expected.value,
-        supplier: props.file.item.detail.supplier ?? '',
-        note: '',
-      },
+    orderStock(props.file.item.id, {
+      id: orderId.value,
+      quantity: value,
+      expected: expected.value === '' ? null : expected.value,
+      supplier: props.file.item.detail.supplier ?? '',
+      note: '',
     }),
   );
   if (done) [many.value, expected.value, orderId.value] = ['', '', freshId()];
@@ -89,21 +83,39 @@ async function receive(orderKey: string, missing: number): Promise<void> {
   if (value === null) return;
   const sentAs = (receiveIds.value[orderKey] ??= freshId());
   const done = await props.send(() =>
-    api.post<StockFile>(`/orders/${orderKey}/received`, {
-      by: shop.personId,
-      received: {
-        id: sentAs,
-        quantity: value,
-        batch: batch.value.trim(),
-        bestBefore: bestBefore.value === '' ? null : bestBefore.value,
-      },
+    receiveOrder(orderKey, {
+      id: sentAs,
+      quantity: value,
+      batch: batch.value.trim(),
+      bestBefore: bestBefore.value === '' ? null : bestBefore.value,
     }),
   );
   if (!done) return;
   received.value = Object.fromEntries(Object.entries(received.value).filter(([key]) => key !== orderKey));
   receiveIds.value[orderKey] = freshId();
 }
-const past = computed(() => pastOf(props.file));
+/** What was read of the past, more of it as it is asked for; what is sent brings it anew. */
+const read = shallowRef<Past>(props.file);
+watch(
+  () => props.file,
+  (file) => (read.value = file),
+);
+const past = computed(() => pastOf(read.value));
+const behind = computed(() => readOn(read.value));
+const pastFailed = ref('');
+async function earlier(): Promise<void> {
+  const kind = behind.value;
+  const after = kind === null ? null : read.value[kind].next;
+  if (kind === null || after === null) return;
+  try {
+    const page = await earlierStock(props.file.item.id, kind, after);
+    const rows = [...read.value[kind].rows, ...page.rows];
+    read.value = { ...read.value, [kind]: { rows, next: page.next } } as Past;
+    pastFailed.value = '';
+  } catch (error) {
+    pastFailed.value = error instanceof Error ? error.message : String(error);
+  }
+}
 const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).map(([key, name]) => ({
   id: key,
   name,
@@ -215,5 +227,7 @@ const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).
         >
       </li>
     </ul>
+    <p v-if="pastFailed" class="mt-2 font-semibold text-alarm" role="alert">{{ pastFailed }}</p>
+    <button v-if="behind" type="button" class="quiet mt-2" @click="earlier">Earlier</button>
   </div>
 </template>

@@ -4,13 +4,11 @@ import type { StockFile } from '../../../contract/index.ts';
 import { type CrossReference, type Fit, FITS } from '../../../core/stock/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import TextField from '../../parts/TextField.vue';
-import { api } from '../../stores/api.ts';
-import { useShop } from '../../stores/shop.ts';
+import { referStock } from '../../data/stock.ts';
 import type { SendStock } from './useStockFile.ts';
 
 /** Numbers that may stand in for this one, or must not. */
 const props = defineProps<{ file: StockFile; wrong: Readonly<Record<string, string>>; send: SendStock }>();
-const shop = useShop();
 const other = ref('');
 const fit = ref<Fit | null>('fits');
 const note = ref('');
@@ -24,7 +22,7 @@ async function refer(): Promise<void> {
     source: null,
   };
   const done = await props.send(async () => {
-    await api.put('/references', { by: shop.personId, reference });
+    await referStock(reference);
     return null;
   });
   if (done) [other.value, note.value] = ['', ''];

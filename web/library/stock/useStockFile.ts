@@ -1,6 +1,7 @@
 import { onMounted, ref, shallowRef } from 'vue';
 import type { StockFile } from '../../../contract/index.ts';
-import { api, ApiError } from '../../stores/api.ts';
+import { ApiError } from '../../data/api.ts';
+import { readStock } from '../../data/stock.ts';
 
 /** One thing in stock as the server has it, and what was wrong with what was sent last, by field. */
 export function useStockFile(id: () => string) {
@@ -11,7 +12,7 @@ export function useStockFile(id: () => string) {
   const wrong = ref<Readonly<Record<string, string>>>({});
 
   const load = async (): Promise<void> => {
-    file.value = await api.get<StockFile>(`/stock/${id()}`);
+    file.value = await readStock(id());
     isNew.value = false;
   };
   onMounted(async () => {

@@ -2,7 +2,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { compareOptions, flipPrice, OPTIONS, type OptionId, PER, type ShopResult } from '../../../core/choose/index.ts';
 import { jobChoice } from '../../../core/job/index.ts';
 import { format, formatRoundMoney } from '../../../core/quantity/index.ts';
-import { api } from '../../stores/api.ts';
+import { readResults } from '../../data/shopRows.ts';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 
 /** The options of the job on the screen, worked out; a price being dragged counts before it is kept. */
@@ -17,8 +17,7 @@ export function useOptions() {
     async (throttle) => {
       if (throttle === undefined) return;
       // Without the shop's results the chances come from the ranked causes alone, and say so.
-      const reply = await api.get<{ rows: ShopResult[] }>(`/results?throttle=${throttle}`).catch(() => null);
-      results.value = reply?.rows ?? [];
+      results.value = await readResults(throttle).catch(() => []);
     },
     { immediate: true },
   );

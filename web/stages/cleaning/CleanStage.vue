@@ -33,7 +33,7 @@ const job = computed(() => store.job);
 const stock = useStock();
 const minutes = ref('25');
 const label = ref('');
-onMounted(stock.load);
+onMounted(() => stock.load({ kind: 'cleaner' }));
 
 /** What soaks waits for itself: hands go first to what is ready. */
 const lanes = computed((): readonly JobUnit[] => units.value);

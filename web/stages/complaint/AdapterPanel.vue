@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue';
-import type { AdapterLinkInfo, AdapterReading, CommandReply } from '../../../contract/index.ts';
+import type { AdapterLinkInfo, AdapterReading } from '../../../contract/index.ts';
 import type { Job, When } from '../../../core/job/index.ts';
 import { DTC_MEANINGS } from '../../../core/vehicle/index.ts';
-import { api } from '../../stores/api.ts';
+import { clearCodes, readLinks, readVehicleData } from '../../data/adapter.ts';
 import { nowIso } from '../../stores/clock.ts';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -21,7 +21,7 @@ const asking = ref(false);
 
 onMounted(async () => {
   try {
-    links.value = (await api.get<{ rows: AdapterLinkInfo[] }>('/adapter')).rows;
+    links.value = await readLinks();
     chosen.value =
       links.value.find(({ vehicleId }) => vehicleId === props.job.vehicle.id)?.id ?? links.value[0]?.id ?? '';
   } catch (error) {
@@ -50,7 +50,7 @@ async function work(words: string, step: () => Promise<void>): Promise<void> {
 const read = () =>
   work('Reading the vehicle', async () => {
     reading.value = null;
-    reading.value = await api.post<AdapterReading>('/adapter/read', { link: chosen.value, codes: true, values: true });
+    reading.value = await readVehicleData(chosen.value);
   });
 
 /** Onto the job: only what is not there yet. Codes that another vehicle sent are not taken unasked. */
@@ -79,12 +79,11 @@ function keep(): void {
 const clear = () =>
   work('Clearing', async () => {
     asking.value = false;
-    const reply = await api.post<CommandReply>('/adapter/clear', {
+    const reply = await clearCodes({
       link: chosen.value,
       jobId: props.job.id,
       commandId: freshId(),
       at: nowIso(),
-      by: shop.personId,
       seen: store.confirmed?.version ?? 0,
     });
     store.take(reply);

@@ -25,7 +25,7 @@ const strength = ref('50');
 const bottle = ref('');
 const emptied = ref(false);
 const shelf = useStock();
-onMounted(shelf.load);
+onMounted(() => shelf.load({ kind: 'coolant' }));
 const stock = computed(() => shelf.rows.filter(({ kind: of }) => of === 'coolant'));
 const now = computed(() => coolantNow(props.job));
 /** What is poured in: its strength, inhibitor and price by the litre. */

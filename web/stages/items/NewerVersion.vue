@@ -1,17 +1,12 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue';
-import type { ProcedureLine } from '../../../contract/index.ts';
+import { computed } from 'vue';
 import type { Job } from '../../../core/job/index.ts';
-import { api } from '../../stores/api.ts';
+import { useProcedures } from '../../data/procedures.ts';
 
 /** A job keeps the version it began with; a newer one is offered, with what differs. */
 const props = defineProps<{ job: Job }>();
-const lines = ref<readonly ProcedureLine[]>([]);
-onMounted(async () => {
-  if (props.job.procedure !== null)
-    lines.value = (await api.get<{ rows: ProcedureLine[] }>('/procedures').catch(() => ({ rows: [] }))).rows;
-});
-const newest = computed(() => lines.value.find(({ id }) => id === props.job.procedure?.id)?.version ?? 0);
+const { rows } = useProcedures();
+const newest = computed(() => rows.value?.find(({ id }) => id === props.job.procedure?.id)?.version ?? 0);
 </script>
 
 <template>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
-import type { ProcedureLine } from '../../../contract/index.ts';
+import { computed, reactive, ref } from 'vue';
 import { needState } from '../../../core/job/index.ts';
 import type { Readiness } from '../../../core/prepare/index.ts';
-import { api } from '../../stores/api.ts';
+import { useProcedures } from '../../data/procedures.ts';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import StageFrame from '../StageFrame.vue';
@@ -20,18 +19,15 @@ const shop = useShop();
 const form = useForm();
 const job = computed(() => store.job);
 const { list, orders, missing, outlook, advice, tools, opened, bays } = usePrepare(job);
-const procedures = shallowRef<readonly ProcedureLine[]>([]);
+const { rows: procedures } = useProcedures();
 const changing = ref(false);
 const dates = reactive<Record<string, string>>({});
 const dateFor = ref('');
 
-onMounted(async () => {
-  procedures.value = (await api.get<{ rows: ProcedureLine[] }>('/procedures').catch(() => ({ rows: [] }))).rows;
-});
 /** Those of this engine family first. */
 const choices = computed(() => {
   const own = job.value?.vehicle.familyId ?? '';
-  return [...procedures.value].sort((a, b) => Number(b.familyId === own) - Number(a.familyId === own));
+  return [...(procedures.value ?? [])].sort((a, b) => Number(b.familyId === own) - Number(a.familyId === own));
 });
 async function pin(id: string): Promise<void> {
   await store.needProcedure(id).catch(() => null);
@@ -124,7 +120,7 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
         </div>
         <button type="button" class="quiet" @click="pin(each.id)">Work by this</button>
       </li>
-      <li v-if="procedures.length === 0" class="py-3 text-soft">
+      <li v-if="procedures?.length === 0" class="py-3 text-soft">
         No procedure is in the library yet. You can go on and type what comes off.
       </li>
     </ul>

@@ -27,8 +27,7 @@ const replies = (left: number, more: object = {}) => ({
     ],
   },
   'GET /api/stock': { rows: stock(left) },
-  'GET /api/wanted': { rows: [] },
-  'GET /api/jobs?status=open&limit=100': { rows: [{ itemsOff: 3 }, { itemsOff: 0 }] },
+  'GET /api/wanted': { rows: [], opened: 1 },
   'GET /api/procedures/rich/times': { dashpot: { off: [4], back: [] } },
   ...more,
 });
@@ -71,7 +70,7 @@ describe('prepare', () => {
   });
   it('says that another job wants the last one', async () => {
     showJob([open, pinRich]);
-    serve(replies(1, { 'GET /api/wanted': { rows: [{ partNumber: 'S-7', jobId: 'other', number: 9 }] } }));
+    serve(replies(1, { 'GET /api/wanted': { rows: [{ partNumber: 'S-7', jobId: 'other', number: 9 }], opened: 0 } }));
     const wrapper = mount(PrepareStage, { global });
     await flushPromises();
     expect(read(wrapper)).toContain('1 in drawer 3, wanted by 1 other job');

@@ -12,7 +12,8 @@ import {
   startOrWait,
 } from '../../../core/prepare/index.ts';
 import { toolList, type ToolUse } from '../../../core/refit/index.ts';
-import { api } from '../../stores/api.ts';
+import { readTimes } from '../../data/procedures.ts';
+import { readWanted } from '../../data/shopRows.ts';
 import { useMinute } from '../../stores/clock.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useStock } from '../../stores/stock.ts';
@@ -28,17 +29,14 @@ export function usePrepare(job: ComputedRef<Job | null>) {
 
   onMounted(() => void load());
   async function load(): Promise<void> {
-    const rows = async <T>(path: string): Promise<readonly T[]> =>
-      (await api.get<{ rows: T[] }>(path).catch(() => ({ rows: [] as T[] }))).rows;
-    [, wanted.value] = await Promise.all([
-      stock.load(),
-      rows<{ partNumber: string; jobId: string; number: number }>('/wanted'),
+    const [, others] = await Promise.all([
+      stock.load({ number: job.value === null ? [] : allNeeds(job.value).map(({ partNumber }) => partNumber) }),
+      readWanted().catch(() => ({ rows: [], opened: 0 })),
     ]);
-    const open = await rows<{ itemsOff: number }>('/jobs?status=open&limit=100');
-    opened.value = open.filter(({ itemsOff }) => itemsOff > 0).length;
+    wanted.value = others.rows;
+    opened.value = others.opened;
     const procedureId = job.value?.procedure?.id;
-    if (procedureId !== undefined)
-      times.value = await api.get<ItemTimes>(`/procedures/${procedureId}/times`).catch(() => ({}));
+    if (procedureId !== undefined) times.value = await readTimes(procedureId).catch(() => ({}));
   }
 
   const moment = computed(() => momentOf(now.value, shop.settings.timeZone));

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import type { When } from '../../../core/job/index.ts';
-import { api } from '../../stores/api.ts';
+import { storePicture } from '../../data/pictures.ts';
 import { freshId, useJob } from '../../stores/job.ts';
 
 /** Takes or picks a picture, stores it by its content and hangs it on the job. */
@@ -17,7 +17,7 @@ async function take(event: Event): Promise<void> {
   busy.value = true;
   wrong.value = '';
   try {
-    const { hash } = await api.upload<{ hash: string }>('/pictures', file);
+    const { hash } = await storePicture(file);
     const refusal = store.send('attach-picture', {
       id: freshId(),
       hash,

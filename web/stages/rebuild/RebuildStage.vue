@@ -6,7 +6,10 @@ import { computed, onMounted, ref } from 'vue';
 import { isBody } from '../../../core/clean/index.ts';
 import type { JobUnit } from '../../../core/job/index.ts';
 import { unitTypeOf } from '../../../core/vehicle/index.ts';
-import FieldBox from '../../parts/FieldBox.vue';
+import type { StockItem } from '../../../contract/index.ts';
+import { lookInStock } from '../../data/stock.ts';
+import PickField from '../../parts/PickField.vue';
+import type { Pick } from '../../parts/picks.ts';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -38,7 +41,8 @@ const partId = ref('');
 const quantity = ref('1');
 const comparing = ref(false);
 const compared = computed(() => job.value?.variants ?? []);
-onMounted(stock.load);
+// Kits are of gaskets and seals; any other part is looked for when it is fitted.
+onMounted(() => stock.load({ kind: ['gasket', 'seal'] }));
 const kitOf = (of: JobUnit) => unitTypeOf(store.family, of.kind)?.kit ?? [];
 /** Gaskets and seals that came off, and any typed besides: what no kit names already. */
 const seals = computed(() => {
@@ -62,8 +66,19 @@ function addSeal(): void {
   if (form.send('decide-seal', { id: freshId(), name: extra.value, decision: 'renewed', partNumber: '', why: '' }))
     extra.value = '';
 }
+/** What was looked at in stock, so that the one that is picked is at hand. */
+const looked = new Map<string, StockItem>();
+async function look(text: string): Promise<readonly Pick[]> {
+  const found = await lookInStock(text);
+  for (const item of found) looked.set(item.id, item);
+  return found.map(({ id, name, partNumber, left }) => ({
+    id,
+    words: name,
+    about: `${partNumber === '' ? '' : `${partNumber}, `}${left} left`,
+  }));
+}
 function fit(): void {
-  const part = stock.rows.find(({ id }) => id === partId.value);
+  const part = looked.get(partId.value);
   if (part === undefined) return;
   const { name, partNumber, priceMinor } = part;
   if (
@@ -154,14 +169,7 @@ const replaced = computed(() => job.value?.replaced.find((each) => each.unit ===
       class="mt-3 grid max-w-2xl items-start gap-3 sm:grid-cols-[1fr_6rem_auto]"
       @submit.prevent="fit"
     >
-      <FieldBox v-slot="{ id }" label="Part"
-        ><select :id="id" v-model="partId" class="input">
-          <option value="" disabled>From stock</option>
-          <option v-for="item in stock.rows" :key="item.id" :value="item.id">
-            {{ item.name }} ({{ item.left }} left)
-          </option>
-        </select></FieldBox
-      >
+      <PickField v-model="partId" label="Part" placeholder="From stock: name or number" :look="look" />
       <FigureField
         v-model="quantity"
         label="How many"

@@ -1,25 +1,21 @@
 <script setup lang="ts">
-import { computed, onMounted, shallowRef } from 'vue';
+import { shallowRef } from 'vue';
 import type { UnitFile } from '../../../contract/index.ts';
 import { LIFE_KINDS, type UnitObject, type UnitObjectKind } from '../../../core/vehicle/index.ts';
-import { api } from '../../stores/api.ts';
+import { readUnit, useLooseUnits } from '../../data/units.ts';
 import { useShop } from '../../stores/shop.ts';
 
 /** Used units of this kind that lie on the shelf, and the life of the one that was picked. */
 const props = defineProps<{ kind: UnitObjectKind; tag: string }>();
 const emit = defineEmits<{ pick: [unit: UnitObject]; life: [life: UnitFile['life']] }>();
 const shop = useShop();
-const shelf = shallowRef<readonly UnitObject[]>([]);
+const { rows: shelf } = useLooseUnits(() => ({ sort: 'place', limit: '200', kind: props.kind, state: 'on the shelf' }));
 const picked = shallowRef<UnitFile | null>(null);
-const used = computed(() => shelf.value.filter(({ kind, state }) => kind === props.kind && state === 'on the shelf'));
-onMounted(async () => {
-  shelf.value = (await api.get<{ rows: UnitObject[] }>('/units').catch(() => ({ rows: [] }))).rows;
-});
 async function pick(each: UnitObject): Promise<void> {
   // Its marks are known at once; its life may take a while to come, and another may be picked meanwhile.
   picked.value = null;
   emit('pick', each);
-  const file = await api.get<UnitFile>(`/units/${each.id}`).catch(() => null);
+  const file = await readUnit(each.id).catch(() => null);
   if (file === null || props.tag !== each.id) return;
   picked.value = file;
   emit('life', file.life);
@@ -27,10 +23,10 @@ async function pick(each: UnitObject): Promise<void> {
 </script>
 
 <template>
-  <div v-if="used.length > 0">
+  <div v-if="shelf.length > 0">
     <h3 class="text-sm font-bold">On the shelf</h3>
     <ul class="mt-1 flex flex-wrap gap-2">
-      <li v-for="each in used" :key="each.id">
+      <li v-for="each in shelf" :key="each.id">
         <button type="button" class="quiet" :aria-pressed="tag === each.id" @click="pick(each)">
           <span class="code">{{ each.partNumber || each.id }}</span><span class="font-normal">{{ each.place }}</span>
         </button>

@@ -1,5 +1,5 @@
 import type { ErrorReply } from '../../contract/index.ts';
-import { heardServerTime } from './clock.ts';
+import { heardServerTime } from '../stores/clock.ts';
 
 /** A request that was answered with an error, in the words to show. */
 export class ApiError extends Error {

@@ -1,0 +1,13 @@
+import { useShop } from '../stores/shop.ts';
+import { api } from './api.ts';
+import { keptOr } from './kept.ts';
+
+/** Something that the server holds; out of reach as it was answered last. @throws ApiError, OutOfReach */
+export const ask = <T>(path: string): Promise<T> => keptOr(path, () => api.get<T>(path));
+
+/** What the person at the bench sends. */
+const signed = (body: object): object => ({ by: useShop().personId, ...body });
+/** Sends something new in the name of who is at the bench. @throws ApiError, OutOfReach */
+export const give = <T>(path: string, body: object = {}): Promise<T> => api.post<T>(path, signed(body));
+/** Sends what something is from now on, in the name of who is at the bench. @throws ApiError, OutOfReach */
+export const keep = <T>(path: string, body: object): Promise<T> => api.put<T>(path, signed(body));
