@@ -89,12 +89,12 @@ const keyOf = ({ id }: JobSummary): string => id;
         ><span :class="row.status === 'open' ? 'font-bold text-oxide' : 'text-soft'">{{
           row.status === 'open' ? STAGE_NAMES[row.stage] : 'handed over'
         }}</span
-        ><b v-if="row.held" class="text-alarm"> · engine held</b></template
+        ><b v-if="row.held" class="block text-sm text-alarm">engine held</b></template
       >
       <template #cell-decision="{ row }">{{ row.decision || 'not decided yet' }}</template>
       <template #cell-reading="{ row }">{{ format({ value: row.reading, unit: row.readingUnit }) }}</template>
       <template #cell-last="{ row }"
-        >{{ shop.say.time(row.lastAt) }}<span class="block text-sm text-soft">{{ row.lastWords }}</span></template
+        >{{ shop.say.nearTime(row.lastAt) }}<span class="block text-sm text-soft">{{ row.lastWords }}</span></template
       >
       <template #cell-by="{ row }">{{ shop.firstName(row.lastBy) }}</template>
     </ListTable>

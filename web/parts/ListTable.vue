@@ -115,7 +115,7 @@ const FROM: Readonly<Record<NonNullable<ListColumn['from']>, string>> = {
   xl: 'max-xl:hidden',
 };
 const cellClass = ({ from, figures }: ListColumn): string =>
-  `${from === undefined ? '' : FROM[from]} ${figures ? 'text-right' : 'text-left'}`;
+  `${from === undefined ? '' : FROM[from]} ${figures ? 'whitespace-nowrap text-right' : 'text-left'}`;
 </script>
 
 <template>
@@ -144,13 +144,14 @@ const cellClass = ({ from, figures }: ListColumn): string =>
               @click="emit('order', orderBy(order, column.sort))"
             >
               {{ column.name }}
-              <svg viewBox="0 0 8 12" class="mb-0.5 h-3 w-2" aria-hidden="true">
-                <path
-                  :d="sorted === 'desc' ? 'M4 11 1 7.5h6z' : 'M4 1 1 4.5h6z'"
-                  fill="currentColor"
-                  :class="sorted === false ? 'opacity-0 group-hover:opacity-60 group-focus-visible:opacity-60' : ''"
-                />
-                <path d="M4 1.5v9" stroke="currentColor" :class="sorted === false ? 'opacity-25' : ''" />
+              <svg
+                viewBox="0 0 8 12"
+                class="mb-0.5 h-3 w-2"
+                :class="sorted === false ? 'opacity-0 group-hover:opacity-60 group-focus-visible:opacity-60' : ''"
+                aria-hidden="true"
+              >
+                <path :d="sorted === 'desc' ? 'M4 11 1 7.5h6z' : 'M4 1 1 4.5h6z'" fill="currentColor" />
+                <path d="M4 1.5v9" stroke="currentColor" />
               </svg>
             </button>
             <span v-else class="inline-flex min-h-9 items-end text-soft">{{ column.name }}</span>
