@@ -13,6 +13,7 @@ import {
   vapour,
 } from '../../core/clean/index.ts';
 import { FIELDS } from '../../core/quantity/index.ts';
+import CurveChart from '../charts/CurveChart.vue';
 import FieldBox from '../parts/FieldBox.vue';
 import FigureField from '../parts/FigureField.vue';
 import { useAir, useAirLive } from '../stores/air.ts';
@@ -56,7 +57,6 @@ const trial = computed(() => {
   });
 });
 const safety = computed(() => SAFETY[substance.value]);
-const ticks = (top: number): number[] => [0, 0.5, 1].map((share) => share * top);
 </script>
 
 <template>
@@ -101,40 +101,7 @@ const ticks = (top: number): number[] => [0, 0.5, 1].map((share) => share * top)
             {{ name }}<span class="font-normal">{{ store.reply?.rates[key] }}/h</span>
           </button>
         </div>
-        <svg
-          v-if="curve"
-          viewBox="0 0 720 270"
-          class="mt-5 h-auto w-full"
-          role="img"
-          :aria-label="`Curve of the exposure share from ${curve.fromWords} to ${curve.toWords}`"
-        >
-          <g font-size="13" fill="var(--soft)">
-            <g v-for="tick in ticks(curve.top)" :key="tick">
-              <path :d="`M54 ${curve.y(tick)}H700`" stroke="var(--line)" />
-              <text x="46" :y="curve.y(tick) + 4.5" text-anchor="end">{{ Math.round(tick * 100) }} %</text>
-            </g>
-            <text v-for="hour in curve.hours" :key="hour.x" :x="hour.x" y="262" text-anchor="middle">
-              {{ hour.words }}
-            </text>
-          </g>
-          <path :d="curve.past" fill="color-mix(in srgb, var(--brass) 22%, transparent)" stroke="none" />
-          <path :d="curve.line" fill="none" stroke="var(--brass)" stroke-width="2.5" />
-          <path :d="curve.coming" fill="none" stroke="var(--brass)" stroke-width="2.5" stroke-dasharray="5 5" />
-          <path v-if="curve.top >= 1" :d="`M54 ${curve.y(1)}H700`" stroke="var(--alarm)" stroke-width="2" />
-          <text
-            v-if="curve.top >= 1"
-            x="700"
-            :y="curve.y(1) - 6"
-            text-anchor="end"
-            font-size="13"
-            font-weight="700"
-            fill="var(--alarm)"
-          >
-            exposure limit
-          </text>
-          <path :d="`M${curve.nowX} 16V240`" stroke="var(--oxide)" stroke-width="2" />
-          <text :x="curve.nowX + 6" y="26" font-size="13" font-weight="700" fill="var(--oxide)">now</text>
-        </svg>
+        <CurveChart v-if="curve" :curve="curve" class="mt-5" />
         <h2 class="mt-5 text-lg">Out of the cans in the last day</h2>
         <ul class="rows mt-1 border-y border-line">
           <li v-for="each in releases" :key="each.at + each.grams" class="flex flex-wrap justify-between gap-x-4 py-2">

@@ -1,58 +1,46 @@
-import type { BayAir } from '../../core/clean/index.ts';
+import { type BayAir, shareWords } from '../../core/clean/index.ts';
+import type { Curve } from '../charts/curve.ts';
 
-/** The curve of the exposure share, in the drawing's units (720 × 270). */
-export interface AirCurve {
-  readonly top: number;
-  readonly y: (share: number) => number;
-  readonly nowX: number;
-  readonly line: string;
-  readonly past: string;
-  readonly coming: string;
-  readonly hours: readonly { readonly x: number; readonly words: string }[];
-  readonly fromWords: string;
-  readonly toWords: string;
-}
-
-const [LEFT, RIGHT, TOP, BOTTOM] = [54, 700, 16, 240];
-/** Minutes before now that are drawn, and the least that is drawn of what comes. */
+/** Minutes before now that are drawn, and the least and the most that is drawn of what comes. */
 const BACK = 90;
-const AHEAD = 60;
-const POINTS = 160;
+const AHEAD = { least: 60, most: 360 };
+const POINTS = 80;
 
-/** Draws the last hour and a half and what is to come until the air is fit again. @param now minutes on the air's clock */
-export function curveOf(air: BayAir, now: number, airingMinutes: number): AirCurve {
-  const from = now - BACK;
-  const to = now + Math.min(360, Math.max(AHEAD, airingMinutes * 1.2));
-  const minutes = Array.from({ length: POINTS + 1 }, (_, index) => from + ((to - from) * index) / POINTS);
-  const shares = minutes.map((minute) => air.at(minute).exposure);
-  const top = niceTop(Math.max(...shares));
-  const x = (minute: number): number => LEFT + ((RIGHT - LEFT) * (minute - from)) / (to - from);
-  const y = (share: number): number => BOTTOM - ((BOTTOM - TOP) * share) / top;
-  const path = (until: (minute: number) => boolean): string =>
-    minutes
-      .flatMap((minute, index) =>
-        until(minute) ? [`${x(minute).toFixed(1)} ${y(shares[index] ?? 0).toFixed(1)}`] : [],
-      )
-      .join('L');
-  const line = path((minute) => minute <= now);
-  const coming = path((minute) => minute >= now);
-  const words = (minute: number): string =>
-    Math.round(minute - now) === 0 ? 'now' : `${minute < now ? '−' : '+'}${Math.abs(Math.round(minute - now))} min`;
-  const step = to - from > 300 ? 90 : 30;
-  const hours = [];
-  for (let minute = now - BACK; minute <= to; minute += step)
-    // The words of the last mark stay inside the drawing.
-    if (Math.abs(minute - now) > 1) hours.push({ x: Math.min(x(minute), RIGHT - 20), words: words(minute) });
+/**
+ * The share of the exposure limit in the bay's air: the last hour and a half, and what is to come until it is fit again.
+ * @param now minutes on the air's clock @param airingMinutes until it is fit, 0 when it is
+ */
+export function curveOf(air: BayAir, now: number, airingMinutes: number): Curve {
+  const ahead = Math.min(AHEAD.most, Math.max(AHEAD.least, airingMinutes * 1.2));
+  const step = ahead > 210 ? 90 : 30;
+  // Up to the next whole step, so that the last tick is at the end.
+  const to = Math.ceil(ahead / step) * step;
+  const between = (from: number, until: number): { x: number; y: number }[] =>
+    Array.from({ length: POINTS + 1 }, (_, index) => {
+      const x = from + ((until - from) * index) / POINTS;
+      return { x, y: air.at(now + x).exposure };
+    });
+  const past = between(-BACK, 0);
+  const coming = between(0, to);
+  const top = niceTop(Math.max(...[...past, ...coming].map(({ y }) => y)));
   return {
-    top,
-    y,
-    nowX: x(now),
-    line: line === '' ? '' : `M${line}`,
-    past: line === '' ? '' : `M${x(from)} ${y(0)}L${line}L${x(now)} ${y(0)}Z`,
-    coming: coming === '' ? '' : `M${coming}`,
-    hours,
-    fromWords: words(from),
-    toWords: words(to),
+    words: `Share of the exposure limit from ${BACK} minutes ago, ${shareWords(past[0]?.y ?? 0)}, over now, ${shareWords(coming[0]?.y ?? 0)}, to ${to} minutes from now, ${shareWords(coming.at(-1)?.y ?? 0)}`,
+    lines: [
+      { name: 'So far', tone: 'brass', points: past, filled: true },
+      { name: 'Expected', tone: 'brass', points: coming, expected: true },
+    ],
+    marks: [
+      { axis: 'x', at: 0, words: 'now', tone: 'oxide' },
+      ...(top >= 1 ? [{ axis: 'y' as const, at: 1, words: 'exposure limit', tone: 'alarm' as const }] : []),
+    ],
+    x: {
+      name: 'When',
+      from: -BACK,
+      to,
+      step,
+      say: (x) => (Math.round(x) === 0 ? 'now' : `${x < 0 ? '−' : '+'}${Math.abs(Math.round(x))} min`),
+    },
+    y: { name: 'Of the limit', from: 0, to: top, step: top / 2, say: (y) => `${Math.round(y * 100)} %` },
   };
 }
 
