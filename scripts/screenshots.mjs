@@ -72,7 +72,6 @@ const LOOKED_AT = {
   'procedure-saloon': { path: '/procedures/multi-bank-v8' },
   'editor-new': { path: '/procedures/new', person: 'isla' },
   'editor-job': { path: '/procedures/new?job=job-228', person: 'isla' },
-  units: { path: '/units' },
   'vehicle-saloon': { path: '/vehicles/saloon' },
   'inspect-van': { path: '/jobs/job-228/inspect' },
   'inspect-flap': { path: '/jobs/job-235/inspect' },
@@ -85,7 +84,6 @@ const LOOKED_AT = {
   'coolant-tool': { path: '/tools/coolant' },
   'stock-item': { path: '/stock/s-1107' },
   'stock-cleaner': { path: '/stock/s-clean' },
-  returns: { path: '/returns' },
   'complaint-bus': { path: '/jobs/job-230/complaint' },
   'clock-off': { path: '/jobs/job-230/refit', clockOff: 86_400_000 },
   'settings-figures': {

@@ -64,6 +64,23 @@ describe('search', () => {
     expect(group?.rows[0]?.title).toMatch(/^228 · TQ 417 · /);
     expect(group?.rows[0]?.parts.filter(({ hit }) => hit)).toEqual([{ text: 'toffee', hit: true }]);
   });
+  it('tells long words apart that begin alike, though hundreds of the others were written later', async () => {
+    const who = { by: 'isla', at: '2026-05-13T12:00:00.000Z' };
+    const { vehicles, oneGo } = server.services;
+    const { lastReading: _, id: __, ...bus } = vehicles.get('bus')!;
+    const put = (id: string, owner: string): void =>
+      void vehicles.put(id, { ...bus, units: [], plate: id, vin: '', owner }, 0, who, '2026-05-13');
+    oneGo.run(() => {
+      put('right', 'Marlinspike works');
+      for (let index = 0; index < 410; index += 1) put(`wrong-${index}`, 'Marlinspoon works');
+    });
+    expect(await refs('marlinspike', 'vehicle')).toEqual(['right']);
+    expect(await refs('marlinspi works', 'vehicle')).toEqual(['right']);
+    expect((await refs('marlinsp', 'vehicle')).length).toBeGreaterThan(1);
+    expect(await refs('marlinspikes', 'vehicle')).toEqual([]);
+    const { body } = await server.http.get('/api/vehicles').query({ q: 'marlinspike' }).expect(200);
+    expect(body.rows.map(({ id }: { id: string }) => id)).toEqual(['right']);
+  });
   it('wants every word, and finds nothing where one of them is nowhere', async () => {
     expect(await refs('toffee P0505', 'job')).toEqual([]);
     expect((await search('zzyzx')).groups).toEqual([]);

@@ -3,6 +3,7 @@ import { PiniaColada } from '@pinia/colada';
 import { config, RouterLinkStub } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { vi } from 'vitest';
+import { ref } from 'vue';
 import type { BayLine, Change, JobSummary, StockItem } from '../contract/index.ts';
 import { bayState } from '../core/bay/index.ts';
 import {
@@ -158,6 +159,9 @@ export const stubs = {
   PictureAdd: true,
   teleport: true,
 };
+
+/** What the drawing package says of a picture that is still on its way. */
+export const noImage = () => [ref(null), ref('loading')];
 
 /** A thing in stock; what a test does not care about is plain. */
 export const stockItem = (own: Partial<StockItem> = {}): StockItem => ({

@@ -100,7 +100,19 @@ export type { EndStepDone, NeedState, PartUsed } from './needs/state.ts';
 export { caution, CAUTION_CLOSE, CAUTIONS } from './notes/cautions.ts';
 export type { Caution } from './notes/cautions.ts';
 export type { Note } from './notes/state.ts';
+export {
+  circleOf,
+  type DrawnMark,
+  drawnMark,
+  MARK_STROKES,
+  markAt,
+  markUnit,
+  type PictureSize,
+  type Place,
+  shifted,
+} from './pictures/drawing.ts';
 export type { PictureMark, PictureMarking, PictureRef } from './pictures/state.ts';
+export { asTaken, asTurned, type Turn, type Turned, turned } from './pictures/turned.ts';
 export type { Lesson } from './procedure/lessons.ts';
 export { proposeProcedure } from './procedure/propose.ts';
 export type { Proposal } from './procedure/propose.ts';

@@ -1,46 +1,77 @@
 import sharp from 'sharp';
-import type { PictureRef } from '../../core/job/index.ts';
+import {
+  asTurned,
+  type DrawnMark,
+  drawnMark,
+  MARK_STROKES,
+  markUnit,
+  type PictureRef,
+  type PictureSize,
+} from '../../core/job/index.ts';
 
-/** Turned, arrows drawn, and fitted whole into the space on the sheet. Words are printed under it: they need a font. */
+/** A picture as it is printed: turned, with its arrows and circles; its words are set by the sheet, in the sheet's font. */
+export interface PrintedPicture {
+  readonly jpeg: Buffer;
+  readonly words: readonly PrintedWords[];
+}
+/** Words on a picture: where they begin, as shares of its printed width and height, and how large, as a share of its width. */
+export interface PrintedWords {
+  readonly text: string;
+  readonly x: number;
+  readonly y: number;
+  readonly size: number;
+}
+
+/** Turned, marked, and fitted whole into the space on the sheet. @param width pixels @param height pixels */
 export async function markedForPrint(
   path: string,
   { marking }: Pick<PictureRef, 'marking'>,
   width: number,
   height: number,
-): Promise<Buffer> {
+): Promise<PrintedPicture> {
   // Upright first: marks are shares of the picture as a person sees it taken.
   const { data, info } = await sharp(path)
     .rotate()
     .resize(width * 2, height * 2, { fit: 'inside', withoutEnlargement: true })
     .toBuffer({ resolveWithObject: true });
+  const rotation = marking?.rotation ?? 0;
+  const marks = (marking?.marks ?? []).map((mark) => drawnMark(mark, info, rotation));
   const drawn = await sharp(data)
-    .composite([{ input: Buffer.from(arrows(marking?.marks ?? [], info.width, info.height)) }])
+    .composite([{ input: Buffer.from(svgOf(marks, info)) }])
     .toBuffer();
-  return sharp(drawn)
-    .rotate(marking?.rotation ?? 0)
+  const jpeg = await sharp(drawn)
+    .rotate(rotation)
     .resize(width, height, { fit: 'contain', background: '#ffffff' })
     .jpeg({ quality: 80 })
     .toBuffer();
-}
-
-type Marks = NonNullable<PictureRef['marking']>['marks'];
-
-function arrows(marks: Marks, width: number, height: number): string {
-  const size = Math.max(width, height) / 100;
-  const paths = marks.flatMap((mark) => {
-    if (mark.kind !== 'arrow') return [];
-    const [x, y] = [mark.toX * width, mark.toY * height];
-    const angle = Math.atan2(y - mark.y * height, x - mark.x * width);
-    const end = (turn: number): string =>
-      `${x - size * 3 * Math.cos(angle + turn)} ${y - size * 3 * Math.sin(angle + turn)}`;
-    const path = `M${mark.x * width} ${mark.y * height}L${x} ${y}M${end(0.45)}L${x} ${y}L${end(-0.45)}`;
-    const stroke = (colour: string, weight: number): string =>
-      `<path d="${path}" fill="none" stroke="${colour}" stroke-width="${size * weight}" stroke-linecap="round"/>`;
-    return [stroke('#1a1206', 1.4), stroke('#ffd34d', 0.7)];
+  // Where the turned picture lies in the space that it is fitted into.
+  const across = rotation % 180 === 0 ? info.width : info.height;
+  const down = rotation % 180 === 0 ? info.height : info.width;
+  const scale = Math.min(width / across, height / down);
+  const words = marks.flatMap((mark): PrintedWords[] => {
+    if (mark.kind !== 'words') return [];
+    const at = asTurned(rotation, mark.x / info.width, mark.y / info.height);
+    return [
+      {
+        text: mark.text,
+        x: 0.5 + ((at.x - 0.5) * across * scale) / width,
+        y: 0.5 + ((at.y - 0.5) * down * scale) / height,
+        size: (mark.size * scale) / width,
+      },
+    ];
   });
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${paths.join('')}</svg>`;
+  return { jpeg, words };
 }
 
-/** What is written on a picture, for the line under it. */
-export const wordsOn = ({ marking }: Pick<PictureRef, 'marking'>): string =>
-  (marking?.marks ?? []).flatMap((mark) => (mark.kind === 'text' ? [mark.text] : [])).join('; ');
+function svgOf(marks: readonly DrawnMark[], size: PictureSize): string {
+  const shape = (mark: DrawnMark): string => {
+    if (mark.kind === 'ring') return `<circle cx="${mark.x}" cy="${mark.y}" r="${mark.radius}"/>`;
+    if (mark.kind === 'words') return '';
+    return mark.lines.map((line) => `<polyline points="${line.map(({ x, y }) => `${x},${y}`).join(' ')}"/>`).join('');
+  };
+  const strokes = MARK_STROKES.map(
+    ({ colour, width }) =>
+      `<g stroke="${colour}" stroke-width="${width * markUnit(size)}">${marks.map(shape).join('')}</g>`,
+  );
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${size.width}" height="${size.height}" fill="none" stroke-linecap="round" stroke-linejoin="round">${strokes.join('')}</svg>`;
+}

@@ -1,15 +1,13 @@
 import type { Job } from '../../core/job/index.ts';
 import { UNIT_KINDS } from '../../core/vehicle/index.ts';
 import type { Pictures } from '../store/pictures.ts';
-import { markedForPrint, wordsOn } from './markedPicture.ts';
+import { markedForPrint, type PrintedPicture } from './markedPicture.ts';
 
-/** The last picture before and the last after of one subject, as JPEG for print; null where there is none. */
+/** The last picture before and the last after of one subject; null where there is none. */
 export interface PicturePair {
   readonly subject: string;
-  readonly before: Buffer | null;
-  readonly after: Buffer | null;
-  /** What is written on them. */
-  readonly words: string;
+  readonly before: PrintedPicture | null;
+  readonly after: PrintedPicture | null;
 }
 
 /** Wide enough for half a page at 200 dots an inch. */
@@ -18,26 +16,19 @@ const PRINT_WIDTH = 700;
 /** Pairs for the printed sheet, in the order in which their subjects first appear. */
 export async function pairsForPrint(job: Job, pictures: Pictures): Promise<PicturePair[]> {
   const subjects = [...new Set(job.pictures.map(({ subject }) => subject))];
-  const last = async (subject: string, when: 'before' | 'after'): Promise<Buffer | null> => {
+  const last = async (subject: string, when: 'before' | 'after'): Promise<PrintedPicture | null> => {
     const found = job.pictures.filter((picture) => picture.subject === subject && picture.when === when).at(-1);
     const file = found === undefined ? null : pictures.file(found.hash, true);
     return file === null || found === undefined
       ? null
       : markedForPrint(file.path, found, PRINT_WIDTH, PRINT_WIDTH * 0.75);
   };
-  const words = (subject: string): string =>
-    job.pictures
-      .filter((picture) => picture.subject === subject)
-      .map(wordsOn)
-      .filter((each) => each !== '')
-      .join('; ');
   return Promise.all(
     subjects.map(async (subject) => ({
       // Pictures of one item are known by its id; on paper they carry its name.
       subject: nameOf(job, subject),
       before: await last(subject, 'before'),
       after: await last(subject, 'after'),
-      words: words(subject),
     })),
   );
 }

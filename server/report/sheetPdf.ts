@@ -1,5 +1,6 @@
 import type { Settings } from '../../contract/index.ts';
-import { type Job, sheetOf } from '../../core/job/index.ts';
+import { type Job, MARK_STROKES, sheetOf } from '../../core/job/index.ts';
+import type { PrintedWords } from './markedPicture.ts';
 import type { PicturePair } from './picturePairs.ts';
 import { BOTTLE, type Doc, heading, INK, LEFT, LINE, newPage, rule, SOFT, WIDTH } from './page.ts';
 import { type SheetRow, type SheetSection, speaker } from '../../core/sheet/index.ts';
@@ -41,23 +42,43 @@ function printSection(doc: Doc, { title, rows: lines, empty, dense }: SheetSecti
 function printPictures(doc: Doc, pairs: readonly PicturePair[]): void {
   const width = (WIDTH - 14) / 2;
   const height = width * 0.75;
-  for (const { subject, before, after, words } of pairs) {
+  for (const { subject, before, after } of pairs) {
     if (doc.y + height + 44 > doc.page.height - doc.page.margins.bottom) doc.addPage();
     doc
       .moveDown(0.8)
       .font('strong')
       .fontSize(9.5)
       .fillColor(BOTTLE)
-      .text(`${subject}, before and after${words === '' ? '' : `: ${words}`}`, LEFT, doc.y, { width: WIDTH });
+      .text(`${subject}, before and after`, LEFT, doc.y, { width: WIDTH });
     const top = doc.y + 4;
     for (const [index, picture] of [before, after].entries()) {
       const x = LEFT + index * (width + 14);
       doc.rect(x, top, width, height).lineWidth(0.7).strokeColor(LINE).stroke();
-      if (picture !== null) doc.image(picture, x, top, { width, height });
+      if (picture === null) continue;
+      doc.image(picture.jpeg, x, top, { width, height });
+      for (const words of picture.words) printWords(doc, words, [x, top, width, height]);
     }
     doc.x = LEFT;
     doc.y = top + height + 4;
   }
+}
+
+/** Words on a picture: light with a dark edge, as on the screen. */
+function printWords(
+  doc: Doc,
+  { text, x, y, size }: PrintedWords,
+  [left, top, width, height]: readonly [number, number, number, number],
+): void {
+  const [under, over] = MARK_STROKES;
+  doc.font('strong').fontSize(size * width);
+  const at = left + x * width;
+  const options = { lineBreak: false, baseline: 'alphabetic' as const };
+  doc
+    .lineWidth(size * width * 0.2)
+    .strokeColor(under.colour)
+    .fillColor(under.colour);
+  doc.text(text, at, top + y * height, { ...options, stroke: true, fill: true });
+  doc.fillColor(over.colour).text(text, at, top + y * height, options);
 }
 
 /** Rows of label and value, read across when there are two columns. */

@@ -3,6 +3,7 @@ import { command } from '../command.ts';
 import { accept, refuse, refuseField } from '../decision.ts';
 import { fact } from '../fact.ts';
 import { share, when } from '../shapes.ts';
+import { LEAST_RADIUS } from './drawing.ts';
 
 /** What {@link pictureAttached} holds. */
 export const pictureAttachedShape = record({ id, hash: pictureHash, subject: line, when, caption: line });
@@ -28,6 +29,7 @@ export const pictureMarkedShape = record({
     variants(
       'kind',
       record({ kind: oneOf('arrow'), x: share, y: share, toX: share, toY: share }),
+      record({ kind: oneOf('circle'), x: share, y: share, radius: share }),
       record({ kind: oneOf('text'), x: share, y: share, text: text(60) }),
     ),
     { high: 40 },
@@ -55,6 +57,8 @@ export const markPicture = command('mark-picture', {
     const [a, b] = data.anchors;
     if (a !== undefined && b !== undefined && Math.hypot(a.x - b.x, a.y - b.y) < 0.05)
       return refuseField('anchors', 'The two places lie too near each other to line the pictures up.');
+    const point = data.marks.some((mark) => mark.kind === 'circle' && mark.radius < LEAST_RADIUS);
+    if (point) return refuseField('marks', 'A circle is too small to be seen.');
     const empty = data.marks.some((mark) => mark.kind === 'text' && mark.text.trim() === '');
     return empty ? refuseField('marks', 'What should it say?') : accept(pictureMarked.of(data));
   },

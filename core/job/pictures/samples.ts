@@ -20,6 +20,7 @@ export const PICTURES_SAMPLES: SamplesOf<typeof PICTURES> = {
       rotation: 90,
       marks: [
         { kind: 'arrow', x: 0.1, y: 0.2, toX: 0.5, toY: 0.5 },
+        { kind: 'circle', x: 0.5, y: 0.5, radius: 0.2 },
         { kind: 'text', x: 0.1, y: 0.1, text: 'ring' },
       ],
       anchors: [
@@ -29,6 +30,6 @@ export const PICTURES_SAMPLES: SamplesOf<typeof PICTURES> = {
     },
     events: ['picture-marked'],
     shows: (job) => job.pictures[0]?.marking?.marks.length,
-    as: 2,
+    as: 3,
   },
 };

@@ -1,4 +1,5 @@
 -- What can be found: of each plain row one line, kept with the row; of each job several, made from its log.
+-- A word begun is looked up whole by its first six letters at most; what is longer is compared then.
 -- `plain` is what numbers, plates and VINs are without spaces, dashes and case; of a VIN also its last eight to four signs.
 ALTER TABLE vehicle ADD COLUMN plate_key TEXT GENERATED ALWAYS AS (upper(replace(replace(replace(replace(replace(replace(replace(plate, ' ', ''), '-', ''), '.', ''), '/', ''), '_', ''), char(160), ''), char(8211), ''))) VIRTUAL;
 ALTER TABLE vehicle ADD COLUMN vin_key TEXT GENERATED ALWAYS AS (upper(replace(replace(replace(replace(replace(replace(replace(vin, ' ', ''), '-', ''), '.', ''), '/', ''), '_', ''), char(160), ''), char(8211), ''))) VIRTUAL;
@@ -11,7 +12,7 @@ CREATE TABLE row_words (
   id INTEGER PRIMARY KEY, kind TEXT NOT NULL, ref TEXT NOT NULL, title TEXT NOT NULL, words TEXT NOT NULL, plain TEXT NOT NULL, UNIQUE (kind, ref)
 ) STRICT;
 CREATE VIRTUAL TABLE row_found USING fts5 (
-  kind, title, words, plain, content = 'row_words', content_rowid = 'id', tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
+  kind, title, words, plain, content = 'row_words', content_rowid = 'id', tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3 4 5 6'
 );
 CREATE TRIGGER row_words_come AFTER INSERT ON row_words BEGIN
   INSERT INTO row_found (rowid, kind, title, words, plain) VALUES (new.id, new.kind, new.title, new.words, new.plain);
@@ -29,13 +30,13 @@ CREATE TABLE job_words (
   id INTEGER PRIMARY KEY, job_id TEXT NOT NULL, piece TEXT NOT NULL, ref TEXT NOT NULL, words TEXT NOT NULL, plain TEXT NOT NULL, UNIQUE (job_id, piece, ref)
 ) STRICT;
 CREATE VIRTUAL TABLE job_found USING fts5 (
-  words, plain, content = 'job_words', content_rowid = 'id', tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
+  piece, words, plain, content = 'job_words', content_rowid = 'id', tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3 4 5 6'
 );
 CREATE TRIGGER job_words_come AFTER INSERT ON job_words BEGIN
-  INSERT INTO job_found (rowid, words, plain) VALUES (new.id, new.words, new.plain);
+  INSERT INTO job_found (rowid, piece, words, plain) VALUES (new.id, new.piece, new.words, new.plain);
 END;
 CREATE TRIGGER job_words_go AFTER DELETE ON job_words BEGIN
-  INSERT INTO job_found (job_found, rowid, words, plain) VALUES ('delete', old.id, old.words, old.plain);
+  INSERT INTO job_found (job_found, rowid, piece, words, plain) VALUES ('delete', old.id, old.piece, old.words, old.plain);
 END;
 
 -- Plain rows keep themselves found.

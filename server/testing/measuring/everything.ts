@@ -13,6 +13,7 @@ import { tapToPaint } from './tap.ts';
 import { unitPages, largePicture } from './units.ts';
 import { diagnosing } from './diagnosis.ts';
 import { command, fresh, openedJob, take } from './store.ts';
+import { lists } from './lists.ts';
 import { longJob } from './longJob.ts';
 import { numbers } from './numbers.ts';
 import { planning } from './refit.ts';
@@ -29,6 +30,7 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     ...(await manyStations(folder)),
     opening(folder),
     ...longJob(folder),
+    ...(await lists(folder)),
     search(folder),
     firstLoad(join(dist, 'web')),
     await tapToPaint(folder, join(dist, 'web')),

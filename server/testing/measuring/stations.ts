@@ -1,6 +1,7 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
+import type { Change } from '../../../contract/index.ts';
 import { cableProcedure } from '../../../demo/procedures/cable.ts';
 import { createApp } from '../../app.ts';
 import { type Measured, ms, percentile } from './measure.ts';
@@ -10,7 +11,7 @@ const STATIONS = 20;
 const COMMANDS = 25;
 
 /**
- * Twenty stations on twenty jobs, each listening to its own job and tapping about twice a second; and how long
+ * Twenty stations on twenty jobs, each listening to the shop and tapping about twice a second; and how long
  * after a command a second station on the same job has heard of it and read what changed.
  */
 export async function manyStations(folder: string): Promise<Measured[]> {
@@ -35,13 +36,13 @@ export async function manyStations(folder: string): Promise<Measured[]> {
   const heard: number[] = [];
   let sentAt = 0;
   const listen = async (jobId: string, times: boolean): Promise<void> => {
-    const reply = await fetch(`${address}/api/jobs/${jobId}/changes`, { signal: closing.signal });
+    const reply = await fetch(`${address}/api/changes`, { signal: closing.signal });
     const decoder = new TextDecoder();
-    let seen = 0;
+    let seen = services.jobs.job(jobId)?.version ?? 0;
     for await (const chunk of reply.body ?? []) {
-      const version = Number(/data: (\d+)/.exec(decoder.decode(chunk as Uint8Array))?.[1] ?? 0);
-      // The first word is the version as it stands.
-      if (seen === 0) seen = version;
+      const words = [...decoder.decode(chunk as Uint8Array).matchAll(/data: (.+)/g)];
+      const changes = words.map(([, json]) => JSON.parse(json ?? '') as Change);
+      const version = Math.max(...changes.map((each) => (each.kind === 'job' && each.id === jobId ? each.version : 0)));
       if (!times || version <= seen) continue;
       await (await fetch(`${address}/api/jobs/${jobId}?since=${seen}`)).json();
       seen = version;

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { PictureRef } from '../../../core/job/index.ts';
+import { type PictureRef, turned } from '../../../core/job/index.ts';
 import MarkLayer from './MarkLayer.vue';
-import { turned } from './turned.ts';
 import { usePictureSize } from './usePictureSize.ts';
 
-/** A picture as it was marked: turned, with its arrows and words. The original is not touched. */
+/** A picture as it was marked: turned, with its arrows, circles and words. The original is not touched. */
 const props = defineProps<{ picture: PictureRef; alt: string }>();
 const size = usePictureSize(() => props.picture.hash);
 const turn = computed(() => props.picture.marking?.rotation ?? 0);
@@ -14,9 +13,9 @@ const shown = computed(() => turned(turn.value, size.value));
 
 <template>
   <svg :viewBox="`0 0 ${shown.frame[0]} ${shown.frame[1]}`" role="img" :aria-label="alt">
-    <g :transform="shown.transform">
+    <g :transform="`translate(${shown.shift[0]} ${shown.shift[1]}) rotate(${turn})`">
       <image :href="`/api/pictures/${picture.hash}`" :width="size.width" :height="size.height" />
-      <MarkLayer :marks="picture.marking?.marks ?? []" :width="size.width" :height="size.height" :rotation="turn" />
+      <MarkLayer :marks="picture.marking?.marks ?? []" :size="size" :rotation="turn" />
     </g>
   </svg>
 </template>

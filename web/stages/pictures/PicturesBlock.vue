@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import type { Job, PictureRef, When } from '../../../core/job/index.ts';
 import PictureAdd from './PictureAdd.vue';
 import CompareSlider from './CompareSlider.vue';
-import PictureMarker from './PictureMarker.vue';
+
+/** What draws is loaded when somebody draws. */
+const PictureMarker = defineAsyncComponent(() => import('./PictureMarker.vue'));
 
 /** Pictures of one unit: small copies to look through, the last of before and after against each other. */
 const props = defineProps<{ job: Job; subject: string; what: string; when: When }>();

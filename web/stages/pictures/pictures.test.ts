@@ -1,8 +1,10 @@
-import { mount } from '@vue/test-utils';
+import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { CommandBody, PictureRef } from '../../../core/job/index.ts';
 import { open } from '../../../core/job/testing/samples.ts';
 import { freshShop, read, serve, showJob, stubs } from '../../testing.ts';
+// The test’s page has no canvas to draw on.
+vi.mock('vue-konva', async () => ({ useImage: (await import('../../testing.ts')).noImage }));
 import CompareSlider from './CompareSlider.vue';
 import PicturesBlock from './PicturesBlock.vue';
 
@@ -93,6 +95,8 @@ describe('pictures of a unit', () => {
     expect(read(wrapper)).toContain('lined up');
     expect(wrapper.findComponent(CompareSlider).props('before').id).toBe('c');
     await wrapper.findAll('li button')[2]!.trigger('click');
+    await vi.dynamicImportSettled();
+    await flushPromises();
     expect(read(wrapper)).toContain('marking b');
   });
   it('say what is wanted while there are none', () => {

@@ -1,4 +1,5 @@
 import { mount } from '@vue/test-utils';
+import { nextTick } from 'vue';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { jobUnits, type CommandBody } from '../../../core/job/index.ts';
 import { pointOf } from '../../../core/inspect/index.ts';
@@ -15,11 +16,15 @@ import GradeScale from '../inspection/GradeScale.vue';
 import LightRing from '../inspection/LightRing.vue';
 import PointPanel from '../inspection/PointPanel.vue';
 import UnitDrawing from '../inspection/UnitDrawing.vue';
+import MarkCanvas from '../pictures/MarkCanvas.vue';
 import PictureMarker from '../pictures/PictureMarker.vue';
 import PiecesBlock from '../rebuild/PiecesBlock.vue';
 import SealRows from '../rebuild/SealRows.vue';
 import SensorBlock from '../rebuild/SensorBlock.vue';
 import TurnsBlock from '../rebuild/TurnsBlock.vue';
+
+// The test’s page has no canvas to draw on.
+vi.mock('vue-konva', async () => ({ useImage: (await import('../../testing.ts')).noImage }));
 
 const global = { stubs };
 const of = <K extends keyof typeof SAMPLES>(type: K, change: object = {}): CommandBody =>
@@ -292,26 +297,40 @@ describe('rebuilding', () => {
 });
 
 describe('marking a picture', () => {
-  it('turns it, draws by keyboard, and refuses places that lie too near', async () => {
+  it('turns it, draws by keyboard and by hand, and refuses places that lie too near', async () => {
     const { job, sent } = bench(pin, ...(SAMPLES['mark-picture'].after.slice(1) as CommandBody[]));
-    const wrapper = mount(PictureMarker, { props: { picture: job().pictures[0]!, what: 'Body' }, global });
-    const canvas = wrapper.find('[role="application"]');
-    await canvas.trigger('keydown', { key: 'Enter' });
-    await canvas.trigger('keydown', { key: 'ArrowRight' });
-    await canvas.trigger('keydown', { key: 'Enter' });
+    const wrapper = mount(PictureMarker, {
+      props: { picture: job().pictures[0]!, what: 'Body' },
+      global: { ...global, stubs: { ...stubs, MarkCanvas: true } },
+    });
+    const keys = async (...pressed: string[]): Promise<void> => {
+      for (const key of pressed) await wrapper.get('[role="application"]').trigger('keydown', { key });
+    };
+    await keys('Enter', 'ArrowRight', 'Enter');
+    const canvas = wrapper.getComponent(MarkCanvas);
+    await press(wrapper, 'Circle');
+    canvas.vm.$emit('press', { x: 0.2, y: 0.2 });
+    canvas.vm.$emit('drag', { x: 0.4, y: 0.2 });
+    await nextTick();
+    expect(canvas.props('marks')).toHaveLength(2);
+    canvas.vm.$emit('release', { x: 0.4, y: 0.2 });
+    await press(wrapper, 'Words');
+    canvas.vm.$emit('press', { x: 0.6, y: 0.6 });
+    canvas.vm.$emit('release', { x: 0.6, y: 0.6 });
+    await nextTick();
+    expect(read(wrapper)).toContain('Type the words first.');
     await press(wrapper, 'Turn');
+    await press(wrapper, 'Turn');
+    await press(wrapper, 'Undo');
     await press(wrapper, 'Line up');
-    await canvas.trigger('keydown', { key: 'Enter' });
-    await canvas.trigger('keydown', { key: 'Enter' });
+    await keys('Enter', 'Enter');
     await press(wrapper, 'Keep the marks');
     expect(read(wrapper)).toContain('lie too near each other');
-    for (let step = 0; step < 10; step += 1) await canvas.trigger('keydown', { key: 'ArrowDown' });
-    await canvas.trigger('keydown', { key: 'Enter' });
-    for (let step = 0; step < 10; step += 1) await canvas.trigger('keydown', { key: 'ArrowDown' });
-    await canvas.trigger('keydown', { key: 'Enter' });
+    const down = Array.from({ length: 10 }, () => 'ArrowDown');
+    await keys(...down, 'Enter', ...down, 'Enter');
     await press(wrapper, 'Keep the marks');
     const data = sent.at(-1)?.data as { rotation: number; marks: unknown[]; anchors: unknown[] };
-    expect(data).toMatchObject({ rotation: 90, marks: [{ kind: 'arrow', x: 0.5, toX: 0.52 }] });
+    expect(data).toMatchObject({ rotation: 90, marks: [{ kind: 'arrow', x: 0.5, toX: 0.52 }, { kind: 'circle', x: 0.2 }] }); // prettier-ignore
     expect(data.anchors).toHaveLength(2);
     expect(wrapper.emitted('close')).toHaveLength(1);
   });
