@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { FIELDS } from '../../core/quantity/index.ts';
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { familyInput } from '../../contract/index.ts';
 import { type EngineFamily, FAMILY_FIGURES, FIGURE_FIELDS, UNIT_KINDS } from '../../core/vehicle/index.ts';
+import DraftNote from '../forms/DraftNote.vue';
+import { useRowForm } from '../forms/rowForm.ts';
 import AuditLines from '../parts/AuditLines.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import SideBySide from '../parts/SideBySide.vue';
@@ -10,38 +13,39 @@ import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
 import KitFields from './KitFields.vue';
 import VariantFields from '../parts/VariantFields.vue';
-import { ApiError } from '../data/api.ts';
 import { readFamily as askFamily } from '../data/families.ts';
 import { freshId } from '../stores/job.ts';
-import { useRow } from '../stores/rows.ts';
 import { useShop } from '../stores/shop.ts';
 import { IDLE_VALVES, LAYOUTS, THROTTLES, USES } from './engineChoices.ts';
-import { emptyUnitType, familyText, FIGURE_NAMES, readFamily } from './familyText.ts';
+import { emptyUnitType, type FamilyText, familyText, FIGURE_NAMES, readFamily } from './familyText.ts';
 
 /** What engines of one kind take and show. Every figure has a source, or is a shop figure to be verified. */
 const route = useRoute();
 const router = useRouter();
 const shop = useShop();
-const text = ref(familyText(null, shop.settings.currency));
 const loaded = ref(false);
 const failed = ref('');
-const errors = ref<Readonly<Record<string, string>>>({});
-const general = ref('');
-const busy = ref(false);
-const row = useRow(() => `/families/${String(route.params.id)}`, 'family');
-/** What was sent last, for showing it beside what somebody else saved. */
-const sent = shallowRef<unknown>(null);
 const isNew = computed(() => route.query.new === '1');
+const form = useRowForm<FamilyText, EngineFamily>({
+  schema: familyInput,
+  path: () => `/families/${String(route.params.id)}`,
+  field: 'family',
+  draft: () => `family.${isNew.value ? 'new' : String(route.params.id)}`,
+  textOf: (family) => familyText(family, shop.settings.currency),
+  read: (typed) => readFamily(typed, shop.settings.currency),
+});
+const { text, errors, said, busy, sent, restored, newer } = form;
 
 watch(
   () => String(route.params.id),
   async (id) => {
-    loaded.value = isNew.value;
-    if (isNew.value) return;
+    loaded.value = false;
     try {
-      const { family, version } = await askFamily(id);
-      text.value = familyText(family, shop.settings.currency);
-      row.version.value = version;
+      if (isNew.value) form.open(null, 0);
+      else {
+        const { family, version } = await askFamily(id);
+        form.open(family, version);
+      }
       loaded.value = true;
     } catch (error) {
       failed.value = error instanceof Error ? error.message : String(error);
@@ -49,32 +53,11 @@ watch(
   },
   { immediate: true },
 );
-async function save(): Promise<void> {
-  const read = readFamily(text.value, shop.settings.currency);
-  errors.value = read.ok ? {} : read.errors;
-  general.value = read.ok ? '' : 'Some fields cannot be read; see beside them.';
-  if (!read.ok) return;
-  busy.value = true;
-  try {
-    sent.value = read.family;
-    if ((await row.save(read.family)) !== null) await router.push('/families');
-  } catch (error) {
-    if (error instanceof ApiError)
-      errors.value = Object.fromEntries(
-        Object.entries(error.fields).map(([field, message]) => [field.replace(/^family\./, ''), message]),
-      );
-    general.value = error instanceof Error ? error.message : String(error);
-  } finally {
-    busy.value = false;
-  }
+async function save(event?: Event): Promise<void> {
+  if (await form.submit(event)) await router.push('/families');
 }
-function takeTheirs(): void {
-  text.value = familyText(row.newer.value?.row as EngineFamily, shop.settings.currency);
-  row.haveSeen();
-}
-function saveMine(): void {
-  row.haveSeen();
-  void save();
+async function saveMine(): Promise<void> {
+  if (await form.saveMine()) await router.push('/families');
 }
 const variantErrors = (index: number): Record<string, string> =>
   Object.fromEntries(
@@ -91,14 +74,15 @@ const variantErrors = (index: number): Record<string, string> =>
   </p>
   <form v-else-if="loaded" class="h-full overflow-y-auto px-4 py-6 md:px-7" novalidate @submit.prevent="save">
     <SideBySide
-      v-if="row.newer.value"
-      :newer="row.newer.value"
+      v-if="newer"
+      :newer="newer"
       :mine="sent"
       @mine="saveMine"
-      @theirs="takeTheirs"
-      @close="row.newer.value = null"
+      @theirs="form.takeTheirs"
+      @close="newer = null"
     />
     <h1 class="text-[1.75rem]">{{ text.name || 'A new engine family' }}</h1>
+    <DraftNote :restored="restored" @afresh="form.startAfresh" />
     <div class="mt-5 grid max-w-4xl gap-4 sm:grid-cols-2">
       <TextField v-model="text.name" label="Name" placeholder="Norrland 2.5 four" :error="errors.name" />
       <TextField v-model="text.engine" label="Engine" placeholder="2.5 L four" :error="errors.engine" />
@@ -201,10 +185,10 @@ const variantErrors = (index: number): Record<string, string> =>
       Another unit
     </button>
     <TextField v-model="text.notes" class="mt-5 max-w-4xl" label="Notes" :lines="2" />
-    <p v-if="general" class="mt-4 font-semibold text-alarm" role="alert">{{ general }}</p>
+    <p v-if="said" class="mt-4 font-semibold text-alarm" role="alert">{{ said }}</p>
     <div class="mt-5 flex gap-3">
       <button type="submit" class="primary" :disabled="busy">Keep the family</button>
-      <RouterLink class="quiet" to="/families">Leave it</RouterLink>
+      <RouterLink class="quiet" to="/families" @click="form.leave">Leave it</RouterLink>
     </div>
     <AuditLines v-if="!isNew" :path="`/families/${String(route.params.id)}`" />
   </form>

@@ -16,7 +16,7 @@ const shop = useShop();
 const route = useRoute();
 const router = useRouter();
 const id = computed(() => String(route.params.id));
-const { file, isNew, failed, wrong, send } = useStockFile(() => id.value);
+const { file, isNew, failed, wrong, open, send } = useStockFile(() => id.value);
 const editing = ref(false);
 const asked = (name: string): string => (typeof route.query[name] === 'string' ? route.query[name] : '');
 const safety = computed(() => {
@@ -24,6 +24,10 @@ const safety = computed(() => {
   if (detail?.substance === undefined) return null;
   return detail.safety ?? SAFETY[detail.substance];
 });
+async function described(): Promise<void> {
+  editing.value = false;
+  await open();
+}
 const leave = (): void => void router.push('/stock');
 </script>
 
@@ -42,10 +46,8 @@ const leave = (): void => void router.push('/stock');
       v-if="editing || isNew"
       :id="id"
       :file="file"
-      :wrong="wrong"
-      :send="send"
       :number="asked('number')"
-      @done="editing = false"
+      @done="described"
       @leave="isNew ? leave() : (editing = false)"
     />
     <div v-if="file" class="mt-5 grid gap-x-10 gap-y-7 xl:grid-cols-[minmax(0,1fr)_20rem]">

@@ -1,6 +1,7 @@
 import { FIELDS } from '../../core/quantity/index.ts';
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_FAMILY } from '../../core/job/testing/samples.ts';
+import type { EngineFamily } from '../../core/vehicle/index.ts';
 import { readVariant, variantText } from '../parts/variantText.ts';
 import { bandText, figureFrom, readBand } from './bandText.ts';
 import { emptyKitPart, emptyUnitType, familyText, readFamily } from './familyText.ts';
@@ -9,7 +10,7 @@ describe('a family as typed', () => {
   it('comes back as it was', () => {
     const read = readFamily(familyText(SAMPLE_FAMILY, 'cr'), 'cr');
     const { id: _, ...input } = SAMPLE_FAMILY;
-    expect(read).toEqual({ ok: true, family: input });
+    expect(read).toEqual({ row: input, unread: {} });
   });
   it('keeps its kits, and says which piece cannot be read', () => {
     const part = {
@@ -26,10 +27,10 @@ describe('a family as typed', () => {
     const family = { ...SAMPLE_FAMILY, unitTypes: [{ ...type!, kit: [part] }] };
     const text = familyText(family, 'cr');
     const read = readFamily(text, 'cr');
-    expect(read.ok && read.family.unitTypes[0]?.kit).toEqual([part]);
+    expect((read.row as EngineFamily).unitTypes[0]?.kit).toEqual([part]);
     text.unitTypes[0]!.kit.push({ ...emptyKitPart('x', 2), count: 'some' });
     const wrong = readFamily(text, 'cr');
-    expect(wrong.ok || wrong.errors).toEqual({ 'unitTypes.0.kit.1.count': 'Expected 1 to 99, got “some”.' });
+    expect(wrong.unread).toEqual({ 'unitTypes.0.kit.1.count': 'Expected 1 to 99, got “some”.' });
   });
   it('leaves empty what is empty, and marks what has no source', () => {
     const text = familyText(null, 'cr');
@@ -37,13 +38,13 @@ describe('a family as typed', () => {
     text.unitTypes.push(emptyUnitType('x'));
     const read = readFamily(text, 'cr');
     expect(read).toMatchObject({
-      ok: true,
-      family: {
+      unread: {},
+      row: {
         figures: { idleRpm: { low: 780, high: 880, source: null } },
         unitTypes: [{ places: ['only'], prices: { new: null }, daysToGet: null, source: null }],
       },
     });
-    expect(read.ok && Object.keys(read.family.figures)).toEqual(['idleRpm']);
+    expect(Object.keys((read.row as EngineFamily).figures)).toEqual(['idleRpm']);
   });
   it('says beside each field what cannot be read', () => {
     const text = familyText(SAMPLE_FAMILY, 'cr');
@@ -52,7 +53,7 @@ describe('a family as typed', () => {
     text.unitTypes[0]!.new = 'dear';
     text.unitTypes[0]!.expected.pins = 'many';
     const read = readFamily(text, 'cr');
-    expect(read.ok || read.errors).toEqual({
+    expect(read.unread).toEqual({
       'figures.coilOhms': 'Expected two figures, such as 780 to 880; got “about 50”.',
       'figures.idleRpm': 'Expected the smaller figure first, got “900 to 800”.',
       'unitTypes.0.prices.new': 'Expected an amount in cr, such as 80.00; got “dear”.',

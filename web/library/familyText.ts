@@ -1,4 +1,3 @@
-import type { FamilyInput } from '../../contract/index.ts';
 import { FIELDS, readFigure, readMoney, typedMoney } from '../../core/quantity/index.ts';
 import type { KitPart, Rubber } from '../../core/rebuild/index.ts';
 import {
@@ -9,6 +8,7 @@ import {
   type UnitObjectKind,
   type UnitType,
 } from '../../core/vehicle/index.ts';
+import type { TypedRow } from '../forms/rowForm.ts';
 import { emptyVariant, readVariant, type VariantText, variantText } from '../parts/variantText.ts';
 import { bandText, readBand } from './bandText.ts';
 
@@ -137,12 +137,8 @@ export function familyText(family: EngineFamily | null, currency: string): Famil
   };
 }
 
-type Read =
-  | { readonly ok: true; readonly family: FamilyInput }
-  | { readonly ok: false; readonly errors: Readonly<Record<string, string>> };
-
-/** What was typed as a family, or which fields cannot be read. An empty source is a shop figure, to be verified. */
-export function readFamily(text: FamilyText, currency: string): Read {
+/** What was typed as a family, and which fields cannot be read. An empty source is a shop figure, to be verified. */
+export function readFamily(text: FamilyText, currency: string): TypedRow {
   const errors: Record<string, string> = {};
   const figures: Record<string, { low: number; high: number; source: string | null }> = {};
   for (const name of FIGURE_NAMES) {
@@ -186,9 +182,7 @@ export function readFamily(text: FamilyText, currency: string): Read {
     };
   });
   const { name, engine, notes, throttle, idleValve, use, layout } = text;
-  return Object.keys(errors).length > 0
-    ? { ok: false, errors }
-    : { ok: true, family: { name, engine, notes, throttle, idleValve, use, layout, figures, unitTypes } };
+  return { row: { name, engine, notes, throttle, idleValve, use, layout, figures, unitTypes }, unread: errors };
 }
 
 function readKitPart(part: KitText, at: string, errors: Record<string, string>): KitPart {

@@ -131,7 +131,7 @@ describe('an engine family', () => {
     await wrapper.find(field(wrapper, 'Port diameter')).setValue('wide');
     await keep();
     expect(put()).toBeUndefined();
-    expect(read(wrapper)).toContain('Some fields cannot be read; see beside them.');
+    expect(read(wrapper)).toContain('Not kept yet: see beside the fields.');
     for (const label of ['New', 'Port diameter'])
       expect(wrapper.find(field(wrapper, label)).attributes('aria-invalid'), label).toBe('true');
     expect(wrapper.find<HTMLInputElement>(field(wrapper, 'New')).element.value).toBe('dear');
@@ -186,15 +186,18 @@ describe('an engine family', () => {
     expect(all().map(({ body }) => (body as { basedOn: number }).basedOn)).toEqual([3, 4]);
     expect(push).toHaveBeenCalledWith('/families');
   });
-  it('begins empty when it is new', async () => {
+  it('begins empty when it is new, and wants a name before it is sent', async () => {
     route.query = { new: '1' };
-    const { wrapper, keep, put } = await show({
-      'PUT /api/families/u': refusal(400, 'It has no name.', { 'family.name': 'What is it called?' }),
-    });
+    const { wrapper, keep, put } = await show({});
     expect(read(wrapper)).toContain('A new engine family');
     await keep();
-    expect(put()?.body).toMatchObject({ family: { name: '', unitTypes: [] } });
-    expect(read(wrapper)).toContain('What is it called?');
+    expect(put()).toBeUndefined();
+    expect(read(wrapper)).toContain('What is the family called?');
     expect(wrapper.find(field(wrapper, 'Name')).attributes('aria-invalid')).toBe('true');
+    await wrapper.find(field(wrapper, 'Name')).setValue('Sund 1.2');
+    await wrapper.find(field(wrapper, 'Engine')).setValue('1.2 L three');
+    expect(read(wrapper)).not.toContain('Not kept yet');
+    await keep();
+    expect(put()?.body).toMatchObject({ basedOn: 0, family: { name: 'Sund 1.2', unitTypes: [] } });
   });
 });

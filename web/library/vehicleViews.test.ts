@@ -2,7 +2,7 @@ import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { VehicleFile } from '../../contract/index.ts';
 import { SAMPLE_FAMILY, SAMPLE_VEHICLE } from '../../core/job/testing/samples.ts';
-import { field, freshShop, press, read, refusal, serve, stubs } from '../testing.ts';
+import { field, freshShop, pick, press, read, refusal, serve, stubs } from '../testing.ts';
 import VehicleFormView from './VehicleFormView.vue';
 import VehicleView from './VehicleView.vue';
 
@@ -106,14 +106,15 @@ describe('the form of a vehicle', () => {
   });
   it('takes over what kind of engine a family is, and its units', async () => {
     const { wrapper, keep, put, type } = await form({}, 'vehicle-new');
-    const select = wrapper.find('select');
-    await select.setValue('twin');
+    await pick(wrapper, 'Engine family', SAMPLE_FAMILY.name.slice(0, 3), SAMPLE_FAMILY.name);
     await type('Plate', 'TQ 9');
+    await type('Make', 'Sund');
+    await type('Model', 'Mole');
     await press(wrapper, 'Put in what the family takes');
     const units = SAMPLE_FAMILY.unitTypes.flatMap(({ kind, places }) => places.map((place) => ({ kind, place })));
-    expect(wrapper.findAll('li')).toHaveLength(units.length);
+    expect(wrapper.findAll('.rows li')).toHaveLength(units.length);
     await press(wrapper, 'Take off the list');
-    expect(wrapper.findAll('li')).toHaveLength(units.length - 1);
+    expect(wrapper.findAll('.rows li')).toHaveLength(units.length - 1);
     await keep();
     expect(put()?.body).toMatchObject({
       vehicle: {

@@ -19,3 +19,11 @@ export function writePreference(name: Preference, value: string): void {
     // A private window: the choice holds until it is closed.
   }
 }
+
+export function dropPreference(name: Preference): void {
+  try {
+    localStorage.removeItem(PREFIX + name);
+  } catch {
+    // Nothing is remembered in such a window anyway.
+  }
+}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { StockItem } from '../../../contract/index.ts';
+import type { StockInput, StockItem } from '../../../contract/index.ts';
 import { itemText, readItem } from './itemText.ts';
 
 const cleaner: StockItem = {
@@ -31,23 +31,21 @@ describe('a stocked thing as typed', () => {
   it('comes back as it was, with what the form does not show', () => {
     const { name, partNumber, kind, place, priceMinor, detail } = cleaner;
     expect(readItem(itemText(cleaner, 'cr'), detail, COUNTING)).toEqual({
-      name,
-      partNumber,
-      kind,
-      place,
-      priceMinor,
-      detail,
+      row: { name, partNumber, kind, place, priceMinor, detail },
+      unread: {},
     });
     const ring = { ...cleaner, kind: 'seal' as const, detail: { rubber: 'epdm' as const } };
-    expect(readItem(itemText(ring, 'cr'), ring.detail, COUNTING).detail).toEqual({ rubber: 'epdm' });
+    expect(readItem(itemText(ring, 'cr'), ring.detail, COUNTING).row).toMatchObject({ detail: { rubber: 'epdm' } });
   });
-  it('forgets what was emptied, and leaves what cannot be read to be refused', () => {
+  it('forgets what was emptied, and says of each field what cannot be read', () => {
     const text = { ...itemText(cleaner, 'cr'), barcode: '', molar: '', leadDays: 'soon', price: 'dear' };
-    const { detail, priceMinor } = readItem(text, cleaner.detail, COUNTING);
-    expect(detail.barcode).toBeUndefined();
-    expect(detail.safety).toBeUndefined();
-    expect(detail.leadDays).toBeLessThan(0);
-    expect(priceMinor).toBeLessThan(0);
+    const { row, unread } = readItem(text, cleaner.detail, COUNTING);
+    const { detail } = row as StockInput;
+    expect([detail.barcode, detail.safety]).toEqual([undefined, undefined]);
+    expect(unread).toEqual({
+      'detail.leadDays': expect.stringContaining('got “soon”') as string,
+      priceMinor: 'Expected an amount in cr, such as 80.00; got “dear”.',
+    });
   });
   it('begins with the number that was scanned', () => {
     expect(itemText(null, 'cr', 'X-9')).toMatchObject({ partNumber: 'X-9', kind: 'part', price: '' });

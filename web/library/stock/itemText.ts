@@ -1,5 +1,6 @@
 import type { StockDetail, StockInput, StockItem, StockKind } from '../../../contract/index.ts';
 import type { Substance } from '../../../core/clean/index.ts';
+import type { TypedRow } from '../../forms/rowForm.ts';
 import { type Field, FIELDS, type Measures, readFigure, readMoney, typedMoney } from '../../../core/quantity/index.ts';
 
 /** A stocked thing as typed. */
@@ -47,13 +48,6 @@ export function itemText(item: StockItem | null, currency: string, number = ''):
   };
 }
 
-/** Below every range: what cannot be read is refused with the range beside its field. */
-const UNREADABLE = -1000;
-function read(typed: string, field: Field, measures: Measures = null): number | undefined {
-  if (typed.trim() === '') return undefined;
-  const figure = readFigure(typed, field, measures);
-  return figure.ok ? figure.value : UNREADABLE;
-}
 /** A field that is left out when nothing is typed. */
 const given = <K extends keyof StockDetail>(key: K, value: StockDetail[K] | undefined): Partial<StockDetail> =>
   value === undefined || value === '' ? {} : { [key]: value };
@@ -64,40 +58,51 @@ interface Counting {
   readonly measures: Measures;
 }
 
-/** What was typed as it is sent. @param known details that this form does not show, which stay */
-export function readItem(text: ItemText, known: StockDetail, { currency, measures }: Counting): StockInput {
+/** What was typed as it is sent, and what of it cannot be read. @param known details that this form does not show, which stay */
+export function readItem(text: ItemText, known: StockDetail, { currency, measures }: Counting): TypedRow {
+  const unread: Record<string, string> = {};
+  const read = (path: string, typed: string, field: Field, choice: Measures = null): number | undefined => {
+    if (typed.trim() === '') return undefined;
+    const figure = readFigure(typed, field, choice);
+    if (figure.ok) return figure.value;
+    unread[path] = figure.message;
+    return undefined;
+  };
   const { concentration, inhibitor, rubber, safety } = known;
-  const molarMass = read(text.molar, FIELDS.plain);
   const price = text.price.trim() === '' ? null : readMoney(text.price, currency);
-  return {
+  if (price !== null && !price.ok) unread.priceMinor = price.message;
+  const detail = {
+    ...given('concentration', concentration),
+    ...given('inhibitor', inhibitor),
+    ...given('rubber', rubber),
+    ...given('barcode', text.barcode.trim()),
+    ...given('leadDays', read('detail.leadDays', text.leadDays, FIELDS.days)),
+    ...given('reorderAt', read('detail.reorderAt', text.reorderAt, FIELDS.count)),
+    ...given('supplier', text.supplier.trim()),
+    ...(text.kind === 'coolant'
+      ? given('contentsL', read('detail.contentsL', text.contents, FIELDS.coolantLitres, measures))
+      : {}),
+    ...(text.kind === 'cleaner' ? given('contentsG', read('detail.contentsG', text.contents, FIELDS.canGrams)) : {}),
+    ...(text.kind === 'cleaner' && text.substance !== '' ? { substance: text.substance } : {}),
+  };
+  const sheet = (): Pick<StockDetail, 'safety'> => {
+    const molarMass = read('detail.safety.molarMass', text.molar, FIELDS.plain);
+    const rest = {
+      evaporates: safety?.evaporates ?? 1,
+      flashPointC: read('detail.safety.flashPointC', text.flash, FIELDS.coolantTemperature) ?? null,
+      lelPercent: read('detail.safety.lelPercent', text.lel, FIELDS.share) ?? null,
+      limitPpm: read('detail.safety.limitPpm', text.limit, FIELDS.plain) ?? null,
+      source: text.sheet.trim() === '' ? null : text.sheet.trim(),
+    };
+    return molarMass === undefined ? {} : { safety: { molarMass, ...rest } };
+  };
+  const row: StockInput = {
     name: text.name,
     partNumber: text.partNumber.trim(),
     kind: text.kind,
     place: text.place,
-    priceMinor: price === null ? 0 : price.ok ? price.minor : UNREADABLE,
-    detail: {
-      ...given('concentration', concentration),
-      ...given('inhibitor', inhibitor),
-      ...given('rubber', rubber),
-      ...given('barcode', text.barcode.trim()),
-      ...given('leadDays', read(text.leadDays, FIELDS.days)),
-      ...given('reorderAt', read(text.reorderAt, FIELDS.count)),
-      ...given('supplier', text.supplier.trim()),
-      ...(text.kind === 'coolant' ? given('contentsL', read(text.contents, FIELDS.coolantLitres, measures)) : {}),
-      ...(text.kind === 'cleaner' ? given('contentsG', read(text.contents, FIELDS.canGrams)) : {}),
-      ...(text.kind === 'cleaner' && text.substance !== '' ? { substance: text.substance } : {}),
-      ...(text.kind !== 'cleaner' || molarMass === undefined
-        ? {}
-        : {
-            safety: {
-              molarMass,
-              evaporates: safety?.evaporates ?? 1,
-              flashPointC: read(text.flash, FIELDS.coolantTemperature) ?? null,
-              lelPercent: read(text.lel, FIELDS.share) ?? null,
-              limitPpm: read(text.limit, FIELDS.plain) ?? null,
-              source: text.sheet.trim() === '' ? null : text.sheet.trim(),
-            },
-          }),
-    },
+    priceMinor: price?.ok === true ? price.minor : 0,
+    detail: { ...detail, ...(text.kind === 'cleaner' ? sheet() : {}) },
   };
+  return { row, unread };
 }

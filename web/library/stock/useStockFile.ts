@@ -15,14 +15,16 @@ export function useStockFile(id: () => string) {
     file.value = await readStock(id());
     isNew.value = false;
   };
-  onMounted(async () => {
+  /** Reads it, and says what went wrong when it cannot be read. */
+  async function open(): Promise<void> {
     try {
       await load();
     } catch (error) {
       if (error instanceof ApiError && error.status === 404) isNew.value = true;
       else failed.value = error instanceof Error ? error.message : String(error);
     }
-  });
+  }
+  onMounted(open);
 
   /** Sends something that answers with the file, or with null when it is to be read anew. What was typed stays. */
   async function send(work: () => Promise<StockFile | null>): Promise<boolean> {
@@ -40,7 +42,7 @@ export function useStockFile(id: () => string) {
     }
   }
 
-  return { file, isNew, failed, wrong, send };
+  return { file, isNew, failed, wrong, open, send };
 }
 
 /** What a piece of the page is given to work with. */
