@@ -131,10 +131,10 @@ export default tseslint.config(
   },
   {
     files: ['web/**/*.{ts,vue}'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', 'web/forms/**'],
     rules: {
       '@typescript-eslint/no-restricted-imports': only(
-        'The browser has no Node and carries no schemas: import types of contract only.',
+        'The browser has no Node, and only its forms work with schemas: the first load carries none.',
         ['^node:', '^(express|better-sqlite3|sharp|pdfkit|pino|zod)$'],
       ),
     },

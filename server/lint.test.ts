@@ -39,6 +39,7 @@ describe('lint catches a breach of the rooms', () => {
   });
   it.each([
     ['web/bay/x.ts', "export { ApiError } from '../data/api.ts';"],
+    ['web/forms/x.ts', "export { z } from 'zod';"],
     ['web/stores/x.ts', "import type { JobReply } from '../../contract/index.ts';\nexport type X = JobReply;"],
     ['server/http/x.ts', "export { decide } from '../../core/job/index.ts';"],
     ['demo/x.ts', "export { decide } from '../core/job/index.ts';"],

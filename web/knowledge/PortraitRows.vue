@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { type Cause, CHANCE, type KnowledgeEdit, type Sign, type Word } from '../../core/diagnose/index.ts';
+import PickField from '../parts/PickField.vue';
 
 /** What a cause shows, row by row: how often, and why. Rows can be changed, and added for signs it says nothing of. */
 const props = defineProps<{
@@ -128,12 +129,14 @@ const wrong = (row: Row): string | undefined => props.errors[row.key] ?? props.e
         </ul>
       </template>
     </section>
-    <label v-if="mayEdit" class="mt-5 block max-w-sm text-sm">
-      <span class="mb-1 block font-semibold">It also shows</span>
-      <select class="input" value="" @change="added = [...added, ($event.target as HTMLSelectElement).value]">
-        <option value="">something it says nothing of yet</option>
-        <option v-for="each in silent" :key="each.key" :value="each.key">{{ each.words }}</option>
-      </select>
-    </label>
+    <PickField
+      v-if="mayEdit"
+      :model-value="''"
+      class="mt-5 max-w-sm"
+      label="It also shows"
+      placeholder="something it says nothing of yet"
+      :picks="silent.map(({ key, words }) => ({ id: key, words }))"
+      @update:model-value="added = [...added, $event]"
+    />
   </div>
 </template>

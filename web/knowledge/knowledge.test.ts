@@ -3,6 +3,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { SHIPPED_KNOWLEDGE } from '../../core/diagnose/knowledge/index.ts';
 import { HOUSE_QUESTIONS } from '../../core/house/index.ts';
+import { pick } from '../testing.ts';
 import SettingsView from '../settings/SettingsView.vue';
 import { useShop } from '../stores/shop.ts';
 import PortraitRows from './PortraitRows.vue';
@@ -37,7 +38,7 @@ describe('what a cause shows', () => {
   it('takes a row for a sign it said nothing of, and shows what is wrong beside it', async () => {
     const view = rows({ errors: { 'deposit/duct-off-look': 'adds up to 120 %' } });
     expect(view.findAll('[role="alert"]')[0]?.text()).toBe('adds up to 120 %');
-    await view.findAll('select').at(-1)!.setValue('whistle=yes');
+    await pick(view, 'It also shows', 'whistle', 'whistle or hiss');
     expect(view.find('select[aria-label="How often: whistle or hiss"]').exists()).toBe(true);
   });
 });

@@ -3,6 +3,8 @@ import { computed, ref } from 'vue';
 import { constraintWords, type Procedure } from '../../../core/procedure/index.ts';
 import type { Constraint } from '../../../core/refit/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
+import PickField from '../../parts/PickField.vue';
+import type { Pick } from '../../parts/picks.ts';
 import TextField from '../../parts/TextField.vue';
 import { addConstraint, addReason } from './draft.ts';
 
@@ -24,8 +26,14 @@ const shown = computed(() =>
       `${words} ${constraint.reason}`.toLowerCase().includes(find.value.toLowerCase()),
     ),
 );
-const units = computed(() => props.draft.items.filter((item) => item.kind === 'unit'));
-const parts = computed(() => props.draft.needs.filter((need) => need.kind === 'part'));
+const pickOf = ({ id, name }: { readonly id: string; readonly name: string }): Pick => ({ id, words: name });
+const items = computed(() => props.draft.items.map(pickOf));
+const units = computed(() => props.draft.items.filter((item) => item.kind === 'unit').map(pickOf));
+const parts = computed(() =>
+  props.draft.needs
+    .filter((need) => need.kind === 'part')
+    .map(({ id, name, partNumber }): Pick => ({ id: partNumber || id, words: name, about: partNumber })),
+);
 const ready = computed(
   () =>
     a.value !== '' &&
@@ -69,29 +77,16 @@ const remove = (id: string): void =>
         <option value="together">Two in one go</option>
       </select>
     </FieldBox>
-    <FieldBox v-slot="{ id }" label="This">
-      <select :id="id" v-model="a" class="input">
-        <option v-for="item in draft.items" :key="item.id" :value="item.id">{{ item.name }}</option>
-      </select>
-    </FieldBox>
-    <FieldBox v-if="kind === 'needs'" v-slot="{ id }" label="needs">
-      <select :id="id" v-model="part" class="input">
-        <option v-for="need in parts" :key="need.id" :value="need.partNumber || need.id">{{ need.name }}</option>
-      </select>
-    </FieldBox>
-    <FieldBox
+    <PickField v-model="a" label="This" :picks="items" />
+    <PickField v-if="kind === 'needs'" v-model="part" label="needs" :picks="parts" />
+    <PickField
       v-else
-      v-slot="{ id }"
+      v-model="b"
       :label="
         kind === 'before' ? 'goes back before' : kind === 'together' ? 'together with' : 'waits for the bench work on'
       "
-    >
-      <select :id="id" v-model="b" class="input">
-        <option v-for="item in kind === 'after-bench' ? units : draft.items" :key="item.id" :value="item.id">
-          {{ item.name }}
-        </option>
-      </select>
-    </FieldBox>
+      :picks="kind === 'after-bench' ? units : items"
+    />
     <TextField v-model="reason" label="because" placeholder="it lies under" />
     <button type="submit" class="quiet" :disabled="!ready">Keep the reason</button>
   </form>

@@ -4,7 +4,7 @@ import { numberIn } from '../../parts/numberIn.ts';
 import { onMounted } from 'vue';
 import { type Need, type Procedure, type ProcedureOpening, WORK_KINDS } from '../../../core/procedure/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import FieldBox from '../../parts/FieldBox.vue';
+import PickField from '../../parts/PickField.vue';
 import { keysOf } from '../../parts/keysOf.ts';
 import TextField from '../../parts/TextField.vue';
 import { useKnowledge } from '../../stores/knowledge.ts';
@@ -18,8 +18,7 @@ const known = useKnowledge();
 onMounted(() => void known.needFamilies());
 const put = (more: Partial<Procedure>): void => emit('change', { ...props.draft, ...more });
 
-function family(event: Event): void {
-  const id = (event.target as HTMLSelectElement).value;
+function family(id: string): void {
   const found = known.families.get(id);
   put({ familyId: id || null, ...(found === undefined ? {} : { family: found.name }) });
 }
@@ -72,12 +71,13 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
       placeholder="Body off, clean and back"
       @update:model-value="put({ name: $event })"
     />
-    <FieldBox v-slot="{ id }" label="Engine family">
-      <select :id="id" class="input" :value="draft.familyId ?? ''" @change="family">
-        <option value="">None in particular</option>
-        <option v-for="each in [...known.families.values()]" :key="each.id" :value="each.id">{{ each.name }}</option>
-      </select>
-    </FieldBox>
+    <PickField
+      :model-value="draft.familyId ?? ''"
+      label="Engine family"
+      none="None in particular"
+      :picks="[...known.families.values()].map(({ id, name, engine }) => ({ id, words: name, about: engine }))"
+      @update:model-value="family"
+    />
     <TextField :model-value="draft.family" label="Engines, in words" @update:model-value="put({ family: $event })" />
     <ChoiceRow
       :model-value="draft.work ?? 'clean'"

@@ -6,7 +6,7 @@ import { coolantNow, type Job } from '../../../core/job/index.ts';
 import type { CoolantSystem } from '../../../core/procedure/index.ts';
 import { FIELDS, format } from '../../../core/quantity/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import FieldBox from '../../parts/FieldBox.vue';
+import PickField from '../../parts/PickField.vue';
 import FigureField from '../../parts/FigureField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -116,12 +116,14 @@ function pickTopUp({ litres, percent }: { litres: number; percent: number }): vo
         :error="form.error('concentration')"
       />
       <button type="submit" class="quiet mt-6 justify-self-start">Record</button>
-      <FieldBox v-if="kind === 'added'" v-slot="{ id }" label="From which bottle" class="sm:col-span-3 sm:max-w-md">
-        <select :id="id" v-model="bottle" class="input">
-          <option value="">not from stock</option>
-          <option v-for="item in stock" :key="item.id" :value="item.id">{{ item.name }} ({{ item.left }} left)</option>
-        </select>
-      </FieldBox>
+      <PickField
+        v-if="kind === 'added'"
+        v-model="bottle"
+        class="sm:col-span-3 sm:max-w-md"
+        label="From which bottle"
+        none="not from stock"
+        :picks="stock.map(({ id, name, left }) => ({ id, words: name, about: `${left} left` }))"
+      />
       <label v-if="kind === 'added' && chosen" class="flex min-h-11 items-center gap-2 sm:col-span-3"
         ><input v-model="emptied" type="checkbox" class="size-5 accent-bottle" /> the bottle is empty now</label
       >

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Job, JobItem } from '../../../core/job/index.ts';
-import FieldBox from '../../parts/FieldBox.vue';
+import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
@@ -12,7 +12,11 @@ const form = useForm();
 const open = ref(false);
 const other = ref('');
 const reason = ref('');
-const others = computed(() => props.job.items.filter(({ id, origin }) => id !== props.item.id && origin !== 'plug'));
+const others = computed(() =>
+  props.job.items
+    .filter(({ id, origin }) => id !== props.item.id && origin !== 'plug')
+    .map(({ id, name }) => ({ id, words: name })),
+);
 
 function add(): void {
   if (
@@ -28,19 +32,14 @@ function add(): void {
 
 <template>
   <form v-if="open" class="grid gap-2" @submit.prevent="add">
-    <FieldBox v-slot="{ id }" label="Must go back before">
-      <select :id="id" v-model="other" class="input" required>
-        <option value="" disabled>Which item?</option>
-        <option v-for="each in others" :key="each.id" :value="each.id">{{ each.name }}</option>
-      </select>
-    </FieldBox>
+    <PickField v-model="other" label="Must go back before" placeholder="Which item?" :picks="others" />
     <TextField
       v-model="reason"
       label="Because"
       placeholder="the bracket closes the way"
       :error="form.error('reason') ?? form.general('reason')"
     />
-    <button type="submit" class="quiet">Keep this order</button>
+    <button type="submit" class="quiet" :disabled="other === ''">Keep this order</button>
   </form>
   <button v-else type="button" class="faint" @click="open = true">It must go back before something</button>
 </template>

@@ -29,22 +29,16 @@ const TOOLS: readonly { readonly id: MarkTool; readonly name: string; readonly i
   { id: 'move', name: 'Move', icon: Hand },
   { id: 'anchor', name: 'Line up', icon: Crosshair },
 ];
-const hint = computed(() => {
-  switch (tool.value) {
-    case 'arrow':
-      return begun.value === null ? 'Drag to what it points at, or tap where it begins.' : 'Tap what it points at.';
-    case 'circle':
-      return begun.value === null ? 'Drag from the middle outwards, or tap the middle.' : 'Tap how far out it goes.';
-    case 'text':
-      return 'Type the words, then tap where they begin.';
-    case 'move':
-      return picked.value === null
-        ? 'Drag a mark where it belongs, or tap it to take it off.'
-        : 'Drag it, or take it off.';
-    case 'anchor':
-      return `Pick two places that the other picture shows too: ${now.value.anchors.length} of 2.`;
-  }
-});
+const HINTS: Readonly<Record<MarkTool, () => string>> = {
+  arrow: () => (begun.value === null ? 'Drag to what it points at, or tap where it begins.' : 'Tap what it points at.'),
+  circle: () =>
+    begun.value === null ? 'Drag from the middle outwards, or tap the middle.' : 'Tap how far out it goes.',
+  text: () => 'Type the words, then tap where they begin.',
+  move: () =>
+    picked.value === null ? 'Drag a mark where it belongs, or tap it to take it off.' : 'Drag it, or take it off.',
+  anchor: () => `Pick two places that the other picture shows too: ${now.value.anchors.length} of 2.`,
+};
+const hint = computed(() => HINTS[tool.value]());
 function key(event: KeyboardEvent): void {
   if ((event.ctrlKey || event.metaKey) && event.key === 'z') marking.undo();
   else if (!marking.key(event.key)) return;

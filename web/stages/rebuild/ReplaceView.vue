@@ -13,7 +13,7 @@ import {
   type VariantFeatures,
 } from '../../../core/vehicle/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import FieldBox from '../../parts/FieldBox.vue';
+import PickField from '../../parts/PickField.vue';
 import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import VariantFields from '../../parts/VariantFields.vue';
@@ -223,12 +223,13 @@ const misfit = computed(() => match.value?.verdict === 'does not fit');
           :error="unread.warranty ?? form.error('fitted.warrantyMonths')"
         />
         <span class="max-sm:hidden" />
-        <FieldBox v-slot="{ id }" label="Why the old one goes" class="sm:col-span-2">
-          <select :id="id" v-model="failCode" class="input">
-            <option value="" disabled>Fail code for the returns box</option>
-            <option v-for="(name, code) in FAIL_CODES" :key="code" :value="code">{{ code }} {{ name }}</option>
-          </select>
-        </FieldBox>
+        <PickField
+          v-model="failCode"
+          class="sm:col-span-2"
+          label="Why the old one goes"
+          placeholder="Fail code for the returns box"
+          :picks="Object.entries(FAIL_CODES).map(([code, name]) => ({ id: code, words: `${code} ${name}` }))"
+        />
         <TextField v-model="failNote" label="In words" placeholder="0.3 mm out of true" />
         <TextField
           v-if="misfit"
