@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { searchText, searchWords } from './index.ts';
+import { markWords, searchText, searchWords } from './index.ts';
 
 describe('words as they are searched', () => {
   it('have no accents, capitals and signs', () => {
@@ -9,5 +9,25 @@ describe('words as they are searched', () => {
   it('hold a number both as written and as one word', () => {
     expect(searchText(['Wren bus', 'bus'], ['TQ 417', ''])).toBe(' wren bus tq 417 tq417 ');
     expect(searchText([])).toBe('  ');
+  });
+});
+
+describe('what was searched for in a text', () => {
+  /** Marked words in brackets. */
+  const marked = (text: string, sought: string): string =>
+    markWords(text, searchWords(sought))
+      .map((part) => (part.hit ? `[${part.text}]` : part.text))
+      .join('');
+  it.each([
+    ['230 · TQ 417 · Norrland Parcel', 'norr tq', '230 · [TQ] 417 · [Norrland] Parcel'],
+    ['230 · TQ 417 · Norrland Parcel', 'tq417', '230 · [TQ 417] · Norrland Parcel'],
+    ['230 · TQ 417 · Norrland Parcel', 'tq41', '230 · [TQ 417] · Norrland Parcel'],
+    ['NP-25-1107', 'np251107', '[NP-25-1107]'],
+    ['Élodie’s a, b', 'elodie a', '[Élodie]’s [a], b'],
+    ['nothing of it', 'zz', 'nothing of it'],
+    ['nothing of it', '', 'nothing of it'],
+    ['', 'x', ''],
+  ])('%s, searched for “%s”', (text, sought, expected) => {
+    expect(marked(text, sought)).toBe(expected);
   });
 });

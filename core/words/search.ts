@@ -15,3 +15,46 @@ export function searchText(texts: readonly string[], numbers: readonly string[] 
   const words = new Set([...texts, ...numbers].flatMap(searchWords).concat(whole.filter((word) => word !== '')));
   return ` ${[...words].join(' ')} `;
 }
+
+/** A stretch of a text, and whether it is what was searched for. */
+export interface MarkedPart {
+  readonly text: string;
+  readonly hit: boolean;
+}
+
+/**
+ * A text with its words marked that are, or begin with, one that was searched for, and words that together are the number
+ * that was typed in one. @param sought as {@link searchWords} cuts them
+ */
+export function markWords(text: string, sought: readonly string[]): MarkedPart[] {
+  const words = [...text.matchAll(/[\p{L}\p{N}\p{M}]+/gu)].map(({ 0: word, index }) => ({
+    own: searchWords(word).join(''),
+    from: index,
+    to: index + word.length,
+  }));
+  const number = sought.join('');
+  const parts: MarkedPart[] = [];
+  let from = 0;
+  for (let at = 0; at < words.length; at += 1) {
+    const { own } = words[at]!;
+    const single = sought.some((each) => (each.length > 1 ? own.startsWith(each) : own === each));
+    const last = single ? at : lastOfNumber(words.slice(at), number) + at;
+    if (last < at) continue;
+    const [begin, end] = [words[at]!.from, words[last]!.to];
+    if (begin > from) parts.push({ text: text.slice(from, begin), hit: false });
+    parts.push({ text: text.slice(begin, end), hit: true });
+    [from, at] = [end, last];
+  }
+  return from < text.length ? [...parts, { text: text.slice(from), hit: false }] : parts;
+}
+
+/** The last of the first words that together begin with a number, counted from 0; below 0 when they do not. */
+function lastOfNumber(words: readonly { readonly own: string }[], number: string): number {
+  let joined = '';
+  for (const [index, { own }] of words.entries()) {
+    joined += own;
+    if (joined.startsWith(number)) return number === '' ? -1 : index;
+    if (!number.startsWith(joined)) return -words.length;
+  }
+  return -words.length;
+}

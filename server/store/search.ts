@@ -56,14 +56,14 @@ export class Search {
        ORDER BY j.status = 'open' DESC, j.number DESC, w.piece = 'job' DESC, w.id`,
     );
     this.#jobSnippet = db.prepare(
-      `SELECT snippet(job_found, -1, '${OPEN}', '${CLOSE}', '…', 12) AS snippet FROM job_found WHERE job_found MATCH ? AND rowid = ?`,
+      `SELECT snippet(job_found, 1, '${OPEN}', '${CLOSE}', '…', 12) AS snippet FROM job_found WHERE job_found MATCH ? AND rowid = ?`,
     );
     this.#rows = db.prepare(
       `SELECT w.id, w.ref, w.title, w.words, w.plain FROM row_found JOIN row_words w ON w.id = row_found.rowid
        WHERE row_found MATCH ? ORDER BY row_found.rowid DESC LIMIT ?`,
     );
     this.#rowSnippet = db.prepare(
-      `SELECT snippet(row_found, -1, '${OPEN}', '${CLOSE}', '…', 12) AS snippet FROM row_found WHERE row_found MATCH ? AND rowid = ?`,
+      `SELECT snippet(row_found, 2, '${OPEN}', '${CLOSE}', '…', 12) AS snippet FROM row_found WHERE row_found MATCH ? AND rowid = ?`,
     );
     const found = (table: string): Statement<[string], number> =>
       db.prepare<[string], number>(`SELECT rowid FROM ${table} WHERE ${table} MATCH ? LIMIT ${FEW + 1}`).pluck();

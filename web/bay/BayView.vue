@@ -53,7 +53,7 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
   <div class="flex h-full flex-col">
     <div class="grid min-h-0 flex-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_312px]">
       <section class="min-w-0 px-4 pb-4 pt-6 md:px-7" aria-labelledby="bay-day">
-        <h1 id="bay-day" class="text-[1.75rem]">
+        <h1 id="bay-day" class="text-title">
           {{ weekday }}
           <span class="text-base font-normal text-soft"
             >{{ inWords(lines.length) }} {{ lines.length === 1 ? 'vehicle' : 'vehicles' }} in ·
@@ -92,9 +92,9 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
             <li v-for="line in lines" :key="line.job.id" class="relative pb-7 pt-4">
               <RouterLink :to="`/jobs/${line.job.id}`" class="group block">
                 <span class="flex items-baseline gap-4">
-                  <span class="w-19 whitespace-nowrap text-[1.0625rem] font-bold">{{ line.job.plate }}</span>
+                  <span class="w-19 whitespace-nowrap text-action font-bold">{{ line.job.plate }}</span>
                   <span class="truncate group-hover:underline">{{ line.job.name }}</span>
-                  <span class="ml-auto text-[0.9375rem] text-soft">{{ shop.firstName(line.job.lastBy) }}</span>
+                  <span class="ml-auto text-note text-soft">{{ shop.firstName(line.job.lastBy) }}</span>
                 </span>
                 <span class="relative mt-2 block h-8" aria-hidden="true">
                   <span class="absolute inset-x-0 top-1/2 border-t border-line" />
@@ -110,7 +110,7 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
                     :style="{ left: `${stretch.left}%`, width: `${stretch.width}%` }"
                   />
                 </span>
-                <span class="mt-1 flex gap-4 text-[0.9375rem]">
+                <span class="mt-1 flex gap-4 text-note">
                   <span class="w-19 font-bold text-oxide">{{ STAGE_NAMES[line.job.stage] }}</span>
                   <span class="text-soft"
                     >{{ line.waitsFor ? `Waits: ${line.waitsFor}` : line.job.lastWords
@@ -151,7 +151,7 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
         </ul>
         <section v-if="waits.length > 3" class="mt-5">
           <h3 class="text-sm font-bold">Soaks and waits</h3>
-          <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
+          <ul class="rows mt-1 border-y border-line text-note">
             <li v-for="wait in waits" :key="wait.jobId + wait.label" class="flex justify-between gap-3 py-1.5">
               <RouterLink class="hover:underline" :to="`/jobs/${wait.jobId}`"
                 >{{ wait.plate }} <span class="text-soft">{{ lowerFirst(wait.label) }}</span></RouterLink
@@ -171,22 +171,19 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
       class="flex shrink-0 flex-wrap items-center gap-x-8 gap-y-2 border-t border-line bg-band px-4 py-2.5 md:px-7"
     >
       <p v-for="wait in waits.slice(0, 3)" :key="wait.jobId + wait.label">
-        <span class="figure block text-[1.375rem] text-brass">{{
+        <span class="figure block text-heading text-brass">{{
           wait.left > 0 ? formatClock(wait.left) : 'time is up'
-        }}</span><span class="mt-0.5 block text-[0.8125rem] text-soft"
-          >{{ wait.label.toLowerCase() }}, {{ wait.plate }}</span
-        >
+        }}</span><span class="mt-0.5 block text-fine text-soft">{{ wait.label.toLowerCase() }}, {{ wait.plate }}</span>
       </p>
       <p>
-        <span class="figure block text-[1.375rem]">{{ held }}</span><span
-          class="mt-0.5 block text-[0.8125rem] text-soft"
-          >{{ held === 1 ? 'engine held' : 'engines held' }}</span
-        >
+        <span class="figure block text-heading">{{ held }}</span><span class="mt-0.5 block text-fine text-soft">{{
+          held === 1 ? 'engine held' : 'engines held'
+        }}</span>
       </p>
       <p>
-        <span class="figure block text-[1.375rem]" :class="off.length > 0 ? 'text-oxide' : ''">{{
+        <span class="figure block text-heading" :class="off.length > 0 ? 'text-oxide' : ''">{{
           off.reduce((sum, count) => sum + count, 0)
-        }}</span><span class="mt-0.5 block text-[0.8125rem] text-soft"
+        }}</span><span class="mt-0.5 block text-fine text-soft"
           >items off, {{ inWords(off.length) }} {{ off.length === 1 ? 'vehicle' : 'vehicles' }}</span
         >
       </p>

@@ -99,7 +99,7 @@ const changed = (id: string): number =>
         <li v-for="each in knowledge.causes" :key="each.id">
           <button
             type="button"
-            class="flex min-h-9 w-full items-baseline justify-between gap-2 px-3 py-1 text-left text-[0.9375rem] lg:px-5"
+            class="flex min-h-9 w-full items-baseline justify-between gap-2 px-3 py-1 text-left text-note lg:px-5"
             :class="each.id === chosen ? 'bg-band font-bold text-bottle' : 'hover:bg-band'"
             :aria-current="each.id === chosen"
             @click="chosen = each.id"
@@ -110,7 +110,7 @@ const changed = (id: string): number =>
       </ul>
     </nav>
     <section v-if="cause" class="min-w-0 px-4 py-5 md:px-7 lg:overflow-y-auto" tabindex="0" :aria-label="cause.name">
-      <h2 class="text-[1.375rem]">{{ cause.name }}</h2>
+      <h2 class="text-heading">{{ cause.name }}</h2>
       <p class="mt-1 text-soft">
         {{ cause.about
         }}<span v-if="!cause.throttle" class="font-semibold text-brass"> Not cured by work on the throttle.</span>
@@ -164,7 +164,7 @@ const changed = (id: string): number =>
         This is an older version, as jobs remember it.
         <RouterLink class="link" to="/knowledge">To version {{ page.newest }}</RouterLink>
       </p>
-      <p v-else class="text-[0.9375rem] text-soft">
+      <p v-else class="text-note text-soft">
         Likelihoods are our judgement in five words.
         {{
           mayEdit
@@ -176,7 +176,7 @@ const changed = (id: string): number =>
       <section>
         <h3 class="text-sm font-bold">Versions</h3>
         <ul class="rows mt-1">
-          <li v-for="version in page.versions" :key="version.version" class="py-1.5 text-[0.9375rem]">
+          <li v-for="version in page.versions" :key="version.version" class="py-1.5 text-note">
             <RouterLink class="link" :to="`/knowledge?version=${version.version}`"
               >Version {{ version.version }}</RouterLink
             >

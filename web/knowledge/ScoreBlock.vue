@@ -15,10 +15,10 @@ const nameOf = (id: string): string => props.causes.find((cause) => cause.id ===
   <section aria-label="Score">
     <h3 class="text-sm font-bold">{{ score.guided.cases }} written cases</h3>
     <p class="mt-1">
-      <span class="figure text-[2rem]">{{ percent(score.guided.top3) }}</span>
+      <span class="figure text-figure-sm">{{ percent(score.guided.top3) }}</span>
       <span class="text-soft"> have the true cause among the first three when checking ends</span>
     </p>
-    <dl class="rows mt-2 text-[0.9375rem]">
+    <dl class="rows mt-2 text-note">
       <div class="flex justify-between gap-3 py-1.5">
         <dt>First, when checking ends</dt>
         <dd class="font-bold">{{ percent(score.guided.top1) }}</dd>
@@ -42,7 +42,7 @@ const nameOf = (id: string): string => props.causes.find((cause) => cause.id ===
         </dd>
       </div>
     </dl>
-    <p class="mt-1 text-[0.9375rem] text-soft">
+    <p class="mt-1 text-note text-soft">
       {{ percent(saved) }} fewer minutes than a fixed list of checks. The cases are written by us in the demo world:
       they show whether a change makes things worse, not how good we are on yours.
     </p>

@@ -80,7 +80,7 @@ async function move(): Promise<void> {
     {{ failed }} <RouterLink class="link" to="/procedures">To the procedures</RouterLink>
   </p>
   <section v-else-if="before && after" class="h-full overflow-y-auto px-4 py-6 md:px-7" tabindex="0">
-    <h1 class="text-[1.75rem]">{{ after.name }}</h1>
+    <h1 class="text-title">{{ after.name }}</h1>
     <p class="text-soft">
       Version {{ before.version }} against version {{ after.version }}:
       {{ all.length === 0 ? 'nothing differs.' : `${counts}.` }}
@@ -88,9 +88,9 @@ async function move(): Promise<void> {
     <div v-if="jobId" class="mt-4 flex flex-wrap items-center gap-3">
       <button type="button" class="primary" @click="move">Work on by version {{ after.version }}</button>
       <RouterLink class="quiet" :to="`/jobs/${jobId}/prepare`">Stay with version {{ before.version }}</RouterLink>
-      <p class="text-[0.9375rem] text-soft">What is off, plugged and tightened stays as it is.</p>
+      <p class="text-note text-soft">What is off, plugged and tightened stays as it is.</p>
     </div>
-    <p v-if="touched.length > 0" class="mt-2 border-l-[3px] border-brass py-1 pl-3 text-[0.9375rem]">
+    <p v-if="touched.length > 0" class="mt-2 border-l-[3px] border-brass py-1 pl-3 text-note">
       No longer listed, but off on this job, so kept: {{ touched.join(', ').toLowerCase() }}.
     </p>
     <p v-if="wrong" class="mt-2 font-semibold text-alarm" role="alert">{{ wrong }}</p>
@@ -103,7 +103,7 @@ async function move(): Promise<void> {
           class="grid gap-x-5 gap-y-1 py-2.5 md:grid-cols-[5.5rem_minmax(0,18rem)_1fr]"
         >
           <span
-            class="text-[0.9375rem] font-bold"
+            class="text-note font-bold"
             :class="{
               'text-moss': row.change === 'added',
               'text-oxide': row.change === 'removed',
@@ -112,7 +112,7 @@ async function move(): Promise<void> {
             >{{ row.change }}</span
           >
           <span :class="row.change === 'removed' ? 'text-soft line-through' : 'font-semibold'">{{ row.name }}</span>
-          <dl class="grid gap-1 text-[0.9375rem] max-md:pl-4">
+          <dl class="grid gap-1 text-note max-md:pl-4">
             <div v-for="field in row.fields" :key="field.field" class="grid gap-x-3 sm:grid-cols-[7rem_1fr_1fr]">
               <dt class="text-soft">{{ field.field }}</dt>
               <dd class="text-soft line-through decoration-line">

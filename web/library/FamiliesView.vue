@@ -10,7 +10,7 @@ const fresh = freshId();
 <template>
   <div class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <div class="flex flex-wrap items-center gap-4">
-      <h1 class="text-[1.75rem]">Engine families</h1>
+      <h1 class="text-title">Engine families</h1>
       <RouterLink class="primary ml-auto" :to="`/families/${fresh}?new=1`">A new family</RouterLink>
     </div>
     <p v-if="failed" class="mt-4" role="alert">{{ failed }}</p>

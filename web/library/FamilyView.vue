@@ -81,7 +81,7 @@ const variantErrors = (index: number): Record<string, string> =>
       @theirs="form.takeTheirs"
       @close="newer = null"
     />
-    <h1 class="text-[1.75rem]">{{ text.name || 'A new engine family' }}</h1>
+    <h1 class="text-title">{{ text.name || 'A new engine family' }}</h1>
     <DraftNote :restored="restored" @afresh="form.startAfresh" />
     <div class="mt-5 grid max-w-4xl gap-4 sm:grid-cols-2">
       <TextField v-model="text.name" label="Name" placeholder="Norrland 2.5 four" :error="errors.name" />

@@ -43,7 +43,7 @@ const keyOf = ({ id }: JobSummary): string => id;
 <template>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <div class="flex flex-wrap items-center gap-4">
-      <h1 class="text-[1.75rem]">
+      <h1 class="text-title">
         Jobs<span v-if="vehicle" class="ml-3 text-base font-normal text-soft"
           >of {{ route.query.plate }} · <RouterLink class="link" to="/jobs">all vehicles</RouterLink></span
         >

@@ -75,7 +75,7 @@ const bends = computed(() => {
   </p>
   <div v-else-if="procedure" tabindex="0" class="grid h-full overflow-y-auto lg:grid-cols-[minmax(0,1fr)_340px]">
     <section class="min-w-0 px-4 py-6 md:px-7">
-      <h1 class="text-[1.75rem]">{{ procedure.name }}</h1>
+      <h1 class="text-title">{{ procedure.name }}</h1>
       <p class="text-soft">
         {{ procedure.family }} · version {{ procedure.version }} · <SourceNote :source="procedure.source" />
       </p>
@@ -85,7 +85,8 @@ const bends = computed(() => {
       </p>
       <div class="mt-4 flex flex-wrap items-end gap-x-8 gap-y-3">
         <p>
-          <span class="figure text-[2rem]">{{ formatMinutes(time.likely) }}</span><span class="block text-sm text-soft"
+          <span class="figure text-figure-sm">{{ formatMinutes(time.likely) }}</span><span
+            class="block text-sm text-soft"
             >hands-on off and back, {{ formatMinutes(time.low) }} to {{ formatMinutes(time.high) }}; {{ time.timed }} of
             {{ time.steps }} steps timed here</span
           >
@@ -99,7 +100,7 @@ const bends = computed(() => {
           >
         </span>
       </div>
-      <ul v-if="problems.length > 0" class="mt-3 border-l-[3px] border-line py-1 pl-3 text-[0.9375rem] text-soft">
+      <ul v-if="problems.length > 0" class="mt-3 border-l-[3px] border-line py-1 pl-3 text-note text-soft">
         <li v-for="problem in problems" :key="problem.words">{{ problem.words }}</li>
       </ul>
       <h2 class="mb-1 mt-6 text-sm font-bold">Comes off, in this order</h2>
@@ -120,10 +121,10 @@ const bends = computed(() => {
               >single use <span class="code">{{ item.partNumber }}</span></span
             ></span
           >
-          <span class="text-[0.9375rem] text-soft max-md:col-start-2"
+          <span class="text-note text-soft max-md:col-start-2"
             >{{ item.note }}<span v-if="item.tool" class="block text-sm">{{ item.tool }}</span></span
           >
-          <span v-if="item.fasteners" class="text-[0.9375rem] max-md:col-start-2 md:text-right"
+          <span v-if="item.fasteners" class="text-note max-md:col-start-2 md:text-right"
             >{{ item.fasteners.count }} × {{ item.fasteners.thread
             }}<span class="block font-bold">{{ item.fasteners.spec?.text ?? 'no torque given' }}</span></span
           >
@@ -135,7 +136,7 @@ const bends = computed(() => {
       aria-label="What binds the way back"
     >
       <h2 class="text-lg">What bends the way back</h2>
-      <ul class="rows mt-2 border-y border-line text-[0.9375rem]">
+      <ul class="rows mt-2 border-y border-line text-note">
         <li v-for="bend in bends" :key="bend.id" class="py-2">
           <span class="font-semibold">{{ name(bend.a) }}</span> before {{ name(bend.b).toLowerCase() }}:
           {{ bend.reason }}.
@@ -145,7 +146,7 @@ const bends = computed(() => {
         {{ procedure.constraints.length }} rules in all; the others agree with the plain mirror.
       </p>
       <h2 class="mt-6 text-lg">Versions</h2>
-      <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
+      <ul class="rows mt-1 border-y border-line text-note">
         <li v-for="(each, index) in versions" :key="each.version" class="py-2">
           <RouterLink class="link" :to="`/procedures/${procedure.id}?version=${each.version}`"
             >Version {{ each.version }}</RouterLink
@@ -162,13 +163,13 @@ const bends = computed(() => {
         </li>
       </ul>
       <h2 class="mt-6 text-lg">Openings</h2>
-      <dl class="rows mt-1 border-y border-line text-[0.9375rem]">
+      <dl class="rows mt-1 border-y border-line text-note">
         <FigureRow v-for="opening in procedure.openings" :key="opening.id" :label="opening.name">{{
           opening.plugWith
         }}</FigureRow>
       </dl>
       <h2 class="mt-6 text-lg">Needed</h2>
-      <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
+      <ul class="rows mt-1 border-y border-line text-note">
         <li v-for="need in procedure.needs" :key="need.id" class="py-1.5">
           {{ need.name }} <span class="code text-sm text-soft">{{ need.partNumber }}</span>
         </li>

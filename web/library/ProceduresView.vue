@@ -46,7 +46,7 @@ async function readFile(event: Event): Promise<void> {
 <template>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <div class="flex flex-wrap items-center gap-3">
-      <h1 class="text-[1.75rem]">Procedures</h1>
+      <h1 class="text-title">Procedures</h1>
       <span class="ml-auto flex flex-wrap gap-2">
         <label class="quiet cursor-pointer text-sm focus-within:outline-3 focus-within:outline-bottle"
           >Read a file<input type="file" accept=".json,application/json" class="sr-only" @change="readFile"
@@ -59,11 +59,7 @@ async function readFile(event: Event): Promise<void> {
     </p>
     <p v-if="failed" class="mt-4 font-semibold text-alarm" role="alert">{{ failed }}</p>
     <ul v-if="wrong.length > 0" class="mt-4 border-l-[3px] border-alarm py-1 pl-3" role="alert">
-      <li
-        v-for="(line, index) in wrong"
-        :key="line"
-        :class="index === 0 ? 'font-semibold text-alarm' : 'text-[0.9375rem]'"
-      >
+      <li v-for="(line, index) in wrong" :key="line" :class="index === 0 ? 'font-semibold text-alarm' : 'text-note'">
         {{ line }}
       </li>
     </ul>

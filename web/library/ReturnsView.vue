@@ -27,7 +27,7 @@ const counts = computed(() =>
 <template>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <p class="text-sm"><RouterLink class="link" to="/stock">Stock</RouterLink></p>
-    <h1 class="text-[1.75rem]">Returns box</h1>
+    <h1 class="text-title">Returns box</h1>
     <p class="mt-1 text-soft">What came off for good, with its fail code.</p>
     <p v-if="failed" class="mt-2 font-semibold text-alarm" role="alert">{{ failed }}</p>
     <ul v-if="loaded" class="rows mt-4 max-w-4xl border-y border-line">

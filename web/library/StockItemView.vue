@@ -34,7 +34,7 @@ const leave = (): void => void router.push('/stock');
 <template>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <p class="text-sm"><RouterLink class="link" to="/stock">Stock</RouterLink></p>
-    <h1 class="text-[1.75rem]">{{ isNew ? 'A new thing in stock' : (file?.item.name ?? 'Stock') }}</h1>
+    <h1 class="text-title">{{ isNew ? 'A new thing in stock' : (file?.item.name ?? 'Stock') }}</h1>
     <p v-if="file" class="text-soft">
       <span class="code">{{ file.item.partNumber || 'no number' }}</span>,
       {{ STOCK_KINDS[file.item.kind].toLowerCase() }}, {{ file.item.place || 'no place' }},
@@ -54,13 +54,13 @@ const leave = (): void => void router.push('/stock');
       <div class="min-w-0">
         <div class="flex flex-wrap items-end gap-x-10 gap-y-2">
           <p>
-            <span class="figure text-[3.25rem]" :class="file.item.left < 0 ? 'text-alarm' : ''">{{
+            <span class="figure text-figure-xl" :class="file.item.left < 0 ? 'text-alarm' : ''">{{
               file.item.left
             }}</span>
             <span class="text-soft">lie there</span>
           </p>
           <p>
-            <span class="figure text-[2rem]">{{ file.item.free }}</span> <span class="text-soft">free</span>
+            <span class="figure text-figure-sm">{{ file.item.free }}</span> <span class="text-soft">free</span>
           </p>
           <p v-if="file.item.reserved.length > 0" class="pb-1 text-soft">
             wanted by
@@ -91,12 +91,12 @@ const leave = (): void => void router.push('/stock');
             <span class="figure text-2xl">{{ file.item.reorder.point }}</span>
             <span class="text-soft">free, or fewer</span>
           </p>
-          <p class="text-[0.9375rem] text-soft">{{ file.item.reorder.words }}</p>
+          <p class="text-note text-soft">{{ file.item.reorder.words }}</p>
         </div>
         <StockNumbers :file="file" :wrong="wrong" :send="send" />
         <div v-if="safety">
           <h2 class="text-lg">Safety</h2>
-          <dl class="grid grid-cols-[1fr_auto] gap-y-1 text-[0.9375rem]">
+          <dl class="grid grid-cols-[1fr_auto] gap-y-1 text-note">
             <dt class="text-soft">Flash point</dt>
             <dd>{{ safety.flashPointC === null ? 'does not burn' : `${safety.flashPointC} °C` }}</dd>
             <dt class="text-soft">Explosive from</dt>

@@ -126,7 +126,7 @@ function live(): void {
       @theirs="takeTheirs"
       @close="row.newer.value = null"
     />
-    <h1 class="text-[1.75rem]">
+    <h1 class="text-title">
       {{ UNIT_KINDS[unit.kind] }} <span class="code">{{ unit.partNumber }}</span>
     </h1>
     <p class="text-soft">

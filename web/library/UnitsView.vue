@@ -75,7 +75,7 @@ async function keep(): Promise<void> {
 
 <template>
   <div class="h-full overflow-y-auto px-4 py-6 md:px-7">
-    <h1 class="text-[1.75rem]">Units on the shelf</h1>
+    <h1 class="text-title">Units on the shelf</h1>
     <p v-if="failed" class="mt-4" role="alert">{{ failed }}</p>
     <div v-if="rows.length > 0 || typed !== ''" class="mt-3 max-w-xl">
       <label class="sr-only" for="unit-search">Search units</label>

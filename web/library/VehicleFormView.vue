@@ -2,7 +2,6 @@
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { vehicleInput } from '../../contract/index.ts';
-import { FIELDS } from '../../core/quantity/index.ts';
 import { FIGURE_FIELDS, type Vehicle } from '../../core/vehicle/index.ts';
 import DraftNote from '../forms/DraftNote.vue';
 import { useRowForm } from '../forms/rowForm.ts';
@@ -88,7 +87,7 @@ async function saveMine(): Promise<void> {
       @theirs="form.takeTheirs"
       @close="newer = null"
     />
-    <h1 class="text-[1.75rem]">{{ existing ? 'Change the vehicle' : 'A new vehicle' }}</h1>
+    <h1 class="text-title">{{ existing ? 'Change the vehicle' : 'A new vehicle' }}</h1>
     <DraftNote :restored="restored" @afresh="form.startAfresh" />
     <div class="mt-5 grid max-w-4xl gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-3">
       <TextField v-model="text.plate" label="Plate" placeholder="TQ 417" :error="errors.plate" />
@@ -101,7 +100,7 @@ async function saveMine(): Promise<void> {
         :error="errors.nickname"
       />
       <TextField v-model="text.engine" label="Engine" placeholder="2.5 L four" :error="errors.engine" />
-      <FigureField v-model="text.year" label="Year" :field="FIELDS.count" placeholder="1998" :error="errors.year" />
+      <TextField v-model="text.year" label="Year" placeholder="1998" inputmode="numeric" :error="errors.year" />
       <TextField v-model="text.owner" label="Owner" placeholder="Island library" :error="errors.owner" />
       <FieldBox
         v-slot="{ id: field, described, invalid }"

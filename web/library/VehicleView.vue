@@ -105,7 +105,7 @@ const matchOf = (unit: FittedUnit) => {
             >{{ unit.place }}</span
           ><span class="code">{{ unit.partNumber }}</span
           ><span
-            class="text-[0.9375rem]"
+            class="text-note"
             :class="
               matchOf(unit)?.verdict === 'fits'
                 ? 'text-moss'
@@ -127,10 +127,10 @@ const matchOf = (unit: FittedUnit) => {
       aria-label="Figures of this engine"
     >
       <p v-if="vehicle.lastReading">
-        <span class="figure text-[2rem]">{{ formatNumber(vehicle.lastReading) }}</span>
+        <span class="figure text-figure-sm">{{ formatNumber(vehicle.lastReading) }}</span>
         <span class="font-semibold text-soft">{{ vehicle.lastReading.unit }} last seen</span>
       </p>
-      <dl class="rows mt-3 border-y border-line text-[0.9375rem]">
+      <dl class="rows mt-3 border-y border-line text-note">
         <FigureRow label="Owner">{{ vehicle.owner || 'not noted' }}</FigureRow>
         <FigureRow label="Family"
           ><RouterLink v-if="file.family" class="link" :to="`/families/${file.family.id}`">{{

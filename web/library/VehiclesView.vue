@@ -23,7 +23,7 @@ const keyOf = ({ id }: Vehicle): string => id;
 <template>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <div class="flex flex-wrap items-center gap-4">
-      <h1 class="text-[1.75rem]">Vehicles</h1>
+      <h1 class="text-title">Vehicles</h1>
       <div class="min-w-64 flex-1">
         <label class="sr-only" for="vehicle-search">Search vehicles</label>
         <input

@@ -4,7 +4,7 @@ import { SAMPLE_FAMILY } from '../../core/job/testing/samples.ts';
 import type { EngineFamily } from '../../core/vehicle/index.ts';
 import { readVariant, variantText } from '../parts/variantText.ts';
 import { bandText, figureFrom, readBand } from './bandText.ts';
-import { emptyKitPart, emptyUnitType, familyText, readFamily } from './familyText.ts';
+import { emptyKitPart, emptyUnitType, familyText, movedPart, readFamily } from './familyText.ts';
 
 describe('a family as typed', () => {
   it('comes back as it was', () => {
@@ -31,6 +31,17 @@ describe('a family as typed', () => {
     text.unitTypes[0]!.kit.push({ ...emptyKitPart('x', 2), count: 'some' });
     const wrong = readFamily(text, 'cr');
     expect(wrong.unread).toEqual({ 'unitTypes.0.kit.1.count': 'Expected 1 to 99, got “some”.' });
+  });
+  it('keeps its kit in the order in which it goes in, and numbers it anew when a piece is moved', () => {
+    const piece = (id: string, order: string) => ({ ...emptyKitPart(id, 1), order });
+    const kit = [piece('a', '1'), piece('b', '1'), piece('c', '2')];
+    expect(movedPart(kit, 'c', 0).map(({ id, order }) => `${id}${order}`)).toEqual(['c1', 'a2', 'b3']);
+    expect(movedPart(kit, 'a', 2).map(({ id }) => id)).toEqual(['b', 'c', 'a']);
+    expect(movedPart(kit, 'x', 0)).toEqual(kit);
+    const stored = (id: string, order: number) => ({ id, name: id, partNumber: '', count: 1, rubber: null, wayRound: '', order }); // prettier-ignore
+    const [type] = SAMPLE_FAMILY.unitTypes;
+    const family = { ...SAMPLE_FAMILY, unitTypes: [{ ...type!, kit: [stored('late', 2), stored('early', 1)] }] };
+    expect(familyText(family, 'cr').unitTypes[0]?.kit.map(({ id }) => id)).toEqual(['early', 'late']);
   });
   it('leaves empty what is empty, and marks what has no source', () => {
     const text = familyText(null, 'cr');

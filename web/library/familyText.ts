@@ -1,5 +1,5 @@
 import { FIELDS, readFigure, readMoney, typedMoney } from '../../core/quantity/index.ts';
-import type { KitPart, Rubber } from '../../core/rebuild/index.ts';
+import { inOrder, type KitPart, type Rubber } from '../../core/rebuild/index.ts';
 import {
   type EngineFamily,
   FAMILY_FIGURES,
@@ -89,6 +89,17 @@ export const emptyKitPart = (id: string, order: number): KitText => ({
   placed: '',
 });
 
+/** The kit with a piece at another place, counted from 0; then its pieces go in one after the other. */
+export function movedPart(kit: readonly KitText[], id: string, to: number): KitText[] {
+  const moved = kit.find((part) => part.id === id);
+  if (moved === undefined) return [...kit];
+  const others = kit.filter((part) => part.id !== id);
+  return [...others.slice(0, to), moved, ...others.slice(to)].map((part, index) => ({
+    ...part,
+    order: String(index + 1),
+  }));
+}
+
 const kitText = ({ id, name, partNumber, count, rubber, wayRound, order, note, placed }: KitPart): KitText => ({
   id,
   name,
@@ -113,7 +124,7 @@ const typeText = (type: UnitType, currency: string): UnitTypeText => ({
   used: money(type.prices.used, currency),
   days: type.daysToGet === null ? '' : String(type.daysToGet),
   source: type.source ?? '',
-  kit: (type.kit ?? []).map(kitText),
+  kit: inOrder(type.kit ?? []).map(kitText),
 });
 
 /** A family as it would be typed; null for a new one. */

@@ -13,7 +13,7 @@ const read = computed(() => store.job?.cautions.includes(props.id) ?? false);
 <template>
   <div v-if="found && !read" class="border-l-[3px] border-alarm py-1 pl-3" role="note">
     <p class="font-semibold">{{ found.text }}</p>
-    <p class="mt-1 text-[0.8125rem] leading-snug text-soft">{{ CAUTION_CLOSE }}</p>
+    <p class="mt-1 text-fine leading-snug text-soft">{{ CAUTION_CLOSE }}</p>
     <button
       v-if="store.job?.status === 'open'"
       type="button"

@@ -67,9 +67,11 @@ watch(
 );
 const nameOf = (id: unknown): string =>
   id === '' ? (props.none ?? '') : (props.picked ?? known.get(String(id)) ?? String(id));
-function begin(): void {
+function begin(event: Event): void {
   text.value = '';
   void lookFor('');
+  // What is typed takes the place of what is picked.
+  if (event.target instanceof HTMLInputElement) event.target.select();
 }
 </script>
 
@@ -80,7 +82,7 @@ function begin(): void {
     :error="error"
     v-bind="hint === undefined ? {} : { hint }"
   >
-    <Combobox v-model="model" as="div" class="relative">
+    <Combobox v-model="model" as="div" class="relative" immediate>
       <div class="relative">
         <ComboboxInput
           :id="id"

@@ -23,7 +23,7 @@ async function answer(question: string, school: string | null): Promise<void> {
 
 <template>
   <div class="h-full overflow-y-auto px-4 py-6 md:px-7">
-    <h1 class="text-[1.75rem]">House rules</h1>
+    <h1 class="text-title">House rules</h1>
     <p class="mt-1 max-w-prose text-soft">
       Good technicians differ on these. Say what this shop does; a job can depart from it with a reason, and nobody is
       asked twice.<template v-if="!mayEdit"> A lead or the owner sets them.</template>
@@ -57,7 +57,7 @@ async function answer(question: string, school: string | null): Promise<void> {
               ><span class="font-semibold" :class="shop.rules[asked.id] === school.id ? 'text-bottle' : ''">{{
                 school.name
               }}</span
-              ><span class="text-[0.9375rem] text-soft"> — {{ school.costs }}</span></span
+              ><span class="text-note text-soft"> — {{ school.costs }}</span></span
             >
           </label>
           <button v-if="shop.rules[asked.id] && mayEdit" type="button" class="faint" @click="answer(asked.id, null)">
@@ -69,7 +69,7 @@ async function answer(question: string, school: string | null): Promise<void> {
     <ShopFigures :may-edit="mayEdit" />
     <OpeningHours :may-edit="mayEdit" />
     <BayAirForm :may-edit="mayEdit" />
-    <p class="mt-8 text-[0.9375rem]">
+    <p class="mt-8 text-note">
       <RouterLink class="link" to="/knowledge">Knowledge: causes, checks and likelihoods</RouterLink>
       <span class="mx-2 text-soft">·</span>
       <RouterLink class="link" to="/families">Engine families</RouterLink>

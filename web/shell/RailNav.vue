@@ -34,9 +34,7 @@ const here = computed(() => {
     aria-label="Places"
     class="relative flex shrink-0 items-center gap-x-5 overflow-x-auto border-b border-line px-4 py-1 min-[900px]:w-[104px] min-[900px]:flex-col min-[900px]:items-stretch min-[900px]:gap-0 min-[900px]:overflow-visible min-[900px]:border-b-0 min-[900px]:border-r min-[900px]:p-0"
   >
-    <RouterLink
-      to="/bay"
-      class="hidden px-4 pb-7 pt-4 text-[0.9375rem] font-bold leading-[1.1] text-bottle min-[900px]:block"
+    <RouterLink to="/bay" class="hidden px-4 pb-7 pt-4 text-note font-bold leading-[1.1] text-bottle min-[900px]:block"
       >Unhurried<br />Wrench</RouterLink
     >
     <RouterLink
@@ -44,7 +42,7 @@ const here = computed(() => {
       :key="place.path"
       :to="place.path"
       :title="`Keys ${place.key}`"
-      class="relative py-3 text-[0.9375rem] min-[900px]:px-4 min-[900px]:py-2.5"
+      class="relative py-3 text-note min-[900px]:px-4 min-[900px]:py-2.5"
       :class="here === place.path ? 'font-bold text-ink' : 'text-soft hover:text-ink'"
       :aria-current="here === place.path ? 'page' : undefined"
     >

@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import { ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { FoundKind, FoundLine, SearchReply } from '../../contract/index.ts';
+import { markWords, searchWords } from '../../core/words/index.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { searchAll } from '../data/search.ts';
+import MarkedText from './MarkedText.vue';
 
 /** Anything in the shop by its words or numbers, grouped; arrows go through what was found. */
 const emit = defineEmits<{ close: [] }>();
 const router = useRouter();
 const text = ref('');
+const sought = computed(() => searchWords(text.value));
 const groups = shallowRef<SearchReply['groups'] | null>(null);
 const failed = ref('');
 const all = ref(false);
@@ -101,18 +104,10 @@ function move(by: 1 | -1, event: KeyboardEvent): void {
               @click="open(group.kind, row)"
             >
               <span class="min-w-0 flex-1"
-                ><span class="block font-semibold">{{ row.title }}</span
+                ><span class="block font-semibold"><MarkedText :parts="markWords(row.title, sought)" /></span
                 ><span v-if="row.parts.length > 0" class="block text-sm text-soft"
-                  ><span v-if="row.about">{{ row.about }}: </span
-                  ><template v-for="(part, index) in row.parts" :key="index"
-                    ><mark
-                      v-if="part.hit"
-                      class="bg-transparent font-bold text-ink underline decoration-brass decoration-2"
-                      >{{ part.text }}</mark
-                    ><template v-else>{{ part.text }}</template></template
-                  ></span
-                ></span
-              >
+                  ><span v-if="row.about">{{ row.about }}: </span><MarkedText :parts="row.parts" /></span
+              ></span>
               <span v-if="row.status" class="text-sm text-soft">{{
                 row.status === 'closed' ? 'handed over' : 'open'
               }}</span>

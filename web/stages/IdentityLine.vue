@@ -16,10 +16,10 @@ const day = computed(() => daysBetween(shop.say.isoDay(props.job.opened.at), tod
 <template>
   <div class="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1 pt-2.5 md:px-7">
     <span class="plate px-2.5 py-0.5 text-xl">{{ job.vehicle.plate }}</span>
-    <h1 class="text-[1.0625rem]">{{ vehicleName(job.vehicle) }}</h1>
+    <h1 class="text-action">{{ vehicleName(job.vehicle) }}</h1>
     <!-- Where it is narrow the engine gives way, never the reading or the number of the job. -->
-    <span class="min-w-0 flex-1 truncate text-[0.9375rem] text-soft max-md:hidden">{{ engineLine(job.vehicle) }}</span>
-    <span class="ml-auto flex gap-x-4 whitespace-nowrap text-[0.9375rem] text-soft">
+    <span class="min-w-0 flex-1 truncate text-note text-soft max-md:hidden">{{ engineLine(job.vehicle) }}</span>
+    <span class="ml-auto flex gap-x-4 whitespace-nowrap text-note text-soft">
       <span>{{ format(job.reading) }}</span>
       <span>Job {{ job.number }}, {{ job.status === 'closed' ? 'handed over' : `day ${day}` }}</span>
     </span>

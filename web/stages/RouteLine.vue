@@ -43,7 +43,7 @@ watch(
         />
         <RouterLink
           :to="`/jobs/${job.id}/${stop.stage}`"
-          class="relative z-10 flex flex-col items-center pb-2 pt-1.5 text-[0.8125rem]"
+          class="relative z-10 flex flex-col items-center pb-2 pt-1.5 text-fine"
           :class="stop.stage === open ? 'font-bold text-ink' : 'text-soft hover:text-ink'"
           :aria-current="stop.stage === open ? 'step' : undefined"
         >

@@ -52,7 +52,7 @@ useKeys([{ keys: 'k', does: 'Note', run: () => (note.value = '') }]);
       :aria-label="STAGE_NAMES[stage]"
     >
       <slot name="head">
-        <h2 class="text-[1.375rem]">{{ title }}</h2>
+        <h2 class="text-heading">{{ title }}</h2>
         <p v-if="lead" class="mt-1 max-w-prose text-soft">{{ lead }}</p>
       </slot>
       <slot />

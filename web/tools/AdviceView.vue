@@ -33,7 +33,7 @@ const schoolName = (id: string): string =>
 <template>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <p class="text-sm"><RouterLink class="link" to="/tools">Tools</RouterLink></p>
-    <h1 class="text-[1.75rem]">What may touch what</h1>
+    <h1 class="text-title">What may touch what</h1>
     <div class="mt-3 flex flex-wrap items-end gap-x-8 gap-y-3">
       <FieldBox v-slot="{ id }" label="How" class="w-64">
         <select :id="id" v-model="method" class="input">
@@ -102,11 +102,11 @@ const schoolName = (id: string): string =>
         <p class="text-soft">
           {{ upperFirst(SUBSTANCES[chosen.substance]) }}, {{ METHODS[method] }}, on {{ SURFACES[chosen.surface] }}
         </p>
-        <p class="mt-1 text-[1.75rem] font-bold" :class="tone[advice.verdict]">{{ words[advice.verdict] }}</p>
+        <p class="mt-1 text-title font-bold" :class="tone[advice.verdict]">{{ words[advice.verdict] }}</p>
         <p class="mt-1">{{ upperFirst(advice.reason) }}.</p>
         <div v-if="advice.schools.length > 0" class="mt-4">
           <h2 class="text-sm font-bold">Schools differ</h2>
-          <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
+          <ul class="rows mt-1 border-y border-line text-note">
             <li v-for="view in advice.schools" :key="view.school" class="py-2">
               <b>{{ schoolName(view.school) }}</b>: {{ view.holds }}
             </li>

@@ -62,13 +62,13 @@ const safety = computed(() => SAFETY[substance.value]);
 <template>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <p class="text-sm"><RouterLink class="link" to="/tools">Tools</RouterLink></p>
-    <h1 class="text-[1.75rem]">Air in the bay</h1>
+    <h1 class="text-title">Air in the bay</h1>
     <p v-if="store.failed" class="mt-2 font-semibold text-alarm" role="alert">{{ store.failed }}</p>
     <div class="mt-4 grid gap-x-10 gap-y-7 xl:grid-cols-[minmax(0,1fr)_20rem]">
       <div class="min-w-0">
         <div class="flex flex-wrap items-end gap-x-10 gap-y-4">
           <p v-if="state">
-            <span class="figure text-[3.5rem]" :class="over ? 'text-alarm' : 'text-ink'">{{
+            <span class="figure text-figure-xl" :class="over ? 'text-alarm' : 'text-ink'">{{
               Math.round(state.ppm)
             }}</span>
             <span class="text-lg font-semibold text-soft">ppm now</span>
@@ -137,10 +137,10 @@ const safety = computed(() => SAFETY[substance.value]);
         </div>
         <template v-if="trial">
           <p class="mt-3">
-            <span class="figure text-[2rem]">{{ Math.round(trial.peakPpm) }}</span>
+            <span class="figure text-figure-sm">{{ Math.round(trial.peakPpm) }}</span>
             <span class="text-soft">ppm at most</span>
           </p>
-          <p class="text-[0.9375rem]">
+          <p class="text-note">
             <template v-if="trial.shareOfExposure !== null"
               >Exposure limit: {{ shareWords(trial.shareOfExposure) }}.
             </template>

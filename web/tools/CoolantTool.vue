@@ -90,7 +90,7 @@ const goes = computed(() => compatible(a.value, b.value));
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <p class="text-sm"><RouterLink class="link" to="/tools">Tools</RouterLink></p>
     <div class="flex flex-wrap items-end justify-between gap-4">
-      <h1 class="text-[1.75rem]">Coolant</h1>
+      <h1 class="text-title">Coolant</h1>
       <ChoiceRow
         v-model="glycol"
         label="Base"
@@ -113,13 +113,13 @@ const goes = computed(() => compatible(a.value, b.value));
           />
           <FigureField v-model="celsius" label="Refractometer, °C" :field="FIELDS.freezePoint" :error="back.wrong" />
           <p>
-            <span v-if="freeze" class="figure text-[2.5rem] text-harbour">{{
+            <span v-if="freeze" class="figure text-figure-md text-harbour">{{
               formatNumber({ value: freeze.celsius, unit: '°C' }, { decimals: 0 })
             }}</span>
             <span class="text-soft">°C</span>
           </p>
           <p>
-            <span v-if="back.percent !== null" class="figure text-[2.5rem] text-harbour">{{ back.percent }}</span>
+            <span v-if="back.percent !== null" class="figure text-figure-md text-harbour">{{ back.percent }}</span>
             <span class="text-soft">%</span>
           </p>
         </div>

@@ -51,7 +51,7 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
 
 <template>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
-    <h1 class="text-[1.75rem]">Tools</h1>
+    <h1 class="text-title">Tools</h1>
     <nav class="mt-3 flex flex-wrap gap-3" aria-label="Tool pages">
       <RouterLink class="quiet" to="/tools/torque">Torque</RouterLink>
       <RouterLink class="quiet" to="/tools/coolant">Coolant</RouterLink>
@@ -97,7 +97,7 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
           />
         </div>
         <p v-if="freeze" class="mt-4">
-          <span class="figure text-[3rem] text-harbour">{{
+          <span class="figure text-figure-lg text-harbour">{{
             formatNumber({ value: freeze.celsius, unit: '°C' }, { decimals: 0 })
           }}</span>
           <span class="text-lg font-semibold text-soft">°C</span>
@@ -125,7 +125,7 @@ const vinCheck = computed(() => (vin.value === '' ? null : checkVin(vin.value)))
       </section>
       <section class="border-t border-line pt-4">
         <h2 class="text-lg">On the wall</h2>
-        <ul class="rows mt-2 border-y border-line text-[0.9375rem]">
+        <ul class="rows mt-2 border-y border-line text-note">
           <li v-for="each in wall" :key="each.tool.id" class="grid gap-x-4 py-2 sm:grid-cols-[1fr_6rem_11rem]">
             <span
               ><span class="font-semibold">{{ each.tool.name }}</span

@@ -122,7 +122,7 @@ const kilo = (newtons: number): string => `${Number((newtons / 1000).toPrecision
 
 <template>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7" tabindex="0" aria-label="Torque">
-    <h1 class="text-[1.75rem]">Torque</h1>
+    <h1 class="text-title">Torque</h1>
     <p class="max-w-prose text-soft">
       What a figure means on your own wrenches, and what it does to the bolt and to the thread it goes into.
     </p>
@@ -184,7 +184,7 @@ const kilo = (newtons: number): string => `${Number((newtons / 1000).toPrecision
         </section>
         <section class="border-t border-line pt-4">
           <h2 class="text-lg">On your wrenches</h2>
-          <p v-if="spec && told !== condition" class="mt-1 text-[0.9375rem]">
+          <p v-if="spec && told !== condition" class="mt-1 text-note">
             For a thread that is {{ CONDITIONS[condition].name }}: <b>{{ spec.text }}</b>, so that it pulls the same.
           </p>
           <WrenchRows class="mt-2" :ranked="ranked" share />
@@ -208,7 +208,7 @@ const kilo = (newtons: number): string => `${Number((newtons / 1000).toPrecision
           <h2 class="text-lg">What it does</h2>
           <p v-if="margin" class="mt-2">
             <span
-              class="figure text-[3rem]"
+              class="figure text-figure-lg"
               :class="
                 margin.verdict === 'holds' ? 'text-moss' : margin.verdict === 'will strip' ? 'text-alarm' : 'text-brass'
               "
@@ -216,8 +216,8 @@ const kilo = (newtons: number): string => `${Number((newtons / 1000).toPrecision
             >
             <span class="text-lg font-semibold text-soft">before the thread strips</span>
           </p>
-          <p v-if="margin && margin.verdict !== 'holds'" class="text-[0.9375rem] font-semibold">{{ margin.words }}</p>
-          <dl v-if="pull && spec" class="rows mt-3 border-y border-line text-[0.9375rem]">
+          <p v-if="margin && margin.verdict !== 'holds'" class="text-note font-semibold">{{ margin.words }}</p>
+          <dl v-if="pull && spec" class="rows mt-3 border-y border-line text-note">
             <FigureRow label="Pull">{{ kilo(pull.newtons) }}</FigureRow>
             <FigureRow label="With the scatter of friction">{{ kilo(pull.low) }} to {{ kilo(pull.high) }}</FigureRow>
             <FigureRow v-if="proof !== null" :label="`Of the proof load, class ${grade}`"
@@ -235,7 +235,7 @@ const kilo = (newtons: number): string => `${Number((newtons / 1000).toPrecision
             label="Passes, %"
             :error="rounds === null && spec !== null ? 'Expected shares that rise to 100, such as 50, 100.' : null"
           />
-          <ol v-if="rounds" class="rows border-y border-line text-[0.9375rem]">
+          <ol v-if="rounds" class="rows border-y border-line text-note">
             <li v-for="round in rounds" :key="round.number" class="flex justify-between gap-3 py-1.5">
               <span>{{ round.words }}</span><span v-if="round.torqueNm !== null" class="font-bold"
                 >{{ Number(round.torqueNm.toPrecision(3)) }} N·m</span

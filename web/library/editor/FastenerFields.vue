@@ -156,7 +156,7 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
         </select>
       </FieldBox>
     </div>
-    <p v-if="joint?.warning" class="border-l-[3px] border-alarm py-1 pl-3 text-[0.9375rem]">{{ joint.warning }}</p>
+    <p v-if="joint?.warning" class="border-l-[3px] border-alarm py-1 pl-3 text-note">{{ joint.warning }}</p>
     <FlangePlacer :bolts="group.bolts" @put="putPlaces" />
     <button type="button" class="faint" @click="emit('put', { fasteners: null })">It has none</button>
   </fieldset>

@@ -75,7 +75,7 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
       <FigureField v-model="back" label="Minutes back" :field="FIELDS.minutes" />
     </div>
     <div class="grid grid-cols-2 items-end gap-3">
-      <label class="flex min-h-10 items-center gap-2 text-[0.9375rem]"
+      <label class="flex min-h-10 items-center gap-2 text-note"
         ><input
           type="checkbox"
           class="size-5 accent-bottle"
@@ -133,10 +133,7 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
     </FieldBox>
     <fieldset v-if="draft.openings.length > 0">
       <legend class="mb-1 text-sm font-semibold">Leaves open</legend>
-      <label
-        v-for="opening in draft.openings"
-        :key="opening.id"
-        class="flex min-h-8 items-center gap-2 text-[0.9375rem]"
+      <label v-for="opening in draft.openings" :key="opening.id" class="flex min-h-8 items-center gap-2 text-note"
         ><input
           type="checkbox"
           class="size-5 accent-bottle"
@@ -150,10 +147,7 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
     <details>
       <summary class="text-sm font-semibold">Measures and cautions</summary>
       <div class="mt-2 grid grid-cols-2 gap-x-3">
-        <label
-          v-for="kind in keysOf(RESTORE_KINDS)"
-          :key="kind"
-          class="flex min-h-8 items-center gap-2 text-[0.9375rem]"
+        <label v-for="kind in keysOf(RESTORE_KINDS)" :key="kind" class="flex min-h-8 items-center gap-2 text-note"
           ><input
             type="checkbox"
             class="size-5 accent-bottle"

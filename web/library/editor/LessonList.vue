@@ -11,7 +11,7 @@ defineEmits<{ choose: [id: string] }>();
     <summary class="font-semibold">
       {{ lessons.length }} {{ lessons.length === 1 ? 'thing was' : 'things were' }} other than the procedure said
     </summary>
-    <ul class="mt-1 columns-1 gap-x-8 text-[0.9375rem] md:columns-2">
+    <ul class="mt-1 columns-1 gap-x-8 text-note md:columns-2">
       <li v-for="lesson in lessons" :key="lesson.words" class="break-inside-avoid py-1">
         <button
           v-if="lesson.itemId"

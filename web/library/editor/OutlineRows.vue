@@ -1,12 +1,14 @@
 <script setup lang="ts">
+import { ArrowDown, ArrowUp, GripVertical } from '@lucide/vue';
 import { computed, nextTick, useTemplateRef } from 'vue';
 import type { Procedure, ProcedureProblem } from '../../../core/procedure/index.ts';
-import { addItem, changeItem, moveItem, removeItem } from './draft.ts';
+import { HANDLE, useOrder } from '../../parts/useOrder.ts';
+import { addItem, changeItem, moveItem, placeItem, removeItem } from './draft.ts';
 import { ITEM_KINDS } from './kinds.ts';
 
 /**
  * The items as an outline, quick by keyboard: Enter adds below, Alt with an arrow moves, Backspace in an empty name
- * takes it out, Alt with B picks “before”.
+ * takes it out, Alt with B picks “before”. A row is also dragged by its handle, or moved by the buttons of the chosen one.
  */
 const props = defineProps<{
   draft: Procedure;
@@ -17,20 +19,31 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [draft: Procedure]; choose: [id: string]; pick: [id: string] }>();
 const list = useTemplateRef('list');
 
-const rows = computed(() =>
-  props.draft.items.map((item, index) => {
+const order = useOrder(
+  list,
+  () => props.draft.items.map(({ id }) => id),
+  (id, to) => emit('change', placeItem(props.draft, id, to)),
+);
+const rows = computed(() => {
+  const items = new Map(props.draft.items.map((item) => [item.id, item]));
+  const shown = order.value.flatMap((id) => items.get(id) ?? []);
+  return shown.map((item, index) => {
     const section = item.section ?? '';
     return {
       item,
       index,
-      heading: section !== (props.draft.items[index - 1]?.section ?? '') ? section : '',
+      heading: section !== (shown[index - 1]?.section ?? '') ? section : '',
       ties: props.draft.constraints.filter(
         (constraint) => constraint.kind === 'before' && (constraint.a === item.id || constraint.b === item.id),
       ).length,
       wrong: props.problems.find(({ subject }) => subject === item.id)?.level ?? null,
     };
-  }),
-);
+  });
+});
+function move(id: string, by: 1 | -1): void {
+  emit('change', moveItem(props.draft, id, by));
+  focus(id);
+}
 
 function focus(id: string): void {
   emit('choose', id);
@@ -55,8 +68,7 @@ function press(event: KeyboardEvent, index: number): void {
     else add(index);
   } else if (arrow !== null && event.altKey) {
     event.preventDefault();
-    emit('change', moveItem(props.draft, item.id, arrow));
-    focus(item.id);
+    move(item.id, arrow);
   } else if (arrow !== null) {
     event.preventDefault();
     neighbour(index, arrow);
@@ -90,7 +102,9 @@ const typed = (id: string, event: Event): void =>
         :class="{ chosen: row.item.id === selected, picked: row.item.id === picking }"
         @click="picking && picking !== row.item.id ? emit('pick', row.item.id) : undefined"
       >
-        <span class="number" :class="{ 'text-alarm': row.wrong === 'wrong' }">{{ row.index + 1 }}</span>
+        <span class="number" :class="[HANDLE, { 'text-alarm': row.wrong === 'wrong' }]" title="Drag to move"
+          ><GripVertical :size="16" class="grip" aria-hidden="true" />{{ row.index + 1 }}</span
+        >
         <input
           class="name"
           :data-item="row.item.id"
@@ -110,7 +124,25 @@ const typed = (id: string, event: Event): void =>
         >
           <option v-for="(words, kind) in ITEM_KINDS" :key="kind" :value="kind">{{ words }}</option>
         </select>
-        <span class="torque">{{ row.item.fasteners?.spec?.text ?? '' }}</span>
+        <span v-if="row.item.id === selected" class="moves">
+          <button
+            type="button"
+            :aria-label="`Move ${row.item.name || 'the item'} up`"
+            :disabled="row.index === 0"
+            @click.stop="move(row.item.id, -1)"
+          >
+            <ArrowUp :size="18" aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            :aria-label="`Move ${row.item.name || 'the item'} down`"
+            :disabled="row.index === rows.length - 1"
+            @click.stop="move(row.item.id, 1)"
+          >
+            <ArrowDown :size="18" aria-hidden="true" />
+          </button>
+        </span>
+        <span v-else class="torque">{{ row.item.fasteners?.spec?.text ?? '' }}</span>
         <button
           type="button"
           class="before"
@@ -129,7 +161,7 @@ const typed = (id: string, event: Event): void =>
 <style scoped>
 .line {
   display: grid;
-  grid-template-columns: 2.25rem minmax(0, 1fr) 8.5rem 6.5rem 6rem;
+  grid-template-columns: 3rem minmax(0, 1fr) 8.5rem 6.5rem 6rem;
   align-items: center;
   border-bottom: 1px solid var(--line);
 }
@@ -140,11 +172,33 @@ const typed = (id: string, event: Event): void =>
   box-shadow: inset 4px 0 0 var(--bottle);
 }
 .number {
-  padding-left: 0.5rem;
-  font-size: 0.8125rem;
+  display: flex;
+  align-items: center;
+  gap: 0.25rem;
+  min-height: 2.5rem;
+  padding-left: 0.25rem;
+  cursor: grab;
+  touch-action: none;
+  font-size: var(--text-fine);
   font-weight: 700;
   font-variant-numeric: tabular-nums;
   color: var(--oxide);
+}
+.grip {
+  color: var(--soft);
+}
+.moves {
+  display: flex;
+  justify-content: flex-end;
+}
+.moves button {
+  display: grid;
+  place-items: center;
+  width: 2.75rem;
+  min-height: 2.75rem;
+}
+.moves button:disabled {
+  opacity: 0.3;
 }
 .name,
 .kind,
@@ -161,7 +215,7 @@ const typed = (id: string, event: Event): void =>
   color: var(--soft);
 }
 .kind {
-  font-size: 0.875rem;
+  font-size: var(--text-sm);
   color: var(--soft);
 }
 .kind option {
@@ -169,13 +223,13 @@ const typed = (id: string, event: Event): void =>
   color: var(--ink);
 }
 .torque {
-  font-size: 0.875rem;
+  font-size: var(--text-sm);
   font-weight: 700;
   text-align: right;
 }
 .before {
   padding-right: 0.5rem;
-  font-size: 0.8125rem;
+  font-size: var(--text-fine);
   color: var(--soft);
   text-align: right;
   text-decoration: underline;
@@ -188,11 +242,14 @@ const typed = (id: string, event: Event): void =>
 }
 @media (max-width: 640px) {
   .line {
-    grid-template-columns: 2.1rem minmax(0, 1fr) 5.5rem;
+    grid-template-columns: 3rem minmax(0, 1fr) auto 5.5rem;
   }
   .kind,
   .torque {
     display: none;
+  }
+  .before {
+    grid-column: 4;
   }
 }
 </style>

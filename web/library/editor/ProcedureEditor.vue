@@ -86,7 +86,7 @@ async function save(): Promise<void> {
   >
     <section class="min-w-0 px-4 py-5 md:px-7 lg:overflow-y-auto" tabindex="0" aria-label="Outline">
       <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
-        <h1 class="text-[1.75rem]">
+        <h1 class="text-title">
           {{ source.job ? 'What the job taught' : basedOn === 0 ? 'New procedure' : draft.name || 'Procedure' }}
         </h1>
         <p class="pb-1 text-soft">
@@ -95,11 +95,11 @@ async function save(): Promise<void> {
           >
         </p>
       </div>
-      <p v-if="resumed" class="mt-2 border-l-[3px] border-brass py-1 pl-3 text-[0.9375rem]">
+      <p v-if="resumed" class="mt-2 border-l-[3px] border-brass py-1 pl-3 text-note">
         Your draft of before goes on here.
         <button type="button" class="link" @click="editor.startOver()">Begin again from the library</button>
       </p>
-      <p v-if="source.job && lessons.length === 0" class="mt-2 text-[0.9375rem]">
+      <p v-if="source.job && lessons.length === 0" class="mt-2 text-note">
         All went as the procedure says; the minutes are as they were.
       </p>
       <LessonList v-if="lessons.length > 0" :lessons="lessons" @choose="choose" />
@@ -147,7 +147,7 @@ async function save(): Promise<void> {
       <WholeFields v-else :draft="draft" @change="change" />
       <section v-if="problems.length > 0" class="border-t border-line pt-4">
         <h2 class="text-sm font-bold">To look at</h2>
-        <ul class="rows text-[0.9375rem]">
+        <ul class="rows text-note">
           <li v-for="problem in [...wrongs, ...looks]" :key="problem.words" class="py-1.5">
             <button
               v-if="problem.subject && draft.items.some(({ id }) => id === problem.subject)"

@@ -91,7 +91,7 @@ const remove = (id: string): void =>
     <button type="submit" class="quiet" :disabled="!ready">Keep the reason</button>
   </form>
   <TextField v-if="draft.constraints.length > 8" v-model="find" label="Find among the reasons" placeholder="plenum" />
-  <ul class="rows border-y border-line text-[0.9375rem]">
+  <ul class="rows border-y border-line text-note">
     <li v-for="row in shown" :key="row.constraint.id" class="py-1.5">
       <p class="font-semibold">{{ row.words }}</p>
       <span class="flex items-center gap-2">

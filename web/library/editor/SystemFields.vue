@@ -121,7 +121,7 @@ const toggle = (id: string): void =>
     </template>
     <fieldset>
       <legend class="mb-1 text-sm font-bold">Relearn runs that suit</legend>
-      <label v-for="run in runs" :key="run.id" class="flex min-h-8 items-center gap-2 text-[0.9375rem]"
+      <label v-for="run in runs" :key="run.id" class="flex min-h-8 items-center gap-2 text-note"
         ><input
           type="checkbox"
           class="size-5 accent-bottle"

@@ -53,9 +53,12 @@ export const changeItem = (draft: Procedure, id: string, more: Partial<Procedure
 });
 
 /** Moves an item up or down; at the ends it stays. It takes the heading of where it comes to lie. */
-export function moveItem(draft: Procedure, id: string, by: 1 | -1): Procedure {
+export const moveItem = (draft: Procedure, id: string, by: 1 | -1): Procedure =>
+  placeItem(draft, id, draft.items.findIndex((item) => item.id === id) + by);
+
+/** Puts an item at a place, counted from 0, under the heading of what was there. */
+export function placeItem(draft: Procedure, id: string, to: number): Procedure {
   const from = draft.items.findIndex((item) => item.id === id);
-  const to = from + by;
   const moved = draft.items[from];
   const neighbour = draft.items[to];
   if (moved === undefined || neighbour === undefined) return draft;

@@ -1,6 +1,7 @@
 import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { nextTick } from 'vue';
 import { RICH_PROCEDURE } from '../../../core/job/testing/world.ts';
 import { procedureProblems, type Procedure } from '../../../core/procedure/index.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -27,6 +28,15 @@ beforeEach(() => {
   useShop().personId = 'isla';
 });
 afterEach(() => vi.unstubAllGlobals());
+
+/** What the dragging package was given. */
+interface Dragging {
+  readonly dragHandle: string;
+  readonly values: { value: string[] };
+  readonly onDragend: (data: { draggedNode: { data: { value: string } } }) => void;
+}
+const dragged = vi.hoisted(() => ({ config: null as Dragging | null }));
+vi.mock('@formkit/drag-and-drop/vue', () => ({ dragAndDrop: (config: Dragging) => (dragged.config = config) }));
 
 const ids = (draft: Procedure): string[] => draft.items.map(({ id }) => id);
 
@@ -177,6 +187,28 @@ describe('the outline by keyboard', () => {
     await wrapper.setProps({ draft: changeItem(RICH_PROCEDURE, 'right-plug', { name: '' }) });
     await wrapper.findAll('input')[1]!.trigger('keydown', { key: 'Backspace' });
     expect(ids(last(wrapper))).not.toContain('right-plug');
+    wrapper.unmount();
+  });
+  it('is moved by dragging a row by its handle, and by the buttons of the chosen one', async () => {
+    const wrapper = open();
+    expect(dragged.config?.dragHandle).toBe('.drag-handle');
+    expect(wrapper.findAll('.drag-handle')).toHaveLength(RICH_PROCEDURE.items.length);
+    const before = ids(RICH_PROCEDURE);
+    // As the package leaves it: the order that is shown has the row at its new place.
+    dragged.config!.values.value = [...before.slice(1, 4), before[0]!, ...before.slice(4)];
+    await nextTick();
+    expect(wrapper.findAll('input')[3]!.attributes('data-item')).toBe(before[0]);
+    dragged.config!.onDragend({ draggedNode: { data: { value: before[0]! } } });
+    expect(ids(last(wrapper)).slice(0, 4)).toEqual([...before.slice(1, 4), before[0]]);
+    // Let go where it was, nothing is changed.
+    dragged.config!.values.value = before;
+    dragged.config!.onDragend({ draggedNode: { data: { value: before[0]! } } });
+    expect(wrapper.emitted('change')).toHaveLength(1);
+    const at = before.indexOf('arm');
+    await wrapper.get(`[aria-label="Move ${RICH_PROCEDURE.items[at]!.name} up"]`).trigger('click');
+    expect(ids(last(wrapper)).indexOf('arm')).toBe(at - 1);
+    await wrapper.get(`[aria-label="Move ${RICH_PROCEDURE.items[at]!.name} down"]`).trigger('click');
+    expect(ids(last(wrapper)).indexOf('arm')).toBe(at + 1);
     wrapper.unmount();
   });
   it('picks two: Alt B on the first, Enter on the second', async () => {

@@ -139,7 +139,7 @@ const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).
       <TextField v-model="moveNote" label="Note" />
       <button type="submit" class="quiet mt-6">Book it</button>
     </form>
-    <ul v-if="file.item.batches.length > 0" class="mt-3 text-[0.9375rem]">
+    <ul v-if="file.item.batches.length > 0" class="mt-3 text-note">
       <li
         v-for="each in file.item.batches"
         :key="each.batch"
@@ -211,7 +211,7 @@ const movementOptions = (Object.entries(MOVEMENTS) as [MovementKind, string][]).
       <button type="submit" class="quiet mt-6">Ordered</button>
     </form>
     <h2 class="mt-7 text-lg">Movements</h2>
-    <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
+    <ul class="rows mt-1 border-y border-line text-note">
       <li v-for="(each, index) in past" :key="index" class="grid grid-cols-[3.5rem_1fr] gap-x-3 py-1.5">
         <b :class="each.change < 0 ? 'text-oxide' : 'text-moss'"
           >{{ each.change > 0 ? '+' : each.change < 0 ? '−' : '' }}{{ Math.abs(each.change) }}</b

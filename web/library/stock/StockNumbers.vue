@@ -34,7 +34,7 @@ const fitOptions = (Object.entries(FITS) as [Fit, string][]).map(([key, name]) =
 <template>
   <div>
     <h2 class="text-lg">Other numbers</h2>
-    <ul class="rows border-y border-line text-[0.9375rem]">
+    <ul class="rows border-y border-line text-note">
       <li v-for="each in file.standIns" :key="each.number" class="py-2">
         <span class="code font-semibold">{{ each.number }}</span>
         <b :class="tone[each.fit]">{{ FITS[each.fit] }}</b><span class="text-soft"

@@ -90,7 +90,7 @@ const belief = computed(() => diagnosis.value?.ranking.causes.slice(0, 4) ?? [])
 <template>
   <StageFrame v-if="job" stage="decide" title="Decide">
     <template #head>
-      <h2 class="text-[1.375rem]">{{ comparison?.sentence ?? 'Decide' }}</h2>
+      <h2 class="text-heading">{{ comparison?.sentence ?? 'Decide' }}</h2>
     </template>
     <KnowledgeMissing />
     <OptionRows
@@ -180,12 +180,12 @@ const belief = computed(() => diagnosis.value?.ranking.causes.slice(0, 4) ?? [])
       </div>
       <div v-if="option">
         <h3 class="text-sm font-bold">The chance, and what is not known</h3>
-        <p class="mt-1 text-[0.9375rem]">
+        <p class="mt-1 text-note">
           {{ Math.round(option.chance.fromCauses * 100) }} % from the causes; our own jobs:
           {{ option.chance.cured }} cured, {{ option.chance.cameBack }} back. Nine in ten between
           {{ Math.round(option.chance.low * 100) }} and {{ Math.round(option.chance.high * 100) }} %.
         </p>
-        <ul class="mt-1 text-[0.9375rem] text-brass">
+        <ul class="mt-1 text-note text-brass">
           <li v-for="each in option.unknown" :key="each">{{ each }}</li>
         </ul>
       </div>

@@ -110,7 +110,7 @@ async function copy(): Promise<void> {
       </div>
       <details class="mt-2">
         <summary class="min-h-9 py-1.5 text-sm font-semibold text-soft">The message</summary>
-        <pre class="whitespace-pre-wrap border-l-2 border-line pl-3 font-sans text-[0.9375rem]">{{ message }}</pre>
+        <pre class="whitespace-pre-wrap border-l-2 border-line pl-3 font-sans text-note">{{ message }}</pre>
       </details>
       <p
         v-if="latest.answer"
@@ -170,7 +170,7 @@ async function copy(): Promise<void> {
       </div>
       <button
         type="button"
-        class="link min-h-9 justify-self-start text-[0.9375rem]"
+        class="link min-h-9 justify-self-start text-note"
         @click="lines.push({ words: '', amount: typedMoney(0, shop.settings.currency) })"
       >
         Another line

@@ -53,6 +53,6 @@ const words = computed(() =>
       :aria-valuetext="money(price)"
       @change="$emit('settle')"
     />
-    <p class="text-[0.9375rem]" role="status">{{ words }}</p>
+    <p class="text-note" role="status">{{ words }}</p>
   </div>
 </template>

@@ -25,7 +25,7 @@ const over = computed(() => state.value !== null && isOver(state.value));
         <span class="figure text-2xl" :class="over ? 'text-alarm' : ''">{{ Math.round(state.ppm) }}</span>
         <span class="font-semibold text-soft">ppm</span>
       </p>
-      <p class="text-[0.9375rem]" :class="over ? 'font-semibold text-alarm' : 'text-soft'">
+      <p class="text-note" :class="over ? 'font-semibold text-alarm' : 'text-soft'">
         Of the exposure limit {{ shareWords(state.exposure) }}, of the explosive limit
         {{ shareWords(state.explosive) }}.
         <template v-if="over">{{

@@ -92,11 +92,11 @@ function look(grade: number): void {
     <template v-if="step">
       <div class="flex min-h-0 flex-1 flex-col justify-center py-4" aria-live="polite">
         <p class="text-2xl text-soft">{{ step.unit.name }}</p>
-        <h1 class="text-[clamp(2.5rem,8vw,5rem)] leading-[1.05]">{{ waiting ? 'Soaks' : short(step.kind) }}</h1>
-        <p v-if="step.left !== null" class="figure mt-3 text-[clamp(2.5rem,7vw,4.5rem)] text-brass">
+        <h1 class="text-far-name leading-[1.05]">{{ waiting ? 'Soaks' : short(step.kind) }}</h1>
+        <p v-if="step.left !== null" class="figure mt-3 text-far-name text-brass">
           {{ step.left > 0 ? formatClock(step.left) : 'time is up' }}
         </p>
-        <p v-if="plan?.substance" class="mt-3 text-[1.75rem]">{{ SUBSTANCES[plan.substance] }}</p>
+        <p v-if="plan?.substance" class="mt-3 text-title">{{ SUBSTANCES[plan.substance] }}</p>
         <p v-if="plan" class="mt-2 max-w-[40ch] text-2xl text-soft">{{ plan.why }}.</p>
         <p v-if="step.kind === 'look'" class="mt-2 max-w-[40ch] text-2xl text-soft">What does it look like now?</p>
         <p v-if="said" class="mt-3 text-2xl font-semibold text-alarm" role="alert">{{ said }}</p>
@@ -112,7 +112,7 @@ function look(grade: number): void {
           <span class="figure text-4xl">{{ grade }}</span>{{ name }}
         </button>
       </div>
-      <button v-else type="button" class="primary min-h-24! justify-center! text-[2rem]!" @click="done">
+      <button v-else type="button" class="primary min-h-24! justify-center! text-figure-sm!" @click="done">
         {{
           waiting
             ? `Soaked enough, ${short(step.kind).toLowerCase()} done`
@@ -137,7 +137,7 @@ function look(grade: number): void {
       </ol>
     </template>
     <div v-else class="grid flex-1 place-content-center gap-4 text-center">
-      <h1 class="text-[2.5rem]">Everything is clean and dry.</h1>
+      <h1 class="text-figure-md">Everything is clean and dry.</h1>
       <button type="button" class="primary justify-center!" @click="leave">Back to the sheet</button>
     </div>
   </main>

@@ -122,7 +122,7 @@ useKeys([{ keys: 'h', does: 'Hands busy', run: () => void router.push(`/jobs/${s
       <AirNow :now="now" />
       <div>
         <h3 class="text-lg">Cover first</h3>
-        <dl v-for="form in forms" :key="form" class="mt-1 text-[0.9375rem]">
+        <dl v-for="form in forms" :key="form" class="mt-1 text-note">
           <dt v-if="forms.length > 1" class="text-sm font-bold">{{ UNIT_FORMS[form] }}</dt>
           <dd v-for="mask in MASKS[form]" :key="mask.what" class="border-b border-line py-1.5">
             <b>{{ mask.what }}</b>: {{ mask.with }} <span class="text-soft">({{ mask.why }})</span>

@@ -94,7 +94,7 @@ const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBR
         </button>
       </p>
     </div>
-    <p class="mt-1 max-w-prose text-[0.9375rem] text-soft">{{ method.words }} {{ method.rule }}</p>
+    <p class="mt-1 max-w-prose text-note text-soft">{{ method.words }} {{ method.rule }}</p>
     <ol v-if="done.length > 0" class="mt-3 flex flex-wrap items-center" :aria-label="`Passes of ${unit.name}`">
       <li v-for="(kind, index) in done" :key="index" class="flex items-center text-sm text-moss">
         <span v-if="index > 0" aria-hidden="true" class="w-3 border-t-2 border-moss" />
@@ -130,7 +130,7 @@ const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBR
           >Look at the light first</RouterLink
         >
       </div>
-      <p v-if="planned" class="mt-1 text-[0.9375rem] text-soft">
+      <p v-if="planned" class="mt-1 text-note text-soft">
         {{ next === 'protect' ? `Cover ${planned.why}.` : `${planned.why}.` }}
       </p>
       <fieldset v-if="otherwise" class="mt-3 flex flex-wrap items-end gap-3" :disabled="job.status === 'closed'">

@@ -17,7 +17,7 @@ const take = (kind: WasteKind): void => {
 <template>
   <section v-if="due.length > 0 || job.waste.length > 0">
     <h3 class="text-lg">Waste</h3>
-    <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
+    <ul class="rows mt-1 border-y border-line text-note">
       <li v-for="each in due" :key="each.kind" class="flex items-center justify-between gap-3 py-2">
         <span>
           <span class="font-semibold">{{ WASTE_KINDS[each.kind].name }}</span>

@@ -54,12 +54,12 @@ const began = computed(() => (diagnosis.value?.findings.length ?? 0) > 0);
             }}</span>
           </li>
         </ol>
-        <p v-for="each in diagnosis?.contradictions" :key="each.a.sign" class="mt-2 text-[0.9375rem] text-oxide">
+        <p v-for="each in diagnosis?.contradictions" :key="each.a.sign" class="mt-2 text-note text-oxide">
           These do not go together: {{ says(each.a) }}, and {{ says(each.b) }}.
         </p>
       </section>
       <ReadingLine :job="job" />
-      <p class="text-[0.9375rem] text-soft">
+      <p class="text-note text-soft">
         Codes say where the computer looked, not what is broken: write them down before anything is unplugged.
       </p>
     </template>

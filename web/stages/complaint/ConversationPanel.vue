@@ -130,7 +130,7 @@ const nothing = computed(() => job.value !== null && job.value.told.length === 0
     </section>
 
     <div v-if="open && diagnosis" class="mt-4">
-      <button v-if="!picking && !nothing" type="button" class="link min-h-9 text-[0.9375rem]" @click="picking = true">
+      <button v-if="!picking && !nothing" type="button" class="link min-h-9 text-note" @click="picking = true">
         Pick from the list instead
       </button>
       <div v-else class="flex flex-wrap gap-2" role="group" aria-label="What is noticed">
@@ -138,7 +138,7 @@ const nothing = computed(() => job.value !== null && job.value.told.length === 0
           v-for="sign in symptoms"
           :key="sign.id"
           type="button"
-          class="quiet text-[0.9375rem]"
+          class="quiet text-note"
           :aria-pressed="Boolean(noted(sign.id))"
           @click="toggle(sign.id)"
         >

@@ -27,7 +27,7 @@ function correct(): void {
 <template>
   <div>
     <h3 class="text-sm font-bold">{{ job.reading.unit === 'h' ? 'Running hours' : 'Odometer' }}</h3>
-    <p class="figure mt-1 text-[1.75rem]">{{ format(job.reading) }}</p>
+    <p class="figure mt-1 text-title">{{ format(job.reading) }}</p>
     <p v-if="job.vehicle.lastReading" class="mt-1 text-sm text-soft">
       {{ format(job.vehicle.lastReading) }} at the last job
     </p>

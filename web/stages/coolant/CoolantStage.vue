@@ -42,7 +42,7 @@ const bleeding = computed(() => job.value?.runs.filter(({ run }) => run.recipe.p
         : 'Only where a hose came off.'
     "
   >
-    <div v-if="loss && loss.middle > 0" class="mt-4 max-w-2xl text-[0.9375rem]">
+    <div v-if="loss && loss.middle > 0" class="mt-4 max-w-2xl text-note">
       <p>
         <b>{{ hoses.length }} {{ hoses.length === 1 ? 'hose' : 'hoses' }} off</b>: about {{ loss.middle.toFixed(2) }} L
         should have come out<span v-if="loss.assumed.length > 0" class="text-soft">
@@ -70,12 +70,12 @@ const bleeding = computed(() => job.value?.runs.filter(({ run }) => run.recipe.p
       />
       <div v-if="after && system">
         <p>
-          <span class="figure text-[2.25rem] text-harbour">{{
+          <span class="figure text-figure-md text-harbour">{{
             formatNumber({ value: after.freezes.celsius, unit: '°C' }, { decimals: 0 })
           }}</span>
           <span class="text-lg font-semibold text-soft">°C freezes</span>
         </p>
-        <dl class="rows mt-2 border-t border-line text-[0.9375rem]">
+        <dl class="rows mt-2 border-t border-line text-note">
           <FigureRow label="Mix now">{{ (after.concentration * 100).toFixed(0) }} %</FigureRow>
           <FigureRow :label="before?.read ? 'Before, as read' : 'Before, by the book'"
             >{{ Math.round((before?.share ?? system.concentration) * 100) }} %,

@@ -90,7 +90,7 @@ const rows = computed(() =>
           </svg>
           <span
             class="figure w-20 shrink-0 text-right"
-            :class="strong ? 'text-[1.625rem]' : 'text-base font-semibold text-soft'"
+            :class="strong ? 'text-title' : 'text-base font-semibold text-soft'"
             >{{ shareWords(cause.share) }}</span
           >
         </button>

@@ -39,7 +39,7 @@ const said = (bits: number): string => formatNumber({ value: Math.abs(bits), uni
     <div class="mt-2 grid gap-x-8 gap-y-3 sm:grid-cols-2">
       <div v-for="side in sides" :key="side.title">
         <h4 class="text-sm font-bold">{{ side.title }}</h4>
-        <ul v-if="side.rows.length > 0" class="text-[0.9375rem]">
+        <ul v-if="side.rows.length > 0" class="text-note">
           <li v-for="row in side.rows.slice(0, 7)" :key="row.words" class="flex items-baseline gap-2 py-0.5">
             <span class="figure w-9 shrink-0 text-right text-sm" :class="row.bits > 0 ? 'text-bottle' : 'text-oxide'"
               >{{ row.bits > 0 ? '+' : '−' }}{{ said(row.bits) }}</span

@@ -103,11 +103,11 @@ function passOver(): void {
         ><template v-if="method.tools.length > 0"> · {{ method.tools.join(', ') }}</template>
       </p>
     </div>
-    <ol class="list-decimal pl-6 text-[0.9375rem] leading-snug">
+    <ol class="list-decimal pl-6 text-note leading-snug">
       <li v-for="step in method.steps" :key="step" class="py-0.5">{{ step }}</li>
     </ol>
     <CautionStack :ids="method.cautions" />
-    <p class="text-[0.9375rem]">
+    <p class="text-note">
       <span class="font-semibold">Normal:</span>
       <template v-if="band && entry.kind === 'number'">
         {{ band.low }} to {{ band.high }} {{ entry.unit
@@ -134,7 +134,7 @@ function passOver(): void {
           :error="form.error('typed.1') ?? (judged && !judged.ok && judged.field === 1 ? judged.message : null)"
         />
       </div>
-      <p v-if="judged?.ok" class="text-[0.9375rem]" role="status">
+      <p v-if="judged?.ok" class="text-note" role="status">
         <span class="font-bold">{{ outcomeName }}</span><span
           v-for="each in judgedPreview"
           :key="each"
@@ -153,7 +153,7 @@ function passOver(): void {
         @click="record(outcome.id, [])"
       >
         <span class="font-bold text-bottle">{{ outcome.name }}</span>
-        <span class="shrink-0 text-right text-[0.8125rem] leading-tight text-soft"
+        <span class="shrink-0 text-right text-fine leading-tight text-soft"
           ><span v-for="each in previewOf(outcome.id)" :key="each" class="block">{{ each }}</span></span
         >
       </button>

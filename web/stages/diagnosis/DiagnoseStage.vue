@@ -50,7 +50,7 @@ function pick(id: string): void {
   <StageFrame v-if="job" stage="diagnose" title="Diagnose before touching">
     <template #head>
       <ExplainLine v-if="diagnosis" :diagnosis="diagnosis" :name="nameOf" :says="says" />
-      <h2 v-else class="text-[1.375rem]">Diagnose before touching</h2>
+      <h2 v-else class="text-heading">Diagnose before touching</h2>
       <a v-if="current && !closed" href="#next-check" class="primary mt-3 lg:hidden!"
         >Next: {{ current.sign.name }}<span aria-hidden="true">↓</span></a
       >
@@ -69,14 +69,14 @@ function pick(id: string): void {
         </template>
       </BeliefChart>
       <div class="mt-2 flex flex-wrap gap-x-5">
-        <button type="button" class="link min-h-10 text-[0.9375rem]" @click="all = !all">
+        <button type="button" class="link min-h-10 text-note" @click="all = !all">
           {{ all ? 'Only the first eight' : `All ${diagnosis.ranking.causes.length} causes` }}
         </button>
-        <RouterLink class="link py-2 text-[0.9375rem]" :to="`/knowledge?version=${job.knowledge}`"
+        <RouterLink class="link py-2 text-note" :to="`/knowledge?version=${job.knowledge}`"
           >Where this comes from: knowledge {{ job.knowledge }}</RouterLink
         >
       </div>
-      <p v-if="turn && leader" class="mt-1 max-w-prose text-[0.9375rem] text-soft">
+      <p v-if="turn && leader" class="mt-1 max-w-prose text-note text-soft">
         What would change this: if “{{ turn.sign.name.toLowerCase() }}” shows
         <span class="font-semibold text-ink">{{ says({ sign: turn.sign.id, outcome: turn.outcome }) }}</span>,
         {{ nameOf(turn.leader).toLowerCase() }} comes first.
@@ -108,7 +108,7 @@ function pick(id: string): void {
           <li v-for="each in others" :key="each.sign.id">
             <button
               type="button"
-              class="flex min-h-10 w-full items-baseline justify-between gap-3 py-1.5 text-left text-[0.9375rem] hover:text-bottle"
+              class="flex min-h-10 w-full items-baseline justify-between gap-3 py-1.5 text-left text-note hover:text-bottle"
               @click="pick(each.sign.id)"
             >
               {{ each.sign.name

@@ -40,7 +40,7 @@ const pair = computed(() => {
 
 <template>
   <div>
-    <h2 class="text-[1.375rem]">{{ headline }}</h2>
+    <h2 class="text-heading">{{ headline }}</h2>
     <p v-if="pair" class="mt-1 max-w-prose font-semibold text-brass">{{ pair }}</p>
     <p
       v-for="each in diagnosis.contradictions"

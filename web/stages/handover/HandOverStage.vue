@@ -61,7 +61,7 @@ function handOver(): void {
   <StageFrame v-if="job && sheet" stage="hand-over" title="Hand over">
     <template #head>
       <div class="flex flex-wrap items-center gap-3">
-        <h2 class="text-[1.375rem]">The sheet</h2>
+        <h2 class="text-heading">The sheet</h2>
         <span class="ml-auto flex flex-wrap gap-2 text-sm">
           <SavedLink :href="`/api/jobs/${job.id}/sheet.pdf`">A4 sheet, PDF</SavedLink>
           <SavedLink :href="`/api/jobs/${job.id}/file`" download>Job file, JSON</SavedLink>
@@ -79,7 +79,7 @@ function handOver(): void {
         <div
           v-for="row in sheet.identity"
           :key="row.label"
-          class="flex justify-between gap-4 border-t border-line py-1.5 text-[0.9375rem]"
+          class="flex justify-between gap-4 border-t border-line py-1.5 text-note"
         >
           <dt class="text-soft">{{ row.label }}</dt>
           <dd class="text-right">
@@ -93,7 +93,7 @@ function handOver(): void {
           <div
             v-for="(row, index) in section.rows"
             :key="index"
-            class="grid grid-cols-[minmax(7rem,12rem)_1fr] gap-4 py-1 text-[0.9375rem]"
+            class="grid grid-cols-[minmax(7rem,12rem)_1fr] gap-4 py-1 text-note"
           >
             <dt class="text-soft">{{ row.label }}</dt>
             <dd class="min-w-0">
@@ -101,7 +101,7 @@ function handOver(): void {
             </dd>
           </div>
         </dl>
-        <p v-else class="py-1 text-[0.9375rem] text-soft">{{ section.empty }}</p>
+        <p v-else class="py-1 text-note text-soft">{{ section.empty }}</p>
       </section>
       <p class="mt-6 text-sm text-soft">{{ sheet.closing }}</p>
     </article>
@@ -110,7 +110,7 @@ function handOver(): void {
       <template v-if="job.status === 'open'">
         <div v-if="!start.may" class="border-l-[3px] border-alarm py-1 pl-3">
           <p class="font-bold text-alarm">Engine held</p>
-          <ul class="text-[0.9375rem]">
+          <ul class="text-note">
             <li v-for="hold in start.holds.slice(0, 4)" :key="hold.code + hold.subject">{{ hold.words }}</li>
           </ul>
         </div>
@@ -139,7 +139,7 @@ function handOver(): void {
             :error="dueError ?? form.error('nextDue')"
           />
           <TextField v-model="watchFor" label="What to watch" :lines="2" placeholder="oil mist in the duct" />
-          <dl v-if="cost" class="rows border-y border-line text-[0.9375rem]">
+          <dl v-if="cost" class="rows border-y border-line text-note">
             <FigureRow label="Labour">{{ shop.say.money(cost.labourMinor) }}</FigureRow><FigureRow label="Parts">{{
               shop.say.money(cost.partsMinor)
             }}</FigureRow

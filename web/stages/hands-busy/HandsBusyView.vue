@@ -118,54 +118,46 @@ const dots = computed(() => {
         <p class="text-2xl font-bold text-oxide">
           {{ heading }}
         </p>
-        <p class="mt-1 text-[2.5rem] font-bold leading-[1.08] text-balance sm:text-[4rem]">{{ words?.title }}</p>
-        <p
-          v-for="line in words?.detail"
-          :key="line"
-          class="mt-2 text-xl leading-snug text-soft sm:mt-3 sm:text-[1.625rem]"
-        >
+        <p class="mt-1 text-figure-md font-bold leading-[1.08] text-balance sm:text-figure-2xl">{{ words?.title }}</p>
+        <p v-for="line in words?.detail" :key="line" class="mt-2 text-xl leading-snug text-soft sm:mt-3 sm:text-title">
           {{ line }}
         </p>
       </div>
       <div v-if="torqueNow?.angleDeg != null" class="lg:min-w-90 lg:text-right">
-        <p class="figure text-[4.5rem] sm:text-[9rem]">{{ torqueNow.angleDeg }}°</p>
-        <p class="text-xl text-soft sm:text-[1.75rem]">further, after {{ torqueNow.spec.text }}</p>
+        <p class="figure text-figure-2xl sm:text-far">{{ torqueNow.angleDeg }}°</p>
+        <p class="text-xl text-soft sm:text-title">further, after {{ torqueNow.spec.text }}</p>
       </div>
       <div
         v-else-if="torqueNow?.chosen"
         class="max-sm:order-first max-sm:flex max-sm:flex-wrap max-sm:items-baseline max-sm:gap-x-3 lg:min-w-90 lg:text-right"
       >
-        <p class="figure text-[4.5rem] sm:text-[9rem]">{{ torqueNow.chosen.setting.setting }}</p>
-        <p class="text-xl text-soft sm:mt-2 sm:text-[1.75rem]">{{ torqueNow.chosen.setting.unit }} on this wrench</p>
-        <p class="w-full border-line text-xl sm:mt-4 sm:border-t sm:pt-4 sm:text-[1.625rem]">
+        <p class="figure text-figure-2xl sm:text-far">{{ torqueNow.chosen.setting.setting }}</p>
+        <p class="text-xl text-soft sm:mt-2 sm:text-title">{{ torqueNow.chosen.setting.unit }} on this wrench</p>
+        <p class="w-full border-line text-xl sm:mt-4 sm:border-t sm:pt-4 sm:text-title">
           {{ torqueNow.spec.text }} · {{ torqueNow.chosen.wrench.name.toLowerCase() }}
           <span class="font-bold" :class="torqueNow.chosen.setting.verdict === 'suits' ? 'text-moss' : 'text-alarm'">{{
             torqueNow.chosen.setting.verdict
           }}</span>
         </p>
       </div>
-      <p v-if="locked" class="border-l-4 border-brass pl-4 text-lg leading-snug sm:text-[1.5rem] lg:col-span-2">
+      <p v-if="locked" class="border-l-4 border-brass pl-4 text-lg leading-snug sm:text-2xl lg:col-span-2">
         {{ locked }}
       </p>
-      <p v-if="warning" class="border-l-4 border-alarm pl-4 text-lg leading-snug sm:text-[1.5rem] lg:col-span-2">
+      <p v-if="warning" class="border-l-4 border-alarm pl-4 text-lg leading-snug sm:text-2xl lg:col-span-2">
         {{ warning }}
       </p>
-      <p
-        v-if="said"
-        class="border-l-4 border-brass pl-4 text-[1.5rem] font-bold leading-snug lg:col-span-2"
-        role="alert"
-      >
+      <p v-if="said" class="border-l-4 border-brass pl-4 text-2xl font-bold leading-snug lg:col-span-2" role="alert">
         {{ said }}
       </p>
     </section>
     <section v-else class="flex-1">
-      <p class="text-[2.75rem] font-bold sm:text-[4rem]">
+      <p class="text-figure-lg font-bold sm:text-figure-2xl">
         {{ way === 'strip' ? 'Everything listed is off' : 'Everything is back' }}
       </p>
     </section>
 
     <footer>
-      <p class="mb-3 text-lg text-soft sm:mb-4 sm:text-[1.375rem]">
+      <p class="mb-3 text-lg text-soft sm:mb-4 sm:text-heading">
         <template v-if="before && way === 'strip' && item?.state === 'on'"
           >Then <b class="text-ink">{{ lowerFirst(item.name) }}</b></template
         ><template v-else-if="queue[1]"
@@ -193,14 +185,14 @@ const dots = computed(() => {
         </button>
         <RouterLink
           v-if="item === null"
-          class="grid min-h-24 place-items-center rounded bg-bottle text-[2.25rem] font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-[2.75rem]"
+          class="grid min-h-24 place-items-center rounded bg-bottle text-figure-md font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-figure-lg"
           :to="`/jobs/${job.id}/${onward}`"
           >To {{ STAGE_NAMES[onward].toLowerCase() }}</RouterLink
         >
         <button
           v-else
           type="button"
-          class="min-h-24 rounded bg-bottle text-[2.25rem] font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-[2.75rem]"
+          class="min-h-24 rounded bg-bottle text-figure-md font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-figure-lg"
           :disabled="tap === null"
           @click="doIt"
         >

@@ -29,7 +29,7 @@ function drop(): void {
 
 <template>
   <section class="mt-7">
-    <ul v-if="drops.length > 0" class="rows mb-2 border-y border-line text-[0.9375rem]">
+    <ul v-if="drops.length > 0" class="rows mb-2 border-y border-line text-note">
       <li v-for="each in drops" :key="each.id" class="py-1.5">
         Dropped {{ each.height ? `from ${format(each.height)}` : 'from a height not known'
         }}{{ each.note ? `, ${each.note}` : '' }}, {{ shop.say.person(each.by) }}, {{ shop.say.time(each.at) }}.

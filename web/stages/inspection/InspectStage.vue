@@ -118,7 +118,7 @@ const tone = { good: 'text-moss', watch: 'text-brass', bad: 'text-oxide', noted:
           >
             <span class="figure text-soft">{{ index + 1 }}</span>
             <span :class="each.id === point?.id ? 'font-bold text-bottle' : 'font-semibold'">{{ each.name }}</span>
-            <span class="text-[0.9375rem] max-sm:col-start-2">
+            <span class="text-note max-sm:col-start-2">
               <span v-for="found in seen(unit, each.id)" :key="found.id" class="block">
                 <b v-if="found.judged" :class="tone[found.judged.verdict]">{{ found.judged.verdict }}</b>
                 {{ found.judged?.which ? `${found.judged.which}: ` : ''
@@ -143,7 +143,7 @@ const tone = { good: 'text-moss', watch: 'text-brass', bad: 'text-oxide', noted:
     <DropNote v-if="unit" :key="`drop ${unit.id}`" :job="job" :unit="unit" />
     <section v-if="older.length > 0" class="mt-7">
       <h3 class="text-sm font-bold">Noted besides</h3>
-      <ul class="rows mt-1 border-y border-line text-[0.9375rem]">
+      <ul class="rows mt-1 border-y border-line text-note">
         <li v-for="each in older" :key="each.id" class="py-1.5">
           {{ pointName(each.point) }}, {{ each.when }}:
           {{ each.grade === null ? '' : `${each.grade}, ${GRADES[each.grade]}. ` }}{{ each.text }}
@@ -162,7 +162,7 @@ const tone = { good: 'text-moss', watch: 'text-brass', bad: 'text-oxide', noted:
       </div>
       <div v-for="each in units.slice(0, 4)" :key="each.id">
         <h3 class="text-sm font-bold">{{ each.name }}</h3>
-        <p class="text-[0.9375rem] text-soft">
+        <p class="text-note text-soft">
           <template v-if="worstGrade(job, each.id, 'before') === null">Not graded yet.</template>
           <template v-else
             >Worst grade {{ GRADES[worstGrade(job, each.id, 'before') ?? 0] }} before<template
@@ -175,7 +175,7 @@ const tone = { good: 'text-moss', watch: 'text-brass', bad: 'text-oxide', noted:
       <RouterLink v-if="unit" class="link" :to="{ path: `/jobs/${job.id}/replace`, query: { unit: unit.id } }"
         >Its marks against what the computer expects</RouterLink
       >
-      <p class="text-[0.9375rem] text-soft">
+      <p class="text-note text-soft">
         A bent plate, a warped body or play in the shaft is never cured by cleaning. What is found here also goes to the
         diagnosis.
       </p>

@@ -100,7 +100,7 @@ const problem = computed(
     <h3 class="text-xl">{{ point.name }}</h3>
     <p class="mt-1 max-w-prose text-soft">{{ point.how }}</p>
     <div v-if="point.each && known.length > 0" class="mt-3">
-      <ul class="rows border-y border-line text-[0.9375rem]">
+      <ul class="rows border-y border-line text-note">
         <li v-for="each in known" :key="each.id" class="flex flex-wrap justify-between gap-x-4 py-1.5">
           <span class="font-semibold">{{ each.judged?.which }}</span>
           <span :class="tone[each.judged?.verdict ?? 'noted']">{{ each.judged?.words }}</span>

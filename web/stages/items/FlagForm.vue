@@ -54,7 +54,7 @@ function keep(): void {
       <button type="submit" class="quiet text-sm">Settled</button>
     </form>
   </div>
-  <p v-else-if="item.flag" class="text-[0.9375rem] text-soft">
+  <p v-else-if="item.flag" class="text-note text-soft">
     {{ FLAGS[item.flag.flag] }}, settled: {{ item.flag.settled?.how }}.
   </p>
   <form v-if="open" class="grid gap-3 border-t border-line pt-3" @submit.prevent="keep">

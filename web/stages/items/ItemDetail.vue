@@ -144,7 +144,7 @@ const subtitle = computed(() => {
   <div class="flex flex-1 flex-col gap-4">
     <div>
       <h2 class="text-xl">{{ item.name }}</h2>
-      <p v-if="subtitle" class="mt-0.5 text-[0.9375rem] text-soft">{{ subtitle }}</p>
+      <p v-if="subtitle" class="mt-0.5 text-note text-soft">{{ subtitle }}</p>
       <p v-if="item.note && step === null" class="mt-2">{{ item.note }}</p>
     </div>
     <CautionStack :ids="item.cautions" />
@@ -166,10 +166,7 @@ const subtitle = computed(() => {
     <p v-if="item.stayingIn > 0 && item.state === 'off'" class="border-l-[3px] border-oxide py-1 pl-3">
       {{ item.stayingIn }} still in, to hold the weight.
     </p>
-    <ul
-      v-if="lengths.length > 0 && !(way === 'refit' && step === null && item.state !== 'off')"
-      class="text-[0.9375rem]"
-    >
+    <ul v-if="lengths.length > 0 && !(way === 'refit' && step === null && item.state !== 'off')" class="text-note">
       <li v-for="each in lengths" :key="each.lengthMm">
         <span class="font-bold">{{ each.count }} × {{ each.lengthMm }} mm</span>
         <span v-if="each.count <= 2" class="text-soft"> {{ each.places.join(', ') }}</span>
@@ -177,7 +174,7 @@ const subtitle = computed(() => {
     </ul>
     <label
       v-if="way === 'strip' && item.state === 'on' && (item.fasteners?.count ?? 0) > 2 && item.kind === 'fasteners'"
-      class="flex min-h-10 items-center gap-3 text-[0.9375rem]"
+      class="flex min-h-10 items-center gap-3 text-note"
       ><input
         type="checkbox"
         class="size-6 accent-bottle"
@@ -200,10 +197,10 @@ const subtitle = computed(() => {
     />
     <UnitRows v-if="way === 'refit'" v-model:renew="renew" :job="job" :item="item" />
     <MeasureRows v-if="item.origin !== 'plug' && job.status === 'open'" :job="job" :item="item" :way="way" />
-    <p v-if="item.singleUse" class="text-[0.9375rem]">
+    <p v-if="item.singleUse" class="text-note">
       <span class="font-semibold text-brass">Single use.</span> New one: <span class="code">{{ item.partNumber }}</span>
     </p>
-    <p v-if="opening" class="text-[0.9375rem]">
+    <p v-if="opening" class="text-note">
       Leaves <span class="font-semibold">{{ opening.name.toLowerCase() }}</span>:
       <span :class="opening.state === 'open' ? 'font-bold text-oxide' : ''">{{ opening.state }}</span><span
         v-if="opening.state === 'whole'"
@@ -219,7 +216,7 @@ const subtitle = computed(() => {
       <TextField v-model="label" label="Tag or mark" :error="form.error('label')" placeholder="left, upper" />
       <button v-if="remarkChanged" type="submit" class="quiet col-span-2">Keep place and mark</button>
     </form>
-    <details v-if="rules.length > 0" class="text-[0.9375rem]">
+    <details v-if="rules.length > 0" class="text-note">
       <summary class="font-semibold">Order: {{ rules.length }} {{ rules.length === 1 ? 'reason' : 'reasons' }}</summary>
       <ul class="rows mt-1">
         <li v-for="rule in rules" :key="rule.id" class="py-1.5">{{ rule.text }}</li>

@@ -42,11 +42,11 @@ function restore(kind: RestoreKind): void {
       {{ way === 'strip' ? 'Measure before it comes off' : 'Set again' }}
     </h3>
     <div v-for="kind in kinds" :key="kind">
-      <p v-if="keptOf(kind)?.restored" class="text-[0.9375rem] text-moss">
+      <p v-if="keptOf(kind)?.restored" class="text-note text-moss">
         {{ RESTORE_KINDS[kind] }}: set to {{ keptOf(kind)?.restored?.text }}
       </p>
       <div v-else-if="keptOf(kind)" class="flex items-center justify-between gap-3">
-        <p class="text-[0.9375rem]">
+        <p class="text-note">
           {{ RESTORE_KINDS[kind] }}: <span class="font-bold">{{ keptOf(kind)?.text }}</span>
         </p>
         <button v-if="way === 'refit'" type="button" class="quiet text-sm" @click="restore(kind)">Set again</button>
@@ -62,7 +62,7 @@ function restore(kind: RestoreKind): void {
         />
         <button type="submit" class="quiet text-sm">Keep</button>
       </form>
-      <p v-else class="text-[0.9375rem] text-brass">{{ RESTORE_KINDS[kind] }}: nothing was measured.</p>
+      <p v-else class="text-note text-brass">{{ RESTORE_KINDS[kind] }}: nothing was measured.</p>
     </div>
     <label v-if="way === 'strip' && open.length === 0 && others.length > 0" class="text-sm text-soft">
       <span class="sr-only">Measure something else</span>

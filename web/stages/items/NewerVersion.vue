@@ -12,7 +12,7 @@ const newest = computed(() => rows.value?.find(({ id }) => id === props.job.proc
 <template>
   <p
     v-if="job.status === 'open' && job.procedure && newest > job.procedure.version"
-    class="mt-2 border-l-[3px] border-brass py-1 pl-3 text-[0.9375rem]"
+    class="mt-2 border-l-[3px] border-brass py-1 pl-3 text-note"
   >
     Version {{ newest }} of this procedure is in the library; this job works by {{ job.procedure.version }}.
     <RouterLink

@@ -56,7 +56,7 @@ function end(outcome: 'found' | 'accepted'): void {
         </span>
       </form>
     </li>
-    <li v-for="each in ended" :key="each.id" class="py-1.5 text-[0.9375rem] text-soft">
+    <li v-for="each in ended" :key="each.id" class="py-1.5 text-note text-soft">
       {{ each.what }} {{ each.ended?.outcome === 'found' ? 'found' : 'not found, accepted' }}: {{ each.ended?.where }},
       {{ shop.firstName(each.ended?.by ?? '') }}
     </li>

@@ -98,7 +98,7 @@ useKeys([
     <template #head>
       <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h2 class="sr-only">{{ way === 'strip' ? 'Strip' : 'Refit' }}</h2>
-        <p class="text-[0.9375rem]">{{ lead }}</p>
+        <p class="text-note">{{ lead }}</p>
         <span class="ml-auto flex flex-wrap gap-2">
           <RouterLink class="quiet text-sm" :to="`/jobs/${job.id}/tray`">Tray</RouterLink>
           <button v-if="job.status === 'open'" type="button" class="quiet text-sm" @click="adding = true">

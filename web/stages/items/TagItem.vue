@@ -101,13 +101,13 @@ const words = { on: 'still on', off: 'off', refitted: 'back', renewed: 'back, ne
 }
 .number {
   min-width: 1.1rem;
-  font-size: 0.8125rem;
+  font-size: var(--text-fine);
   font-weight: 700;
   color: var(--edge);
 }
 .name {
   overflow: hidden;
-  font-size: 0.9375rem;
+  font-size: var(--text-note);
   font-weight: 600;
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -117,7 +117,7 @@ const words = { on: 'still on', off: 'off', refitted: 'back', renewed: 'back, ne
   flex: none;
   max-width: 46%;
   overflow: hidden;
-  font-size: 0.75rem;
+  font-size: var(--text-xs);
   color: var(--soft);
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -204,7 +204,7 @@ const words = { on: 'still on', off: 'off', refitted: 'back', renewed: 'back, ne
     padding: 0 0.3rem;
   }
   .name {
-    font-size: 0.8125rem;
+    font-size: var(--text-fine);
     line-height: 1.1;
     white-space: normal;
     display: -webkit-box;

@@ -138,7 +138,7 @@ const isBack = (item: JobItem): boolean => item.back !== null;
   padding: 0.35rem 0 0.65rem;
 }
 .heads h3 {
-  font-size: 0.875rem;
+  font-size: var(--text-sm);
   font-weight: 500;
   color: var(--soft);
 }
@@ -157,7 +157,7 @@ const isBack = (item: JobItem): boolean => item.back !== null;
   padding: 0 3px;
   transform: translate(-50%, -50%);
   background: var(--paper);
-  font-size: 0.8125rem;
+  font-size: var(--text-fine);
   font-weight: 700;
   line-height: 1.2;
   color: var(--oxide);
@@ -189,7 +189,7 @@ const isBack = (item: JobItem): boolean => item.back !== null;
   border-bottom-right-radius: 8px;
 }
 .turn em {
-  font-size: 0.875rem;
+  font-size: var(--text-sm);
   font-style: normal;
   line-height: 1;
   transform: translateY(6px);

@@ -38,7 +38,7 @@ function takeIt(): void {
 <template>
   <p
     v-if="shown"
-    class="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 border-l-[3px] border-bottle py-1 pl-3 text-[0.9375rem]"
+    class="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 border-l-[3px] border-bottle py-1 pl-3 text-note"
   >
     <span v-for="hand in hands" :key="hand.who"
       ><b>{{ hand.who }}</b> has {{ hand.what.toLowerCase() }} in hand.</span

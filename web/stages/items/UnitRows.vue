@@ -12,7 +12,7 @@ const riders = computed(() => props.job.items.filter(({ swapFrom }) => swapFrom 
 
 <template>
   <section v-if="item.kind === 'unit' && item.state === 'off'" class="grid gap-2">
-    <label class="flex min-h-10 items-center gap-3 text-[0.9375rem]"
+    <label class="flex min-h-10 items-center gap-3 text-note"
       ><input v-model="renew" type="checkbox" class="size-6 accent-bottle" /> A new one goes on instead</label
     >
     <ul v-if="renew && riders.length > 0" class="rows border-y border-line" aria-label="To move over">

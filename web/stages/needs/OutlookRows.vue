@@ -24,7 +24,7 @@ defineProps<{
   <div class="flex flex-col gap-4">
     <div v-if="!started">
       <p
-        class="text-[1.625rem] font-bold leading-tight"
+        class="text-title font-bold leading-tight"
         :class="said.tone === 'good' ? 'text-moss' : said.tone === 'wait' ? 'text-brass' : ''"
       >
         {{ said.headline }}
@@ -39,7 +39,7 @@ defineProps<{
           : `${outlook.held} ${outlook.held === 1 ? 'item waits' : 'items wait'} for ${missing.map(({ name }) => lowerFirst(name)).join(', ')}; all else can go back.`
       }}
     </p>
-    <dl class="rows border-y border-line text-[0.9375rem]">
+    <dl class="rows border-y border-line text-note">
       <FigureRow label="Ready">{{ ready }} of {{ total }}</FigureRow>
       <FigureRow label="Off"
         >{{ formatMinutes(outlook.off.likely) }}
@@ -62,7 +62,7 @@ defineProps<{
       {{ outlook.off.timed + outlook.back.timed }} of {{ outlook.off.steps + outlook.back.steps }} steps were timed here
       before; the rest goes by kind.
     </p>
-    <details v-if="tools.length > 0" class="text-[0.9375rem]">
+    <details v-if="tools.length > 0" class="text-note">
       <summary class="font-semibold">{{ tools.length }} tools along the way</summary>
       <ul class="rows mt-1">
         <li v-for="tool in tools" :key="tool.tool" class="flex justify-between gap-3 py-1">

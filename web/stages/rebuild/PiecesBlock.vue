@@ -29,7 +29,7 @@ function putBack(piece: PieceApart, place: string, renewed = false): void {
 <template>
   <section>
     <h3 class="text-lg">To its own place</h3>
-    <p class="text-[0.9375rem] text-soft">Injectors and other look-alikes go back to the cylinder they came from.</p>
+    <p class="text-note text-soft">Injectors and other look-alikes go back to the cylinder they came from.</p>
     <ul v-if="apart.length > 0" class="rows mt-2 border-y border-line">
       <li v-for="piece in apart" :key="piece.id" class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2">
         <span

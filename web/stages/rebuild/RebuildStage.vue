@@ -196,7 +196,7 @@ const replaced = computed(() => job.value?.replaced.find((each) => each.unit ===
         A gasket that is proud and unmarked may serve again; one that is flat will leak air, and leaked air looks like
         the fault you came to cure.
       </p>
-      <ul class="rows border-y border-line text-[0.9375rem]">
+      <ul class="rows border-y border-line text-note">
         <li class="py-1.5">O-rings go in wet with a lubricant that suits their rubber. Petroleum jelly swells EPDM.</li>
         <li class="py-1.5">Valve and gasket the same way round as they sat.</li>
         <li class="py-1.5">Sensor back to its witness mark, or set by meter.</li>

@@ -141,7 +141,7 @@ const misfit = computed(() => match.value?.verdict === 'does not fit');
   <StageFrame v-if="job" stage="rebuild" title="Old against new">
     <template #head>
       <p class="text-sm"><RouterLink class="link" :to="`/jobs/${job.id}/rebuild`">Rebuild</RouterLink></p>
-      <h2 class="text-[1.375rem]">Old against new</h2>
+      <h2 class="text-heading">Old against new</h2>
       <p class="mt-1 max-w-prose text-soft">
         Side by side on the bench before anything is bolted on. A wrong variant sets idle codes even when it is brand
         new.
@@ -249,7 +249,7 @@ const misfit = computed(() => match.value?.verdict === 'does not fit');
     </template>
     <template #why>
       <SwapList :job="job" />
-      <p class="text-[0.9375rem] text-soft">
+      <p class="text-note text-soft">
         Warranty counts from the day it is fitted. The old one goes into the returns box with its code.
       </p>
       <RouterLink class="link" to="/returns">Returns box</RouterLink>

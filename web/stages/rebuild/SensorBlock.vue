@@ -49,7 +49,7 @@ const tone = { right: 'text-moss', 'too low': 'text-oxide', 'too high': 'text-ox
 <template>
   <section>
     <h3 class="text-lg">Position sensor by meter</h3>
-    <p class="text-[0.9375rem] text-soft">
+    <p class="text-note text-soft">
       Key on, plug on, screws just loose. Closed volts
       <template v-if="band">{{ band.low }} to {{ band.high }} V: {{ sourceWords(band) }}.</template
       ><template v-else>: no band is known.</template>
@@ -75,7 +75,7 @@ const tone = { right: 'text-moss', 'too low': 'text-oxide', 'too high': 'text-ox
           {{ form.wrong.value.message }}
         </p>
         <button type="submit" class="quiet mt-3" :disabled="job.status === 'closed'">Record the sweep</button>
-        <p v-if="swept" class="mt-2 text-[0.9375rem]">
+        <p v-if="swept" class="mt-2 text-note">
           <span class="text-soft">Recorded: {{ swept.points.map((point) => `${point.volts} V`).join(' · ') }}.</span>
           {{ swept.words }}
         </p>

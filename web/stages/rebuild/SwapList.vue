@@ -12,7 +12,7 @@ const swaps = computed(() => props.job.items.filter(({ swapFrom }) => swapFrom !
 <template>
   <div>
     <h3 class="text-lg">To move over</h3>
-    <ul v-if="swaps.length > 0" class="rows border-y border-line text-[0.9375rem]">
+    <ul v-if="swaps.length > 0" class="rows border-y border-line text-note">
       <li v-for="item in swaps" :key="item.id" class="flex items-center justify-between gap-3 py-2">
         <span>{{ item.name }}</span>
         <span v-if="item.swapped" class="text-moss">moved over</span>
@@ -26,7 +26,7 @@ const swaps = computed(() => props.job.items.filter(({ swapFrom }) => swapFrom !
         </button>
       </li>
     </ul>
-    <p v-else class="text-[0.9375rem] text-soft">
+    <p v-else class="text-note text-soft">
       The procedure names nothing. Look for arms, brackets, plugs and clips on the old one.
     </p>
   </div>

@@ -21,17 +21,17 @@ const start = computed(() => (job.value === null ? { may: true as const } : jobM
     <template #why>
       <div v-if="!start.may">
         <h3 class="text-lg text-alarm">Engine held</h3>
-        <ul class="rows mt-1 text-[0.9375rem]">
+        <ul class="rows mt-1 text-note">
           <li v-for="hold in start.holds.slice(0, 8)" :key="hold.code + hold.subject" class="py-1.5">
             {{ hold.words }}
           </li>
         </ul>
       </div>
-      <p class="text-[0.9375rem] text-soft">
+      <p class="text-note text-soft">
         Time counts only while the conditions hold. A run outlives a reload: it is counted from its entries, not from
         this page.
       </p>
-      <p class="text-[0.9375rem] text-soft">
+      <p class="text-note text-soft">
         Expect it to start rough until cleaner has burned off. If it does not take, look for a leak before you try a
         third time.
       </p>

@@ -136,7 +136,7 @@ useKeys([{ keys: ' ', does: 'Confirm the step of the run', run: confirm }]);
         <p class="mt-4 text-2xl font-bold">{{ step.title }}</p>
         <p class="mt-1 text-soft">{{ step.how }}</p>
         <p v-if="left !== null" class="mt-3 flex items-baseline gap-3">
-          <span class="figure text-[3.5rem]" :class="counting ? 'text-brass' : 'text-soft'" data-testid="run-clock">{{
+          <span class="figure text-figure-xl" :class="counting ? 'text-brass' : 'text-soft'" data-testid="run-clock">{{
             formatClock(left)
           }}</span><span class="text-soft">{{ counting ? 'counting' : 'does not count yet' }}</span>
         </p>

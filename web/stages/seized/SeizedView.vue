@@ -87,7 +87,7 @@ const outcomes = computed(() =>
   <StageFrame v-if="job" stage="clean" title="Seized small screws">
     <template #head>
       <p class="text-sm"><RouterLink class="link" :to="`/jobs/${job.id}/clean`">Clean</RouterLink></p>
-      <h2 class="text-[1.375rem]">Seized small screws</h2>
+      <h2 class="text-heading">Seized small screws</h2>
       <p class="mt-1 max-w-prose text-soft">
         Patience is cheap, a drill is not. One rung at a time; oil works while you do something else.
       </p>
@@ -141,7 +141,7 @@ const outcomes = computed(() =>
             <template v-else-if="step">
               <h3 class="text-xl">{{ step.name }}</h3>
               <p class="mt-1 max-w-prose">{{ step.how }}</p>
-              <dl class="mt-3 grid max-w-prose grid-cols-[6rem_1fr] gap-y-1 text-[0.9375rem]">
+              <dl class="mt-3 grid max-w-prose grid-cols-[6rem_1fr] gap-y-1 text-note">
                 <dt class="text-soft">Risk</dt>
                 <dd>
                   {{ step.risk }} <span class="text-soft">({{ Math.round(step.damage * 100) }} % spoil the part)</span>
@@ -162,7 +162,7 @@ const outcomes = computed(() =>
                 >
               </dl>
               <p v-if="timer" class="mt-3 text-brass">
-                <span class="figure text-[2.25rem]">{{ timer.left > 0 ? formatClock(timer.left) : 'time is up' }}</span>
+                <span class="figure text-figure-md">{{ timer.left > 0 ? formatClock(timer.left) : 'time is up' }}</span>
                 <span class="ml-2 text-soft">{{ timer.label.toLowerCase() }}</span>
               </p>
               <TextField
@@ -222,18 +222,18 @@ const outcomes = computed(() =>
       <div v-if="look && screw && screw.ended === null">
         <h3 class="text-lg">From here</h3>
         <p>
-          <span class="figure text-[2.25rem]">{{ Math.round(look.success * 100) }} %</span>
+          <span class="figure text-figure-md">{{ Math.round(look.success * 100) }} %</span>
           <span class="text-soft">comes out whole</span>
         </p>
-        <p class="text-[0.9375rem] text-soft">
+        <p class="text-note text-soft">
           About {{ formatMinutes(look.minutes) }} of hands and {{ formatMinutes(look.waitMinutes) }} of waiting;
           {{ Math.round(look.damage * 100) }} % that the part is spoilt.
         </p>
       </div>
       <div v-if="verdict" :class="verdict.replaceIsCheaper ? 'border-l-[3px] border-oxide pl-3' : ''">
         <h3 class="text-lg">Or another unit</h3>
-        <p class="text-[0.9375rem]">{{ verdict.words }}</p>
-        <p class="text-[0.9375rem] text-soft">
+        <p class="text-note">{{ verdict.words }}</p>
+        <p class="text-note text-soft">
           Going on {{ shop.say.money(verdict.goOnMinor) }}, another unit {{ shop.say.money(verdict.replaceMinor) }}.
         </p>
       </div>

@@ -47,11 +47,11 @@ function letPass(): void {
         }}</RouterLink>
       </li>
     </ul>
-    <p v-for="hold in verdict.passed" :key="holdKey(hold)" class="py-1 text-[0.9375rem] text-brass">
+    <p v-for="hold in verdict.passed" :key="holdKey(hold)" class="py-1 text-note text-brass">
       Let pass: {{ hold.words }}
     </p>
     <form v-if="picked !== null" class="mt-4 grid gap-3" @submit.prevent="letPass">
-      <p class="border-l-[3px] border-alarm py-1 pl-3 text-[0.9375rem]">
+      <p class="border-l-[3px] border-alarm py-1 pl-3 text-note">
         What is open, in or loose can wreck the engine or hurt somebody. Look at it yourself first.
       </p>
       <TextField

@@ -6,7 +6,7 @@ const tones = { ink: 'text-ink', oxide: 'text-oxide', brass: 'text-brass', alarm
 
 <template>
   <button type="button" class="min-h-11 text-left" @click="$emit('open')">
-    <span class="figure block text-[1.375rem]" :class="tones[tone]">{{ value }}</span>
-    <span class="mt-0.5 block max-w-56 truncate text-[0.8125rem] text-soft">{{ label }}</span>
+    <span class="figure block text-heading" :class="tones[tone]">{{ value }}</span>
+    <span class="mt-0.5 block max-w-56 truncate text-fine text-soft">{{ label }}</span>
   </button>
 </template>

@@ -157,7 +157,7 @@ const lastTime = computed(() => (props.job.last === null ? '' : shop.say.clock(p
     <button
       v-if="!start.may"
       type="button"
-      class="min-h-9 rounded border-2 border-alarm bg-card px-3 text-[0.9375rem] font-bold text-alarm"
+      class="min-h-9 rounded border-2 border-alarm bg-card px-3 text-note font-bold text-alarm"
       @click="holding = true"
     >
       Engine held
@@ -165,14 +165,14 @@ const lastTime = computed(() => (props.job.last === null ? '' : shop.say.clock(p
     <button
       v-else-if="start.passed.length > 0"
       type="button"
-      class="min-h-9 rounded border-2 border-brass bg-card px-3 text-[0.9375rem] font-bold text-brass"
+      class="min-h-9 rounded border-2 border-brass bg-card px-3 text-note font-bold text-brass"
       @click="holding = true"
     >
       May start, by a lead’s word
     </button>
     <span
       v-else-if="job.items.some(({ state }) => state !== 'on')"
-      class="rounded border-2 border-moss px-3 py-1 text-[0.9375rem] font-bold text-moss"
+      class="rounded border-2 border-moss px-3 py-1 text-note font-bold text-moss"
       >Engine may start</span
     >
     <div class="ml-auto text-right text-sm leading-tight" aria-live="polite">

@@ -26,12 +26,12 @@ const over = (moved: boolean): boolean =>
 
 <template>
   <section v-if="minutes > 0 && tight" class="grid gap-2">
-    <p v-if="item.retorqued" class="text-[0.9375rem] text-moss">
+    <p v-if="item.retorqued" class="text-note text-moss">
       Gone over cold, {{ shop.say.nearTime(item.retorqued.at) }}:
       {{ item.retorqued.moved ? item.retorqued.note : 'none moved' }}.
     </p>
     <template v-else>
-      <p class="text-[0.9375rem]">
+      <p class="text-note">
         <span class="font-semibold text-brass">Once more when cold</span>, after the first heat cycle.
       </p>
       <button

@@ -44,7 +44,7 @@ const labelOf = (boltId: string): string =>
   </section>
   <template v-if="next && !closed">
     <div v-if="asking" class="flex flex-wrap items-center gap-2">
-      <p class="text-[0.9375rem] font-semibold">{{ labelOf(next) }}: the thread is gone?</p>
+      <p class="text-note font-semibold">{{ labelOf(next) }}: the thread is gone?</p>
       <button
         type="button"
         class="quiet text-sm"

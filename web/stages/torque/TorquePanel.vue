@@ -50,10 +50,10 @@ function choose(event: Event): void {
     <div v-if="step" class="flex items-end justify-between gap-3">
       <p>
         <template v-if="step.angleDeg !== null"
-          ><span class="figure text-[3rem]">{{ step.angleDeg }}°</span>
+          ><span class="figure text-figure-lg">{{ step.angleDeg }}°</span>
           <span class="text-lg font-semibold text-soft">further</span></template
         ><template v-else
-          ><span class="figure text-[3rem]">{{
+          ><span class="figure text-figure-lg">{{
             formatNumber({ value: Number(step.spec.targetNm.toFixed(2)), unit: 'N·m' })
           }}</span>
           <span class="text-lg font-semibold text-soft">N·m</span></template
@@ -63,12 +63,12 @@ function choose(event: Event): void {
         v-if="step.angleDeg === null && chosen && (chosen.setting.unit !== 'N·m' || adapter)"
         class="text-right leading-tight"
       >
-        <span class="block text-[0.8125rem] text-soft">{{
+        <span class="block text-fine text-soft">{{
           adapter ? 'set with the adapter' : `${chosen.setting.unit} wrench`
         }}</span><span class="figure text-xl">{{ chosen.setting.setting }}</span>
       </p>
     </div>
-    <p v-if="step" class="-mt-1 text-[0.9375rem] text-soft">
+    <p v-if="step" class="-mt-1 text-note text-soft">
       Pass {{ step.pass }} of {{ step.passes }}, {{ step.passWords
       }}<template v-if="step.label">; {{ step.label }}</template>
     </p>
@@ -94,7 +94,7 @@ function choose(event: Event): void {
       <button v-if="left > 1 && !closed" type="button" class="quiet justify-self-start text-sm" @click="$emit('pass')">
         All {{ left }} of this pass reached it
       </button>
-      <dl v-if="step.angleDeg === null" class="rows border-y border-line text-[0.9375rem]">
+      <dl v-if="step.angleDeg === null" class="rows border-y border-line text-note">
         <div class="flex items-center justify-between gap-3">
           <dt class="min-w-0">
             <label class="sr-only" :for="`wrench-${item.id}`">Wrench</label>
@@ -128,7 +128,7 @@ function choose(event: Event): void {
       <p v-if="chosen && chosen.setting.verdict !== 'suits'" class="text-sm font-semibold text-alarm">
         {{ chosen.setting.why }}
       </p>
-      <p v-if="joint?.warning" class="border-l-[3px] border-alarm py-1 pl-3 text-[0.9375rem] font-semibold">
+      <p v-if="joint?.warning" class="border-l-[3px] border-alarm py-1 pl-3 text-note font-semibold">
         {{ joint.warning }}
       </p>
       <AdapterForm v-if="step.angleDeg === null" v-model="adapter" />

@@ -28,7 +28,7 @@ const print = (): void => window.print();
 <template>
   <div v-if="job" class="tags">
     <header class="no-print flex flex-wrap items-center gap-4 px-6 py-4">
-      <h1 class="text-[1.375rem]">{{ tags.length }} tags for {{ job.vehicle.plate }}</h1>
+      <h1 class="text-heading">{{ tags.length }} tags for {{ job.vehicle.plate }}</h1>
       <p class="text-soft">Cut along the lines; the hole is for the string.</p>
       <span class="ml-auto flex gap-2">
         <button type="button" class="primary" @click="print">Print</button>
@@ -85,14 +85,14 @@ const print = (): void => window.print();
   border-radius: 50%;
 }
 .number {
-  font-size: 1.5rem;
+  font-size: var(--text-2xl);
   font-weight: 800;
   line-height: 1.1;
   font-variant-numeric: tabular-nums;
 }
 .name {
   align-self: start;
-  font-size: 0.9375rem;
+  font-size: var(--text-note);
   font-weight: 700;
   line-height: 1.15;
 }
@@ -102,12 +102,12 @@ const print = (): void => window.print();
   flex-wrap: wrap;
   align-self: end;
   gap: 0 3mm;
-  font-size: 0.8125rem;
+  font-size: var(--text-fine);
 }
 .foot {
   grid-column: 1 / -1;
   align-self: end;
-  font-size: 0.75rem;
+  font-size: var(--text-xs);
   color: var(--soft);
 }
 @media print {

@@ -52,7 +52,7 @@ const lines = (item: JobItem): string => {
   <StageFrame v-if="job && tray" stage="strip" title="Lay-out tray">
     <template #head>
       <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h2 class="text-[1.375rem]">Lay-out tray</h2>
+        <h2 class="text-heading">Lay-out tray</h2>
         <p class="text-soft">
           {{ count }} {{ count === 1 ? 'pocket' : 'pockets' }} in use<template v-if="inHand"
             >. <b class="text-ink">{{ inHand.name }}</b> in hand: tap its pocket.</template
@@ -148,7 +148,7 @@ const lines = (item: JobItem): string => {
     <template #why>
       <div v-if="pocket" class="grid gap-4">
         <div>
-          <p class="figure text-[2.25rem]">{{ pocket.id }}</p>
+          <p class="figure text-figure-md">{{ pocket.id }}</p>
           <p v-if="pocket.name" class="text-soft">{{ pocket.name }}</p>
         </div>
         <form
@@ -201,14 +201,14 @@ const lines = (item: JobItem): string => {
   margin: 0 -1px -1px 0;
   padding: 0.4rem 0.55rem;
   border: 1.5px solid var(--line);
-  font-size: 0.875rem;
+  font-size: var(--text-sm);
   line-height: 1.2;
   text-align: left;
 }
 .id {
   display: flex;
   gap: 0.4rem;
-  font-size: 0.75rem;
+  font-size: var(--text-xs);
   color: var(--soft);
 }
 .id b {
