@@ -1,6 +1,5 @@
 import { ref, shallowRef, watch } from 'vue';
 import type { Page } from '../../contract/index.ts';
-import { api } from './api.ts';
 import { ask } from './asking.ts';
 import { useChanges } from './changes.ts';
 
@@ -9,6 +8,8 @@ export type Query = Readonly<Record<string, string | readonly string[] | undefin
 
 /** Changes that come in one breath are followed once, ms. */
 const BREATH_MS = 120;
+/** So many lines are shown at first. */
+const AT_FIRST = 50;
 /** No more than so many lines are asked for at a time. */
 const MOST = 200;
 
@@ -49,13 +50,14 @@ export function usePages<T>(path: string, query: () => Query, follows: readonly 
   let asked = 0;
   let breath: ReturnType<typeof setTimeout> | undefined;
 
-  async function askFor(more: Query, take: (page: Page<T>) => readonly T[]): Promise<void> {
+  /** @param read the lines to show, and what comes after them */
+  async function show(read: () => Promise<Page<T>>): Promise<void> {
     const mine = ++asked;
     busy.value = true;
     try {
-      const page = await api.get<Page<T>>(addressOf(path, { ...query(), ...more }));
+      const page = await read();
       if (mine !== asked) return;
-      rows.value = take(page);
+      rows.value = page.rows;
       next.value = page.next;
       failed.value = '';
       loaded.value = true;
@@ -65,15 +67,27 @@ export function usePages<T>(path: string, query: () => Query, follows: readonly 
       if (mine === asked) busy.value = false;
     }
   }
-  const begin = (): Promise<void> => askFor({}, (page) => page.rows);
+  const page = (more: Query): Promise<Page<T>> => ask<Page<T>>(addressOf(path, { ...query(), ...more }));
+  const begin = (): Promise<void> => show(() => page({}));
   /** As many lines as are shown, so that nobody is thrown back to the top. */
   const again = (): Promise<void> =>
-    rows.value.length > MOST
-      ? Promise.resolve()
-      : askFor({ limit: String(Math.max(50, rows.value.length)) }, (page) => page.rows);
+    show(async () => {
+      const wanted = Math.max(AT_FIRST, rows.value.length);
+      let read: Page<T> = { rows: [], next: null };
+      do {
+        const limit = String(Math.min(MOST, wanted - read.rows.length));
+        const come = await page({ limit, after: read.next ?? undefined });
+        read = { rows: [...read.rows, ...come.rows], next: come.next };
+      } while (read.next !== null && read.rows.length < wanted);
+      return read;
+    });
   async function more(): Promise<void> {
-    if (next.value === null || busy.value) return;
-    await askFor({ after: next.value }, (page) => [...rows.value, ...page.rows]);
+    const after = next.value;
+    if (after === null || busy.value) return;
+    await show(async () => {
+      const come = await page({ after });
+      return { rows: [...rows.value, ...come.rows], next: come.next };
+    });
   }
 
   watch(() => addressOf(path, query()), begin, { immediate: true });
