@@ -320,8 +320,19 @@ test('an electronic body wiped nearly dry: never sprayed, never soaked', async (
         await page.keyboard.press('Enter');
         for (let step = 0; step < 5; step += 1) await page.keyboard.press('ArrowRight');
         await page.keyboard.press('Enter');
+        // And a circle by hand, drawn twice and taken back once.
+        await button(page, 'Circle').click();
+        const frame = (await page.locator('canvas').first().boundingBox())!;
+        const at = (x: number, y: number) => [frame.x + x * frame.width, frame.y + y * frame.height] as const;
+        for (const radius of [0.1, 0.2]) {
+          await page.mouse.move(...at(0.5, 0.5));
+          await page.mouse.down();
+          await page.mouse.move(...at(0.5 + radius, 0.5), { steps: 4 });
+          await page.mouse.up();
+        }
+        await button(page, 'Undo').click();
       }
-      await page.getByRole('radio', { name: 'Line up' }).click();
+      await button(page, 'Line up').click();
       await canvas.focus();
       await page.keyboard.press('Enter');
       for (let step = 0; step < 8; step += 1) await page.keyboard.press('ArrowDown');
@@ -338,6 +349,12 @@ test('an electronic body wiped nearly dry: never sprayed, never soaked', async (
         ),
       )
       .toEqual([{ n: 2 }]);
+    const [marked] = workshop.rows<{ marks: string }>(
+      "SELECT marks FROM picture_marking WHERE job_id = 'dry' AND json_array_length(marks) = 2",
+    );
+    const [arrow, circle] = JSON.parse(marked?.marks ?? '[]') as { kind: string; radius?: number }[];
+    expect([arrow?.kind, circle?.kind]).toEqual(['arrow', 'circle']);
+    expect(circle?.radius).toBeCloseTo(0.1, 1);
   });
 });
 
@@ -416,7 +433,8 @@ test('a warped plastic body is replaced: the choice is made anew, the units move
     await page.goto(`${workshop.address}/jobs/warped/replace`);
     await page.getByLabel('Gasket outline').fill('square, four holes');
     await page.getByLabel('Our tag for it').fill('launch-tb-2');
-    await page.getByLabel('Why the old one goes').selectOption('F-10');
+    await page.getByLabel('Why the old one goes').fill('f-10');
+    await page.getByRole('option', { name: /^F-10/ }).click();
     await button(page, 'Replace it').click();
     await expect(page.getByRole('alert')).toContainText('Does not fit');
     await page.getByLabel('Gasket outline').fill('round, three holes');

@@ -80,7 +80,7 @@ const drop = (id: string): void => {
           >
             <ArrowDown :size="18" aria-hidden="true" />
           </button>
-          <button type="button" class="faint self-center!" @click="drop(part.id)">
+          <button type="button" class="faint min-w-11 self-center! text-center!" @click="drop(part.id)">
             Out<span class="sr-only">: {{ part.name }}</span>
           </button>
         </span>

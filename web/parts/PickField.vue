@@ -77,7 +77,7 @@ function begin(event: Event): void {
 
 <template>
   <FieldBox
-    v-slot="{ id, described, invalid }"
+    v-slot="{ id, labelled, described, invalid }"
     :label="label"
     :error="error"
     v-bind="hint === undefined ? {} : { hint }"
@@ -90,6 +90,7 @@ function begin(event: Event): void {
           :display-value="nameOf"
           :placeholder="placeholder ?? 'Type a few letters'"
           autocomplete="off"
+          :aria-labelledby="labelled"
           :aria-describedby="described"
           :aria-invalid="invalid"
           @change="text = $event.target.value"
