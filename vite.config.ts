@@ -19,11 +19,15 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         // Left alone, a page of a job is fifty small chunks, and each costs a browser more than its bytes. What every
-        // such page needs comes in two; the first page needs neither.
+        // such page needs comes in two; the first page needs neither. Lists and fields that search are on few of them.
         codeSplitting: {
           groups: [
             { name: 'first', tags: ['$initial'], priority: 2 },
             { name: 'plain', test: /\/core\/(quantity|words|vehicle)\/|plugin-vue/, minShareCount: 2, priority: 1 },
+            ...[
+              { name: 'list-table', test: /\/web\/parts\/ListTable|@tanstack/ },
+              { name: 'pick-field', test: /\/web\/parts\/PickField|headlessui.*combobox/ },
+            ].map((group) => ({ ...group, minShareCount: 2, priority: 1, includeDependenciesRecursively: false })),
             { name: 'engine', test: /\/core\//, minShareCount: 4 },
             { name: 'stage-parts', test: /\/web\/(parts|stages)\//, minShareCount: 4 },
           ],

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { markWords, searchText, searchWords } from './index.ts';
+import { excerpt, markWords, searchText, searchWords } from './index.ts';
 
 describe('words as they are searched', () => {
   it('have no accents, capitals and signs', () => {
@@ -29,5 +29,28 @@ describe('what was searched for in a text', () => {
     ['', 'x', ''],
   ])('%s, searched for “%s”', (text, sought, expected) => {
     expect(marked(text, sought)).toBe(expected);
+  });
+});
+
+describe('an excerpt', () => {
+  const said = (text: string, sought: string): string =>
+    excerpt(text, searchWords(sought))
+      .map((part) => (part.hit ? `[${part.text}]` : part.text))
+      .join('');
+  const long = Array.from({ length: 40 }, (_, index) => `word${index}`).join(' ');
+  it('is the whole of a short text', () => {
+    expect(said('crust like toffee', 'toffee')).toBe('crust like [toffee]');
+  });
+  it('stands round what was found, in whole words', () => {
+    const middle = said(long, 'word20');
+    expect(middle).toMatch(/^… word\d+ .*\[word20\].* word\d+ …$/);
+    expect(middle.length).toBeLessThan(110);
+    expect(said(long, 'word39')).toMatch(/^… .*\[word39\]$/);
+    expect(said(long, 'word0')).toMatch(/^\[word0\] word1 .*…$/);
+  });
+  it('begins with the text where nothing was found in it, and cuts what has no words', () => {
+    expect(said(long, 'zz')).toMatch(/^word0 word1 .*…$/);
+    expect(said(`${'x'.repeat(300)} here`, 'here')).toContain('[here]');
+    expect(said('x'.repeat(300), 'x')).toHaveLength(100);
   });
 });

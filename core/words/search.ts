@@ -58,3 +58,20 @@ function lastOfNumber(words: readonly { readonly own: string }[], number: string
   }
   return -words.length;
 }
+
+/** How much of a text stands before what was found in it, and how much of it in all is shown, signs. */
+const BEFORE = 36;
+const SHOWN = 96;
+
+/** A stretch of a text round the first word that was searched for, whole words only, with such words marked. */
+export function excerpt(text: string, sought: readonly string[]): MarkedPart[] {
+  if (text.length <= SHOWN) return markWords(text, sought);
+  const parts = markWords(text, sought);
+  const found = parts.findIndex(({ hit }) => hit);
+  const at = parts.slice(0, Math.max(0, found)).reduce((sum, part) => sum + part.text.length, 0);
+  const from = at <= BEFORE ? 0 : text.indexOf(' ', at - BEFORE) + 1 || at;
+  const last = text.lastIndexOf(' ', from + SHOWN);
+  const to = from + SHOWN >= text.length ? text.length : last > at ? last : from + SHOWN;
+  const cut = `${from > 0 ? '… ' : ''}${text.slice(Math.min(from, at), to)}${to < text.length ? ' …' : ''}`;
+  return markWords(cut, sought);
+}

@@ -1,6 +1,6 @@
 import type { Database, Statement } from 'better-sqlite3';
-import type { FoundKind, FoundLine, FoundPart, SearchReply } from '../../contract/index.ts';
-import { searchWords } from '../../core/words/index.ts';
+import type { FoundKind, FoundLine, SearchReply } from '../../contract/index.ts';
+import { excerpt, searchWords } from '../../core/words/index.ts';
 import { type Besides, fits, isCut, matching, mayBeNumber, type Sought, soughtIn } from './matching.ts';
 import type { People } from './people.ts';
 
@@ -22,14 +22,9 @@ interface RowHit {
   readonly words: string;
   readonly plain: string;
 }
-interface Snippet {
-  readonly snippet: string;
-}
-/** Marks what was found within a snippet; neither can be typed. */
-const [OPEN, CLOSE] = ['\u0002', '\u0003'];
 const KINDS: readonly Exclude<FoundKind, 'job'>[] = ['vehicle', 'unit', 'stock', 'procedure'];
-/** So many of the newest are looked at to find the best of them. */
-const NEWEST = 400;
+/** So many of the newest at least are looked at to find the best of them. */
+const NEWEST = 200;
 /** A filter that leaves no more than so many rows is looked up first; one that leaves more is met again at every step. */
 const FEW = 1000;
 
@@ -37,9 +32,7 @@ const FEW = 1000;
 export class Search {
   readonly #people: People;
   readonly #jobs: Statement<[string, number], JobHit>;
-  readonly #jobSnippet: Statement<[string, number], Snippet>;
   readonly #rows: Statement<[string, number], RowHit>;
-  readonly #rowSnippet: Statement<[string, number], Snippet>;
   readonly #foundJobs: Statement<[string], number>;
   readonly #foundRows: Statement<[string], number>;
   readonly #jobOf: Statement<[number], string>;
@@ -55,15 +48,9 @@ export class Search {
        FROM hits JOIN job_words w ON w.id = hits.id JOIN job_summary j ON j.job_id = w.job_id
        ORDER BY j.status = 'open' DESC, j.number DESC, w.piece = 'job' DESC, w.id`,
     );
-    this.#jobSnippet = db.prepare(
-      `SELECT snippet(job_found, 1, '${OPEN}', '${CLOSE}', '…', 12) AS snippet FROM job_found WHERE job_found MATCH ? AND rowid = ?`,
-    );
     this.#rows = db.prepare(
       `SELECT w.id, w.ref, w.title, w.words, w.plain FROM row_found JOIN row_words w ON w.id = row_found.rowid
        WHERE row_found MATCH ? ORDER BY row_found.rowid DESC LIMIT ?`,
-    );
-    this.#rowSnippet = db.prepare(
-      `SELECT snippet(row_found, 2, '${OPEN}', '${CLOSE}', '…', 12) AS snippet FROM row_found WHERE row_found MATCH ? AND rowid = ?`,
     );
     const found = (table: string): Statement<[string], number> =>
       db.prepare<[string], number>(`SELECT rowid FROM ${table} WHERE ${table} MATCH ? LIMIT ${FEW + 1}`).pluck();
@@ -93,14 +80,19 @@ export class Search {
 
   #jobGroup(sought: Sought, limit: number): SearchReply['groups'][number] {
     const besides: Besides = (word) => this.#called(word);
-    const first = ({ ref }: JobHit, index: number, all: readonly JobHit[]): boolean => all[index - 1]?.ref !== ref;
-    const query = (cut: boolean): string => `{words plain} : (${matching(sought, cut, besides)})`;
-    const { hits, asked } = this.#fitting(sought, besides, limit, query, (asking) => this.#jobs.all(asking, NEWEST));
-    const jobs = hits.filter(first);
+    // A job is met once for each piece of it that fits.
+    const window = Math.max(NEWEST, 4 * limit);
+    const { hits, all } = fitting(
+      (cut) => `{words plain} : (${matching(sought, cut, besides)})`,
+      (query) => this.#jobs.all(query, window),
+      { sought, besides, window, enough: limit + 1 },
+    );
+    const marked = [...sought.words, ...sought.words.flatMap(besides)];
+    const jobs = hits.filter(({ ref }, index) => hits[index - 1]?.ref !== ref);
     return {
       kind: 'job',
-      rows: jobs.slice(0, limit).map((hit) => this.#jobLine(asked, hit)),
-      more: jobs.length > limit,
+      rows: jobs.slice(0, limit).map((hit) => lineOf(hit, marked)),
+      more: jobs.length > limit || !all,
     };
   }
 
@@ -108,53 +100,20 @@ export class Search {
   #rowGroup(kind: Exclude<FoundKind, 'job'>, sought: Sought, limit: number): SearchReply['groups'][number] {
     const exact = mayBeNumber(sought) ? this.#rows.all(ofKind(kind, `plain : "${sought.number}"`), limit) : [];
     const known = new Set(exact.map(({ id }) => id));
-    const window = isCut(sought) ? NEWEST : limit + exact.length + 1;
-    const { hits: begun, asked } = this.#fitting(
-      sought,
-      () => [],
-      limit,
+    const enough = limit + exact.length + 1;
+    const window = isCut(sought) ? Math.max(NEWEST, enough) : enough;
+    const { hits: begun } = fitting(
       (cut) => ofKind(kind, matching(sought, cut)),
       (query) => this.#rows.all(query, window),
+      { sought, besides: () => [], window, enough },
     );
     const hits = [...exact, ...begun.filter(({ id }) => !known.has(id))];
     return {
       kind,
-      rows: hits.slice(0, limit).map(({ id, ref, title }) => {
-        const { snippet } = this.#rowSnippet.get(asked, id) ?? { snippet: '' };
-        return { ref, title, about: '', status: null, parts: partsOf(snippet) };
+      rows: hits.slice(0, limit).map(({ ref, title, words }) => {
+        return { ref, title, about: '', status: null, parts: excerpt(withoutGaps(words), sought.words) };
       }),
       more: hits.length > limit,
-    };
-  }
-
-  /**
-   * The newest that fit, and the query that marks what was found in them. Long words are looked up by their beginning and compared: when that
-   * brings a window full of others, what fits is seldom, and the whole words find it.
-   */
-  #fitting<Hit extends { readonly words: string; readonly plain: string; readonly title?: string }>(
-    sought: Sought,
-    besides: Besides,
-    limit: number,
-    query: (cut: boolean) => string,
-    read: (query: string) => readonly Hit[],
-  ): { readonly hits: readonly Hit[]; readonly asked: string } {
-    const asked = query(true);
-    const found = read(asked);
-    if (!isCut(sought)) return { hits: found, asked };
-    const hits = found.filter(({ words, plain, title = '' }) => fits(sought, `${title} ${words}`, plain, besides));
-    const missed = found.length >= NEWEST && hits.length <= limit;
-    return { hits: missed ? read(query(false)) : hits, asked };
-  }
-
-  #jobLine(sought: string, { id, ref, number, plate, name, status, piece }: JobHit): FoundLine {
-    const own = piece === 'job';
-    const { snippet } = own ? { snippet: '' } : (this.#jobSnippet.get(sought, id) ?? { snippet: '' });
-    return {
-      ref,
-      title: `${number} · ${plate} · ${name}`,
-      about: own ? '' : piece,
-      status,
-      parts: partsOf(snippet),
     };
   }
 
@@ -168,12 +127,51 @@ export class Search {
 
 const ofKind = (kind: string, query: string): string => `kind : "${kind}" AND (${query})`;
 
-/** A snippet as data: what was found in it, and what stands round it. */
-function partsOf(snippet: string): FoundPart[] {
-  return snippet.split(OPEN).flatMap((stretch, index): FoundPart[] => {
-    if (index === 0) return stretch === '' ? [] : [{ text: stretch, hit: false }];
-    const end = stretch.indexOf(CLOSE);
-    const after = stretch.slice(end + 1);
-    return [{ text: stretch.slice(0, end), hit: true }, ...(after === '' ? [] : [{ text: after, hit: false }])];
-  });
+/** A job's line says its own words in its title; of anything else in it, what was found. */
+function lineOf({ ref, number, plate, name, status, piece, words }: JobHit, marked: readonly string[]): FoundLine {
+  const own = piece === 'job';
+  return {
+    ref,
+    title: `${number} · ${plate} · ${name}`,
+    about: own ? '' : piece,
+    status,
+    parts: own ? [] : excerpt(words, marked),
+  };
 }
+
+/** What fits of what a query found. */
+interface Fitting<Hit> {
+  readonly hits: readonly Hit[];
+  /** Nothing else was found. */
+  readonly all: boolean;
+}
+
+/**
+ * The newest that fit. Long words are looked up by their beginning and compared: when that brings a window full of others,
+ * what fits is seldom, and the whole words find it.
+ * @param query cut or whole @param enough of different rows; no more need be compared
+ */
+function fitting<
+  Hit extends { readonly ref: string; readonly words: string; readonly plain: string; readonly title?: string },
+>(
+  query: (cut: boolean) => string,
+  read: (query: string) => readonly Hit[],
+  { sought, besides, window, enough }: { sought: Sought; besides: Besides; window: number; enough: number },
+): Fitting<Hit> {
+  const found = read(query(true));
+  const all = found.length < window;
+  if (!isCut(sought)) return { hits: found, all };
+  const hits: Hit[] = [];
+  const refs = new Set<string>();
+  for (const hit of found) {
+    if (!fits(sought, `${hit.title ?? ''} ${hit.words}`, hit.plain, besides)) continue;
+    hits.push(hit);
+    if (refs.add(hit.ref).size >= enough) return { hits, all: false };
+  }
+  if (all) return { hits, all };
+  const whole = read(query(false));
+  return { hits: whole, all: whole.length < window };
+}
+
+/** Words of a row, without the commas between what is not said of it. */
+const withoutGaps = (words: string): string => words.replace(/,\s*(?=,|$)/g, '').replace(/^[\s,]+/, '');
