@@ -98,8 +98,9 @@ export async function lists(folder: string): Promise<Measured[]> {
       await timed('open jobs', 20, withMiddle('/jobs?status=open')),
       await timed('all jobs, newest first', 20, withMiddle('/jobs')),
       await timed('vehicles, 300,000', 15, withMiddle('/vehicles')),
-      await timed('vehicles that fit what is typed', 15, async () => [
-        `/vehicles?q=${encodeURIComponent(plateOf(77))}`,
+      await timed('vehicles that fit what is typed', 15, async (address) => [
+        // One vehicle of each: in the large shop there are a hundred that begin so.
+        `/vehicles?q=${encodeURIComponent(address === many.address ? `${plateOf(77)}-40` : plateOf(77))}`,
         '/vehicles?q=harbour',
         '/vehicles?q=norrland&sort=owner',
       ]),
