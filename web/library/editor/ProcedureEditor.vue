@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { computed, nextTick, ref, useTemplateRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { Procedure } from '../../../core/procedure/index.ts';
-import ChoiceRow from '../../parts/ChoiceRow.vue';
 import TextField from '../../parts/TextField.vue';
 import { useShop } from '../../stores/shop.ts';
 import { addReason } from './draft.ts';
@@ -29,7 +29,7 @@ const selected = ref('');
 const item = computed(
   () => draft.value?.items.find(({ id }) => id === selected.value) ?? draft.value?.items[0] ?? null,
 );
-const panel = ref<'item' | 'reasons' | 'whole' | null>('item');
+const panel = ref<'item' | 'reasons' | 'whole'>('item');
 const panels = [
   { id: 'item', name: 'Item' },
   { id: 'reasons', name: 'Reasons' },
@@ -140,11 +140,30 @@ async function save(): Promise<void> {
       aria-label="Details"
       tabindex="0"
     >
-      <ChoiceRow v-model="panel" label="Show" hide-label :options="panels" />
-      <ItemFields v-if="panel === 'item' && item" :draft="draft" :item="item" @change="change" />
-      <p v-else-if="panel === 'item'" class="text-soft">Press Enter in the outline to add the first item.</p>
-      <ReasonsPanel v-else-if="panel === 'reasons'" :draft="draft" @change="change" @choose="choose" />
-      <WholeFields v-else :draft="draft" @change="change" />
+      <TabGroup
+        as="div"
+        class="flex flex-col gap-4"
+        :selected-index="panels.findIndex(({ id }) => id === panel)"
+        @change="(at: number) => (panel = panels[at]?.id ?? 'item')"
+      >
+        <TabList class="flex gap-2" aria-label="Show">
+          <Tab v-for="each in panels" :key="each.id" v-slot="{ selected: shown }" as="template">
+            <button type="button" class="quiet" :class="shown ? 'border-bottle! bg-bottle! text-on-bottle!' : ''">
+              {{ each.name }}
+            </button>
+          </Tab>
+        </TabList>
+        <TabPanels>
+          <TabPanel :tabindex="-1">
+            <ItemFields v-if="item" :draft="draft" :item="item" @change="change" />
+            <p v-else class="text-soft">Press Enter in the outline to add the first item.</p>
+          </TabPanel>
+          <TabPanel class="grid gap-4" :tabindex="-1"
+            ><ReasonsPanel :draft="draft" @change="change" @choose="choose"
+          /></TabPanel>
+          <TabPanel :tabindex="-1"><WholeFields :draft="draft" @change="change" /></TabPanel>
+        </TabPanels>
+      </TabGroup>
       <section v-if="problems.length > 0" class="border-t border-line pt-4">
         <h2 class="text-sm font-bold">To look at</h2>
         <ul class="rows text-note">

@@ -87,60 +87,61 @@ const tone = { good: 'text-moss', watch: 'text-brass', bad: 'text-oxide', noted:
         { id: 'after', name: 'After cleaning' },
       ]"
     />
-    <UnitTabs class="mt-3" :units="units" :current="unit?.id ?? ''" :mark="done" @pick="chosen = $event" />
-    <div v-if="unit && point" class="mt-4 grid items-start gap-x-8 gap-y-5 xl:grid-cols-[minmax(19rem,5fr)_6fr]">
-      <div>
-        <UnitDrawing
-          class="max-w-lg"
-          :form="unit.form"
-          :points="points"
-          :current="point.id"
-          :verdicts="verdicts"
-          :deposit="worstGrade(job, unit.id, phase) ?? 0"
-          @pick="current = $event"
-        />
-        <p class="mt-1 text-sm text-soft">
-          {{ unit.name }}<span v-if="unit.partNumber" class="code">, {{ unit.partNumber }}</span
-          >: {{ done(unit) }}
-        </p>
+    <UnitTabs class="mt-3" :units="units" :current="unit?.id ?? ''" :mark="done" @pick="chosen = $event">
+      <div v-if="unit && point" class="mt-4 grid items-start gap-x-8 gap-y-5 xl:grid-cols-[minmax(19rem,5fr)_6fr]">
+        <div>
+          <UnitDrawing
+            class="max-w-lg"
+            :form="unit.form"
+            :points="points"
+            :current="point.id"
+            :verdicts="verdicts"
+            :deposit="worstGrade(job, unit.id, phase) ?? 0"
+            @pick="current = $event"
+          />
+          <p class="mt-1 text-sm text-soft">
+            {{ unit.name }}<span v-if="unit.partNumber" class="code">, {{ unit.partNumber }}</span
+            >: {{ done(unit) }}
+          </p>
+        </div>
+        <PointPanel :key="`${unit.id} ${phase}`" :job="job" :unit="unit" :point="point" :when="phase" @done="goOn" />
       </div>
-      <PointPanel :key="`${unit.id} ${phase}`" :job="job" :unit="unit" :point="point" :when="phase" @done="goOn" />
-    </div>
-    <section v-if="unit" class="mt-7">
-      <h3 class="text-sm font-bold">The walk</h3>
-      <ol class="rows mt-1 border-y border-line">
-        <li v-for="(each, index) in points" :key="each.id">
-          <button
-            type="button"
-            class="grid min-h-11 w-full grid-cols-[2rem_1fr] items-baseline gap-x-3 py-2 text-left hover:text-bottle sm:grid-cols-[2rem_15rem_1fr]"
-            :aria-current="each.id === point?.id ? 'step' : undefined"
-            @click="current = each.id"
-          >
-            <span class="figure text-soft">{{ index + 1 }}</span>
-            <span :class="each.id === point?.id ? 'font-bold text-bottle' : 'font-semibold'">{{ each.name }}</span>
-            <span class="text-note max-sm:col-start-2">
-              <span v-for="found in seen(unit, each.id)" :key="found.id" class="block">
-                <b v-if="found.judged" :class="tone[found.judged.verdict]">{{ found.judged.verdict }}</b>
-                {{ found.judged?.which ? `${found.judged.which}: ` : ''
-                }}{{ found.judged?.words ?? (found.grade === null ? '' : `${found.grade}, ${GRADES[found.grade]}`) }}
-                <span v-if="found.text" class="text-soft">{{ found.text }}</span>
+      <section v-if="unit" class="mt-7">
+        <h3 class="text-sm font-bold">The walk</h3>
+        <ol class="rows mt-1 border-y border-line">
+          <li v-for="(each, index) in points" :key="each.id">
+            <button
+              type="button"
+              class="grid min-h-11 w-full grid-cols-[2rem_1fr] items-baseline gap-x-3 py-2 text-left hover:text-bottle sm:grid-cols-[2rem_15rem_1fr]"
+              :aria-current="each.id === point?.id ? 'step' : undefined"
+              @click="current = each.id"
+            >
+              <span class="figure text-soft">{{ index + 1 }}</span>
+              <span :class="each.id === point?.id ? 'font-bold text-bottle' : 'font-semibold'">{{ each.name }}</span>
+              <span class="text-note max-sm:col-start-2">
+                <span v-for="found in seen(unit, each.id)" :key="found.id" class="block">
+                  <b v-if="found.judged" :class="tone[found.judged.verdict]">{{ found.judged.verdict }}</b>
+                  {{ found.judged?.which ? `${found.judged.which}: ` : ''
+                  }}{{ found.judged?.words ?? (found.grade === null ? '' : `${found.grade}, ${GRADES[found.grade]}`) }}
+                  <span v-if="found.text" class="text-soft">{{ found.text }}</span>
+                </span>
+                <span v-if="seen(unit, each.id).length === 0" class="text-soft">not looked at</span>
               </span>
-              <span v-if="seen(unit, each.id).length === 0" class="text-soft">not looked at</span>
-            </span>
-          </button>
-        </li>
-      </ol>
-    </section>
-    <PicturesBlock
-      v-if="unit"
-      :key="unit.id"
-      class="mt-7"
-      :job="job"
-      :subject="unit.id"
-      :what="unit.name"
-      :when="phase"
-    />
-    <DropNote v-if="unit" :key="`drop ${unit.id}`" :job="job" :unit="unit" />
+            </button>
+          </li>
+        </ol>
+      </section>
+      <PicturesBlock
+        v-if="unit"
+        :key="unit.id"
+        class="mt-7"
+        :job="job"
+        :subject="unit.id"
+        :what="unit.name"
+        :when="phase"
+      />
+      <DropNote v-if="unit" :key="`drop ${unit.id}`" :job="job" :unit="unit" />
+    </UnitTabs>
     <section v-if="older.length > 0" class="mt-7">
       <h3 class="text-sm font-bold">Noted besides</h3>
       <ul class="rows mt-1 border-y border-line text-note">

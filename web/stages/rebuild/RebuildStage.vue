@@ -105,23 +105,24 @@ const replaced = computed(() => job.value?.replaced.find((each) => each.unit ===
     lead="Every gasket and seal in its order: new, or used again with a reason."
   >
     <UnitsDone :job="job" />
-    <UnitTabs class="mt-3" :units="units" :current="unit?.id ?? ''" @pick="chosen = $event" />
-    <template v-if="unit">
-      <div class="mt-4 flex flex-wrap items-center gap-3">
-        <p v-if="replaced" class="font-semibold text-moss">
-          Replaced by <span class="code">{{ replaced.fitted.partNumber }}</span>, {{ replaced.fitted.origin }}.
-        </p>
-        <RouterLink class="quiet" :to="{ path: `/jobs/${job.id}/replace`, query: { unit: unit.id } }">{{
-          replaced ? 'Old against new' : 'Replace it instead'
-        }}</RouterLink>
-      </div>
-      <section v-if="kitOf(unit).length > 0" class="mt-4">
-        <h3 class="mb-1 text-sm font-bold">
-          Kit of the {{ unit.name.toLowerCase() }}, in the order in which it goes in
-        </h3>
-        <SealRows :key="unit.id" :job="job" :unit="unit" :stock="stock.rows" :seals="[]" />
-      </section>
-    </template>
+    <UnitTabs class="mt-3" :units="units" :current="unit?.id ?? ''" @pick="chosen = $event">
+      <template v-if="unit">
+        <div class="mt-4 flex flex-wrap items-center gap-3">
+          <p v-if="replaced" class="font-semibold text-moss">
+            Replaced by <span class="code">{{ replaced.fitted.partNumber }}</span>, {{ replaced.fitted.origin }}.
+          </p>
+          <RouterLink class="quiet" :to="{ path: `/jobs/${job.id}/replace`, query: { unit: unit.id } }">{{
+            replaced ? 'Old against new' : 'Replace it instead'
+          }}</RouterLink>
+        </div>
+        <section v-if="kitOf(unit).length > 0" class="mt-4">
+          <h3 class="mb-1 text-sm font-bold">
+            Kit of the {{ unit.name.toLowerCase() }}, in the order in which it goes in
+          </h3>
+          <SealRows :key="unit.id" :job="job" :unit="unit" :stock="stock.rows" :seals="[]" />
+        </section>
+      </template>
+    </UnitTabs>
     <section class="mt-5">
       <h3 class="mb-1 text-sm font-bold">
         {{ unit && kitOf(unit).length > 0 ? 'Other gaskets and seals' : 'Gaskets and seals' }}

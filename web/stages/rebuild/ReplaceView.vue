@@ -147,106 +147,107 @@ const misfit = computed(() => match.value?.verdict === 'does not fit');
         new.
       </p>
     </template>
-    <UnitTabs class="mt-3" :units="units" :current="unit?.id ?? ''" @pick="chosen = $event" />
-    <template v-if="unit">
-      <p v-if="done" class="mt-4 border-l-[3px] border-moss py-1 pl-3">
-        <b class="text-moss"
-          >Replaced by {{ done.fitted.partNumber }}, {{ done.fitted.origin }}, tag {{ done.fitted.unitId }}.</b
-        >
-        {{ done.words }}
-        <span class="block text-soft"
-          >{{ done.failCode }} {{ FAIL_CODES[done.failCode] }}. It moves in the vehicle’s file at the hand-over.</span
-        >
-      </p>
-      <MarksTable
-        class="mt-4"
-        :old="old"
-        :old-number="unit.partNumber"
-        :fresh="features"
-        :fresh-number="partNumber"
-        :type="type"
-        :match="match"
-      />
-      <p
-        v-if="match && match.verdict !== 'not known'"
-        class="mt-3 max-w-prose text-lg font-semibold"
-        :class="match.verdict === 'fits' ? 'text-moss' : 'text-alarm'"
-        aria-live="polite"
-      >
-        {{ match.words }}
-      </p>
-      <form
-        v-if="job.status === 'open'"
-        class="mt-5 grid max-w-3xl items-start gap-4 border-t border-line pt-4 sm:grid-cols-3"
-        @submit.prevent="replace"
-      >
-        <ChoiceRow
-          v-model="origin"
-          class="sm:col-span-3"
-          label="What goes on"
-          :options="[
-            { id: 'new', name: 'New' },
-            { id: 'rebuilt', name: 'Rebuilt' },
-            { id: 'used', name: 'Used' },
-          ]"
-        />
-        <ShelfPick
-          v-if="origin === 'used'"
-          :key="unit.id"
-          class="sm:col-span-3"
-          :kind="unit.kind"
-          :tag="tag"
-          @pick="pick"
-          @life="tellLife"
-        />
-        <TextField v-model="partNumber" label="Number on it" :error="form.error('fitted.partNumber')" />
-        <TextField
-          v-model="tag"
-          label="Our tag for it"
-          placeholder="launch-tb-2"
-          :error="form.error('fitted.unitId')"
-        />
-        <FigureField
-          v-model="price"
-          :label="`Price, ${shop.settings.currency}`"
-          field="money"
-          :error="
-            unread.price ?? (form.error('fitted.priceMinor') === null ? null : 'Expected an amount, zero or more.')
-          "
-        />
-        <div class="sm:col-span-3"><VariantFields v-model="text" :errors="read.ok ? {} : read.errors" /></div>
-        <TextField v-model="supplier" label="From" placeholder="supplier or breaker" />
-        <FigureField
-          v-model="warranty"
-          label="Warranty, months"
-          :field="FIELDS.months"
-          :error="unread.warranty ?? form.error('fitted.warrantyMonths')"
-        />
-        <span class="max-sm:hidden" />
-        <PickField
-          v-model="failCode"
-          class="sm:col-span-2"
-          label="Why the old one goes"
-          placeholder="Fail code for the returns box"
-          :picks="Object.entries(FAIL_CODES).map(([code, name]) => ({ id: code, words: `${code} ${name}` }))"
-        />
-        <TextField v-model="failNote" label="In words" placeholder="0.3 mm out of true" />
-        <TextField
-          v-if="misfit"
-          v-model="anyway"
-          class="sm:col-span-3"
-          label="It does not fit. Why does it go on all the same?"
+    <UnitTabs class="mt-3" :units="units" :current="unit?.id ?? ''" @pick="chosen = $event">
+      <template v-if="unit">
+        <p v-if="done" class="mt-4 border-l-[3px] border-moss py-1 pl-3">
+          <b class="text-moss"
+            >Replaced by {{ done.fitted.partNumber }}, {{ done.fitted.origin }}, tag {{ done.fitted.unitId }}.</b
+          >
+          {{ done.words }}
+          <span class="block text-soft"
+            >{{ done.failCode }} {{ FAIL_CODES[done.failCode] }}. It moves in the vehicle’s file at the hand-over.</span
+          >
+        </p>
+        <MarksTable
+          class="mt-4"
+          :old="old"
+          :old-number="unit.partNumber"
+          :fresh="features"
+          :fresh-number="partNumber"
+          :type="type"
+          :match="match"
         />
         <p
-          v-if="form.general('fitted.partNumber', 'fitted.unitId', 'fitted.priceMinor', 'fitted.warrantyMonths')"
-          class="font-semibold text-alarm sm:col-span-3"
-          role="alert"
+          v-if="match && match.verdict !== 'not known'"
+          class="mt-3 max-w-prose text-lg font-semibold"
+          :class="match.verdict === 'fits' ? 'text-moss' : 'text-alarm'"
+          aria-live="polite"
         >
-          {{ form.general('fitted.partNumber', 'fitted.unitId', 'fitted.priceMinor', 'fitted.warrantyMonths') }}
+          {{ match.words }}
         </p>
-        <button type="submit" class="primary sm:col-span-2" :disabled="failCode === ''">Replace it</button>
-      </form>
-    </template>
+        <form
+          v-if="job.status === 'open'"
+          class="mt-5 grid max-w-3xl items-start gap-4 border-t border-line pt-4 sm:grid-cols-3"
+          @submit.prevent="replace"
+        >
+          <ChoiceRow
+            v-model="origin"
+            class="sm:col-span-3"
+            label="What goes on"
+            :options="[
+              { id: 'new', name: 'New' },
+              { id: 'rebuilt', name: 'Rebuilt' },
+              { id: 'used', name: 'Used' },
+            ]"
+          />
+          <ShelfPick
+            v-if="origin === 'used'"
+            :key="unit.id"
+            class="sm:col-span-3"
+            :kind="unit.kind"
+            :tag="tag"
+            @pick="pick"
+            @life="tellLife"
+          />
+          <TextField v-model="partNumber" label="Number on it" :error="form.error('fitted.partNumber')" />
+          <TextField
+            v-model="tag"
+            label="Our tag for it"
+            placeholder="launch-tb-2"
+            :error="form.error('fitted.unitId')"
+          />
+          <FigureField
+            v-model="price"
+            :label="`Price, ${shop.settings.currency}`"
+            field="money"
+            :error="
+              unread.price ?? (form.error('fitted.priceMinor') === null ? null : 'Expected an amount, zero or more.')
+            "
+          />
+          <div class="sm:col-span-3"><VariantFields v-model="text" :errors="read.ok ? {} : read.errors" /></div>
+          <TextField v-model="supplier" label="From" placeholder="supplier or breaker" />
+          <FigureField
+            v-model="warranty"
+            label="Warranty, months"
+            :field="FIELDS.months"
+            :error="unread.warranty ?? form.error('fitted.warrantyMonths')"
+          />
+          <span class="max-sm:hidden" />
+          <PickField
+            v-model="failCode"
+            class="sm:col-span-2"
+            label="Why the old one goes"
+            placeholder="Fail code for the returns box"
+            :picks="Object.entries(FAIL_CODES).map(([code, name]) => ({ id: code, words: `${code} ${name}` }))"
+          />
+          <TextField v-model="failNote" label="In words" placeholder="0.3 mm out of true" />
+          <TextField
+            v-if="misfit"
+            v-model="anyway"
+            class="sm:col-span-3"
+            label="It does not fit. Why does it go on all the same?"
+          />
+          <p
+            v-if="form.general('fitted.partNumber', 'fitted.unitId', 'fitted.priceMinor', 'fitted.warrantyMonths')"
+            class="font-semibold text-alarm sm:col-span-3"
+            role="alert"
+          >
+            {{ form.general('fitted.partNumber', 'fitted.unitId', 'fitted.priceMinor', 'fitted.warrantyMonths') }}
+          </p>
+          <button type="submit" class="primary sm:col-span-2" :disabled="failCode === ''">Replace it</button>
+        </form>
+      </template>
+    </UnitTabs>
     <template #why>
       <SwapList :job="job" />
       <p class="text-note text-soft">
