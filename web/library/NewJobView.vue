@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { VehicleFile } from '../../contract/index.ts';
 import { format } from '../../core/quantity/index.ts';
 import { engineLine, METER_FIELDS, readMeter, vehicleName } from '../../core/vehicle/index.ts';
+import DraftNote from '../forms/DraftNote.vue';
+import { dropDraft, keepDraft, readDraft } from '../forms/drafts.ts';
 import FigureField from '../parts/FigureField.vue';
 import TextField from '../parts/TextField.vue';
 import { ApiError } from '../data/api.ts';
@@ -17,9 +19,7 @@ const route = useRoute();
 const router = useRouter();
 const shop = useShop();
 const file = shallowRef<VehicleFile | null>(null);
-const complaint = ref('');
-const reading = ref('');
-const reason = ref('');
+const text = reactive({ complaint: '', reading: '', reason: '' });
 const errors = ref<Readonly<Record<string, string>>>({});
 const general = ref('');
 const busy = ref(false);
@@ -27,9 +27,26 @@ const busy = ref(false);
 const jobId = freshId();
 const commandId = freshId();
 
+/** What was typed and not sent comes back, also over a reload. */
+const restored = ref(false);
+const draftName = (): string => `job.${String(route.params.id)}`;
+const startWith = (typed: typeof text): void => void Object.assign(text, typed);
+watch(text, (typed) => {
+  if (Object.values(typed).every((each) => each === '')) dropDraft(draftName());
+  else keepDraft(draftName(), { text: typed, basedOn: 0 });
+});
+function startAfresh(): void {
+  startWith({ complaint: '', reading: '', reason: '' });
+  restored.value = false;
+}
+
 watch(
   () => String(route.params.id),
   async (id) => {
+    restored.value = false;
+    const draft = readDraft(draftName(), text);
+    if (draft !== null) startWith(draft.text);
+    restored.value = draft !== null;
     file.value = await readVehicle(id).catch((error: unknown) => {
       general.value = error instanceof Error ? error.message : String(error);
       return null;
@@ -39,13 +56,13 @@ watch(
 );
 const vehicle = computed(() => file.value?.vehicle ?? null);
 const asksReason = computed(
-  () => errors.value['data.reading']?.includes('last reading') === true || reason.value !== '',
+  () => errors.value['data.reading']?.includes('last reading') === true || text.reason !== '',
 );
 
 async function open(): Promise<void> {
   if (vehicle.value === null) return;
   const unit = vehicle.value.meterUnit;
-  const parsed = readMeter(reading.value, unit);
+  const parsed = readMeter(text.reading, unit);
   errors.value = parsed.ok ? {} : { 'data.reading': parsed.message };
   if (!parsed.ok) return;
   busy.value = true;
@@ -60,10 +77,11 @@ async function open(): Promise<void> {
       data: {
         vehicleId: vehicle.value.id,
         reading: parsed.reading,
-        readingReason: reason.value,
-        complaint: complaint.value,
+        readingReason: text.reason,
+        complaint: text.complaint,
       },
     });
+    dropDraft(draftName());
     await router.push(`/jobs/${jobId}`);
   } catch (error) {
     if (error instanceof ApiError) errors.value = error.fields;
@@ -84,16 +102,17 @@ async function open(): Promise<void> {
           <p class="text-soft">{{ engineLine(vehicle) }}</p>
         </div>
       </div>
+      <DraftNote class="max-w-xl" :restored="restored" @afresh="startAfresh" />
       <form class="mt-6 grid max-w-xl gap-4" novalidate @submit.prevent="open">
         <TextField
-          v-model="complaint"
+          v-model="text.complaint"
           label="What does the owner say?"
           :lines="3"
           placeholder="Hunts at the quay, stalls when it comes to rest."
           :error="errors['data.complaint']"
         />
         <FigureField
-          v-model="reading"
+          v-model="text.reading"
           :label="vehicle.meterUnit === 'h' ? 'Running hours' : `Odometer, ${vehicle.meterUnit}`"
           :field="METER_FIELDS[vehicle.meterUnit]"
           :placeholder="vehicle.lastReading ? format(vehicle.lastReading) : '148220'"
@@ -102,7 +121,7 @@ async function open(): Promise<void> {
         />
         <TextField
           v-if="asksReason"
-          v-model="reason"
+          v-model="text.reason"
           label="Why is it less than before?"
           placeholder="cluster replaced"
         />

@@ -56,6 +56,28 @@ describe('a new job', () => {
     const jobId = posted[0]?.path.split('/')[3];
     expect(push).toHaveBeenCalledWith(`/jobs/${jobId}`);
   });
+  it('brings back what was typed and not sent, until the job is open or one starts afresh', async () => {
+    const first = await form(() => refusal(503, 'Another program holds the store.'));
+    await first.wrapper.find(field(first.wrapper, 'What does the owner say?')).setValue('Stalls at the quay.');
+    await first.wrapper.find(field(first.wrapper, 'Odometer')).setValue('1204');
+    await first.send();
+    first.wrapper.unmount();
+    const again = await form(() => ({}));
+    const said = () =>
+      again.wrapper.find<HTMLTextAreaElement>(field(again.wrapper, 'What does the owner say?')).element.value;
+    expect(said()).toBe('Stalls at the quay.');
+    expect(read(again.wrapper)).toContain('did not keep is back');
+    await again.send();
+    expect(again.posted).toHaveLength(1);
+    again.wrapper.unmount();
+    const fresh = await form(() => ({}));
+    expect(read(fresh.wrapper)).not.toContain('is back');
+    await fresh.wrapper.find(field(fresh.wrapper, 'What does the owner say?')).setValue('x');
+    fresh.wrapper.unmount();
+    const last = await form(() => ({}));
+    await press(last.wrapper, 'Start afresh');
+    expect(localStorage.getItem('unhurried-wrench.draft.job.v')).toBeNull();
+  });
   it('asks why when the reading ran backwards, and is the same job when sent again', async () => {
     const said = 'That is less than the last reading, 900 km.';
     const { wrapper, posted, send } = await form(() =>
