@@ -91,7 +91,7 @@ test('a cable body with a stuck valve, cleaned and rebuilt over two days', async
   await workshop.open(page, '/jobs/two-days/inspect');
 
   await test.step('the valve is stuck; its coil is warm and right; a ring is hard', async () => {
-    await button(page, /^Idle air valve/).click();
+    await page.getByRole('tab', { name: /^Idle air valve/ }).click();
     await page
       .getByRole('button', { name: /Valve turns freely/ })
       .last()
@@ -227,7 +227,7 @@ test('on a slow line the stop that was picked and what was typed stay when the a
 }) => {
   await onTheBench(page, workshop, 'slow', 'farm', 'rebuild', 'cable-rotary');
   await workshop.open(page, '/jobs/slow/inspect');
-  await button(page, /^Idle air valve/).click();
+  await page.getByRole('tab', { name: /^Idle air valve/ }).click();
   const stop = (name: RegExp) => page.getByRole('button', { name }).last();
   await stop(/Valve turns freely/).click();
   // The answer is held back until the next stop is half filled in.
