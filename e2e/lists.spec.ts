@@ -70,7 +70,6 @@ test('what was typed comes back; a list is typed through, and rows are dragged i
   await expect(page.getByText('Which make?')).toBeVisible();
   await page.getByLabel('Make').fill('Norrland');
   await expect(page.getByText('Which make?')).toHaveCount(0);
-  await page.waitForTimeout(500);
   await page.reload();
   await expect(page.getByText('did not keep is back')).toBeVisible();
   await expect(page.getByLabel('Plate', { exact: true })).toHaveValue('ZZ 9');

@@ -6,6 +6,13 @@ import { plainItem } from '../procedure/index.ts';
 
 /** What each fact held by its earlier versions, oldest first, and what it holds now. */
 const EARLIER: Readonly<Record<string, readonly { readonly held: object; readonly holds: object }[]>> = {
+  // At first a picture could not be marked with circles.
+  'picture-marked': [
+    {
+      held: { pictureId: 'p', rotation: 90, marks: [{ kind: 'text', x: 0.1, y: 0.1, text: 'here' }], anchors: [] },
+      holds: { rotation: 90, marks: [{ kind: 'text', text: 'here' }] },
+    },
+  ],
   // Which item is which unit was known by its name at first.
   'procedure-pinned': [{ held: { procedure: SAMPLE_PROCEDURE }, holds: { units: [{ itemId: 'body', unitId: 'u' }] } }],
   'procedure-moved': [{ held: { procedure: SAMPLE_PROCEDURE }, holds: { units: [{ itemId: 'body', unitId: 'u' }] } }],

@@ -11,7 +11,6 @@ import { parse } from './parse.ts';
 const reminderQuery = plainQuery.extend({ vehicleId: id.optional(), dueBy: z.iso.date().optional() });
 const REMINDERS: InOrder = { list: 'reminders', sort: 'day', direction: 'asc', columns: REMINDER_ORDER.length };
 const RETURNS: InOrder = { list: 'returns', sort: 'time', direction: 'desc', columns: RETURN_ORDER.length };
-const asIs = <T>(row: T): T => row;
 const settleBody = z.strictObject({ by: id, note: z.string().max(300) });
 
 /** What is to be looked at again, and the returns box. */
@@ -21,7 +20,7 @@ export function followUpRoutes(services: Services): Router {
   router.get('/reminders', (request, response) => {
     const { vehicleId, dueBy, after, limit } = parse(reminderQuery, request.query);
     const ask = { after: readKey(after, REMINDERS), descending: false, limit };
-    response.json(answerPage(followUps.reminders(vehicleId ?? null, dueBy ?? null, ask), REMINDERS, asIs));
+    response.json(answerPage(followUps.reminders(vehicleId ?? null, dueBy ?? null, ask), REMINDERS));
   });
   router.post(
     '/reminders/:jobId/:id/done',
@@ -36,7 +35,7 @@ export function followUpRoutes(services: Services): Router {
   router.get('/returns', (request, response) => {
     const { after, limit } = parse(plainQuery, request.query);
     const ask = { after: readKey(after, RETURNS), descending: true, limit };
-    response.json({ ...answerPage(followUps.returns(ask), RETURNS, asIs), failCodes: followUps.failCodes() });
+    response.json({ ...answerPage(followUps.returns(ask), RETURNS), failCodes: followUps.failCodes() });
   });
   router.post(
     '/returns/:jobId/:id/sent',

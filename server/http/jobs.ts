@@ -34,7 +34,7 @@ export function jobRoutes(services: Services): Router {
     const { q, status, vehicleId, sort, direction, after, limit } = parse(jobQuery, request.query);
     const order = { list: 'jobs', sort, direction, columns: jobLines.keyLength(sort) };
     const ask = { after: readKey(after, order), descending: direction === 'desc', limit };
-    response.json(answerPage(jobLines.page({ text: q, status, vehicleId }, sort, ask), order, (job) => job));
+    response.json(answerPage(jobLines.page({ text: q, status, vehicleId }, sort, ask), order));
   });
 
   router.get('/:id', (request, response) => {

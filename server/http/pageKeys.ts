@@ -29,11 +29,7 @@ export function readKey(text: string | undefined, order: InOrder): PageKey | nul
 }
 
 /** A page as it is answered. */
-export const answerPage = <Row, Line>(
-  { rows, next }: ReadPage<Row>,
-  order: InOrder,
-  line: (row: Row) => Line,
-): Page<Line> => ({
-  rows: rows.map(line),
+export const answerPage = <Row>({ rows, next }: ReadPage<Row>, order: InOrder): Page<Row> => ({
+  rows,
   next: next === null ? null : Buffer.from(JSON.stringify([nameOf(order), next])).toString('base64url'),
 });

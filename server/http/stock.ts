@@ -31,7 +31,6 @@ const referenceBody = z.strictObject({ by: id, reference: crossReference });
 const codeQuery = z.strictObject({ code: z.string().max(120) });
 const csvQuery = z.strictObject({ by: id, good: z.enum(['1']).optional() });
 
-const asIs = <T>(row: T): T => row;
 const newestFirst = (list: Past): InOrder => ({ list, sort: 'time', direction: 'desc', columns: PAST_KEY });
 const PAST: Readonly<Record<Past, InOrder>> = {
   movements: newestFirst('movements'),
@@ -53,9 +52,9 @@ export function stockRoutes(services: Services): Router {
     if (file === null) throw new HttpError('no-such-stock', 'There is no such thing in stock.');
     return {
       ...file,
-      movements: answerPage(file.movements, PAST.movements, asIs),
-      uses: answerPage(file.uses, PAST.uses, asIs),
-      arrivals: answerPage(file.arrivals, PAST.arrivals, asIs),
+      movements: answerPage(file.movements, PAST.movements),
+      uses: answerPage(file.uses, PAST.uses),
+      arrivals: answerPage(file.arrivals, PAST.arrivals),
     };
   };
   const after = (outcome: StockOutcome): StockFile => {
@@ -70,7 +69,7 @@ export function stockRoutes(services: Services): Router {
     const order = { list: 'stock', sort, direction, columns: stock.keyLength(sort) };
     const ask = { after: readKey(key, order), descending: direction === 'desc', limit };
     const filter = { text: q, kinds: kind, numbers: number.length === 0 ? null : number };
-    response.json(answerPage(stock.page(filter, sort, ask, now()), order, asIs));
+    response.json(answerPage(stock.page(filter, sort, ask, now()), order));
   });
   router.get('/stock/outlook', (_request, response) => {
     response.json(stock.outlook(now(), dayOf(now(), settings.timeZone())));
@@ -129,7 +128,7 @@ export function stockRoutes(services: Services): Router {
     router.get(`/stock/:id/${past}`, (request, response) => {
       const { after: key, limit } = parse(plainQuery, request.query);
       const ask = { after: readKey(key, PAST[past]), descending: true, limit };
-      response.json(answerPage(stock.past(past, itemId(request), ask), PAST[past], asIs));
+      response.json(answerPage(stock.past(past, itemId(request), ask), PAST[past]));
     });
   router.get('/stock/:id/audit', (request, response) => {
     const { before, limit } = parse(auditQuery, request.query);

@@ -54,7 +54,7 @@ export function unitRoutes(services: Services): Router {
     const { q, kind, state, sort, direction, after, limit } = parse(unitQuery, request.query);
     const order = { list: 'units', sort, direction, columns: units.keyLength(sort) };
     const ask = { after: readKey(after, order), descending: direction === 'desc', limit };
-    response.json(answerPage(units.loose({ text: q, kind, state }, sort, ask), order, (unit) => unit));
+    response.json(answerPage(units.loose({ text: q, kind, state }, sort, ask), order));
   });
   router.get('/:id', (request, response) => {
     const file = units.file(parse(id, request.params.id));

@@ -23,7 +23,7 @@ export function vehicleRoutes(services: Services): Router {
     const { q, sort, direction, after, limit } = parse(vehicleQuery, request.query);
     const order = { list: 'vehicles', sort, direction, columns: vehicles.keyLength(sort) };
     const ask = { after: readKey(after, order), descending: direction === 'desc', limit };
-    response.json(answerPage(vehicles.page(q, sort, ask), order, (vehicle) => vehicle));
+    response.json(answerPage(vehicles.page(q, sort, ask), order));
   });
 
   router.get('/:id', (request, response) => {
@@ -36,7 +36,6 @@ export function vehicleRoutes(services: Services): Router {
       jobs: answerPage(
         jobLines.page({ text: '', status: 'all', vehicleId: vehicle.id }, 'number', NEWEST_JOBS),
         NEWEST_FIRST,
-        (job) => job,
       ),
     });
   });

@@ -1,5 +1,5 @@
 import { flushPromises, mount } from '@vue/test-utils';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { defineComponent } from 'vue';
 import { z } from 'zod';
 import TextField from '../parts/TextField.vue';
@@ -66,11 +66,7 @@ const show = (props: object = {}) => {
   };
   return { wrapper, inputs, values, type, keep };
 };
-beforeEach(() => {
-  freshShop();
-  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
-  return () => vi.useRealTimers();
-});
+beforeEach(freshShop);
 
 describe('a form of a row', () => {
   it('says nothing before one has tried, then what is wrong, until it is put right; the first wrong field has the focus', async () => {
@@ -128,7 +124,6 @@ describe('a form of a row', () => {
     serve({});
     const first = show();
     await first.type('Ring', '3');
-    vi.advanceTimersByTime(400);
     first.wrapper.unmount();
     const again = show();
     await again.wrapper
@@ -150,9 +145,7 @@ describe('a form of a row', () => {
     const row = { row: { name: 'Ring', count: 2 }, version: 4 };
     const { wrapper, type } = show(row);
     await type('Seal', '2');
-    vi.advanceTimersByTime(400);
     await type('Ring', '2');
-    vi.advanceTimersByTime(400);
     expect(localStorage).toHaveLength(0);
     wrapper.unmount();
     localStorage.setItem('unhurried-wrench.draft.row.r', '{"text":{"plate":"x"},"basedOn":1}');

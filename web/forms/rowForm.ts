@@ -1,4 +1,4 @@
-import { computed, nextTick, onBeforeUnmount, ref, type Ref, shallowRef, watch } from 'vue';
+import { computed, nextTick, ref, type Ref, shallowRef, watch } from 'vue';
 import { z } from 'zod';
 import { ApiError } from '../data/api.ts';
 import { useRow } from '../stores/rows.ts';
@@ -27,9 +27,6 @@ export interface RowFormOptions<Text extends object, Row> {
   readonly read: (text: Text) => TypedRow;
 }
 
-/** A draft waits until the hand rests. */
-const REST_MS = 300;
-
 /**
  * A form of one row. What is wrong stands beside its field, by the contract's own schema and by what the server says, and
  * goes when it is put right; the first such field gets the focus. What was typed and not kept comes back when the form is
@@ -47,7 +44,6 @@ export function useRowForm<Text extends object, Row>(options: RowFormOptions<Tex
   /** The form shows what was typed earlier and not kept. */
   const restored = ref(false);
   let base = { text: options.textOf(null), version: 0 };
-  let resting: ReturnType<typeof setTimeout> | undefined;
 
   const typed = computed(() => options.read(text.value));
   const own = computed(() => (tried.value ? wrongIn(options.schema, typed.value) : {}));
@@ -84,29 +80,17 @@ export function useRowForm<Text extends object, Row>(options: RowFormOptions<Tex
     show(structuredClone(base.text), base.version);
   }
 
-  function rest(): void {
-    clearTimeout(resting);
-    resting = undefined;
-    if (JSON.stringify(text.value) === JSON.stringify(base.text)) dropDraft(options.draft());
-    else keepDraft(options.draft(), { text: text.value, basedOn: stored.version.value });
-  }
+  // At once: a page may be closed in the same breath.
   watch(
     text,
-    () => {
-      clearTimeout(resting);
-      resting = setTimeout(rest, REST_MS);
+    (next) => {
+      if (JSON.stringify(next) === JSON.stringify(base.text)) dropDraft(options.draft());
+      else keepDraft(options.draft(), { text: next, basedOn: stored.version.value });
     },
     { deep: true },
   );
-  onBeforeUnmount(() => {
-    if (resting !== undefined) rest();
-  });
   /** What was typed is not wanted after all. */
-  function leave(): void {
-    clearTimeout(resting);
-    resting = undefined;
-    dropDraft(options.draft());
-  }
+  const leave = (): void => dropDraft(options.draft());
 
   /** Keeps the row. @returns whether it is kept */
   async function submit(event?: Event): Promise<boolean> {

@@ -1,7 +1,7 @@
 import { id, line, list, oneOf, pictureHash, record, text, variants } from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, refuse, refuseField } from '../decision.ts';
-import { fact } from '../fact.ts';
+import { earlier, fact } from '../fact.ts';
 import { share, when } from '../shapes.ts';
 import { LEAST_RADIUS } from './drawing.ts';
 
@@ -21,24 +21,27 @@ export const attachPicture = command('attach-picture', {
   decide: (_, data) => accept(pictureAttached.of(data)),
 });
 
+const arrow = record({ kind: oneOf('arrow'), x: share, y: share, toX: share, toY: share });
+const words = record({ kind: oneOf('text'), x: share, y: share, text: text(60) });
+const circle = record({ kind: oneOf('circle'), x: share, y: share, radius: share });
+const MOST_MARKS = { high: 40 } as const;
 /** What {@link pictureMarked} holds. */
 export const pictureMarkedShape = record({
   pictureId: id,
   rotation: oneOf(0, 90, 180, 270),
-  marks: list(
-    variants(
-      'kind',
-      record({ kind: oneOf('arrow'), x: share, y: share, toX: share, toY: share }),
-      record({ kind: oneOf('circle'), x: share, y: share, radius: share }),
-      record({ kind: oneOf('text'), x: share, y: share, text: text(60) }),
-    ),
-    { high: 40 },
-  ),
+  marks: list(variants('kind', arrow, circle, words), MOST_MARKS),
   anchors: list(record({ x: share, y: share }), { high: 2 }),
 });
 /** A picture was turned, drawn on or lined up; the original stays as it was taken. */
 export const pictureMarked = fact('picture-marked', {
   shape: pictureMarkedShape,
+  earlier: [
+    // At first there were no circles: a program of then must see that these entries are of a later one.
+    earlier(
+      record({ ...pictureMarkedShape.fields, marks: list(variants('kind', arrow, words), MOST_MARKS) }),
+      (data) => data,
+    ),
+  ],
   means: (job, { pictureId, ...marking }) => ({
     pictures: job.pictures.map((picture) => (picture.id === pictureId ? { ...picture, marking } : picture)),
   }),

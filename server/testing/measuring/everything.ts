@@ -6,6 +6,7 @@ import { gzipSync } from 'node:zlib';
 import Sqlite from 'better-sqlite3';
 import { pino } from 'pino';
 import { replay } from '../../../core/job/index.ts';
+import { searchText } from '../../../core/words/index.ts';
 import { cableProcedure } from '../../../demo/procedures/cable.ts';
 import { createApp } from '../../app.ts';
 import { createServices } from '../../services.ts';
@@ -151,7 +152,7 @@ function search(folder: string): Measured {
         `v${index}`,
         plate,
         `Owner ${index % 997}`,
-        `${plate} norrland parcel owner ${index % 997} 2.5 l four`.toLowerCase(),
+        searchText(['Norrland', 'Parcel', `Owner ${index % 997}`, '2.5 L four'], [plate]),
       );
       unit.run(`u${index}`, `v${index}`);
     }
