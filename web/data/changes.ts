@@ -1,6 +1,9 @@
 import { onScopeDispose } from 'vue';
 import type { Change } from '../../contract/index.ts';
 
+/** Changes that come in one breath are followed once, ms. */
+export const BREATH_MS = 120;
+
 /** Told of a change; of null when the connection is new, and anything may have changed meanwhile. */
 export type Heard = (change: Change | null) => void;
 

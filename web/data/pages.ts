@@ -1,13 +1,11 @@
 import { ref, shallowRef, watch } from 'vue';
 import type { Page } from '../../contract/index.ts';
 import { ask } from './asking.ts';
-import { useChanges } from './changes.ts';
+import { BREATH_MS, useChanges } from './changes.ts';
 
 /** What a list is asked by; what is undefined is not asked. */
 export type Query = Readonly<Record<string, string | readonly string[] | undefined>>;
 
-/** Changes that come in one breath are followed once, ms. */
-const BREATH_MS = 120;
 /** So many lines are shown at first. */
 const AT_FIRST = 50;
 /** No more than so many lines are asked for at a time. */

@@ -1,7 +1,7 @@
 import { useQuery, useQueryCache } from '@pinia/colada';
-import { computed } from 'vue';
+import { computed, onScopeDispose } from 'vue';
 import { api } from './api.ts';
-import { useChanges } from './changes.ts';
+import { BREATH_MS, useChanges } from './changes.ts';
 import { keptOr } from './kept.ts';
 
 /** The list that an address belongs to: the noun it begins with. */
@@ -34,9 +34,19 @@ export function useRead<T>(path: () => string | null) {
 /** Has what is shown asked for anew when others change it. For the application as a whole. */
 export function useFreshReads(): void {
   const cache = useQueryCache();
+  /** Lists of which rows changed in this breath; null among them for all. */
+  const heard = new Set<string | null>();
+  let breath: ReturnType<typeof setTimeout> | undefined;
   useChanges((change) => {
     // A job moves stock, units and reminders along with itself.
-    if (change === null || change.kind === 'job') void cache.invalidateQueries();
-    else void cache.invalidateQueries({ key: [change.list] });
+    heard.add(change === null || change.kind === 'job' ? null : change.list);
+    breath ??= setTimeout(() => {
+      breath = undefined;
+      const lists = [...heard];
+      heard.clear();
+      if (lists.includes(null)) void cache.invalidateQueries();
+      else for (const list of lists) void cache.invalidateQueries({ key: [list ?? ''] });
+    }, BREATH_MS);
   });
+  onScopeDispose(() => clearTimeout(breath));
 }

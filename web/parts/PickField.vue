@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="Id extends string">
 import { Combobox, ComboboxButton, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue';
 import { ChevronDown } from '@lucide/vue';
-import { computed, ref, shallowRef, watch } from 'vue';
+import { type ComponentPublicInstance, computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { searchWords } from '../../core/words/index.ts';
 import FieldBox from './FieldBox.vue';
 import type { Pick } from './picks.ts';
@@ -30,6 +30,7 @@ const found = shallowRef<readonly Pick<Id>[]>([]);
 const failed = ref('');
 const looking = ref(false);
 let asked = 0;
+const button = useTemplateRef<ComponentPublicInstance>('button');
 
 async function lookFor(typed: string): Promise<void> {
   if (props.look === undefined) return;
@@ -73,6 +74,12 @@ function begin(event: Event): void {
   // What is typed takes the place of what is picked.
   if (event.target instanceof HTMLInputElement) event.target.select();
 }
+/** A tap into the field shows the list, as one on the arrow does. */
+function tap(event: Event, open: boolean): void {
+  begin(event);
+  const { $el } = button.value ?? {};
+  if (!open && $el instanceof HTMLElement) $el.click();
+}
 </script>
 
 <template>
@@ -82,7 +89,7 @@ function begin(event: Event): void {
     :error="error"
     v-bind="hint === undefined ? {} : { hint }"
   >
-    <Combobox v-model="model" as="div" class="relative" immediate>
+    <Combobox v-slot="{ open }" v-model="model" as="div" class="relative">
       <div class="relative">
         <ComboboxInput
           :id="id"
@@ -95,8 +102,13 @@ function begin(event: Event): void {
           :aria-invalid="invalid"
           @change="text = $event.target.value"
           @focus="begin"
+          @click="tap($event, open)"
         />
-        <ComboboxButton class="absolute inset-y-0 right-0 grid w-11 place-items-center text-soft" @click="begin">
+        <ComboboxButton
+          ref="button"
+          class="absolute inset-y-0 right-0 grid w-11 place-items-center text-soft"
+          @click="begin"
+        >
           <ChevronDown :size="18" aria-hidden="true" /><span class="sr-only"
             >Show all of {{ label.toLowerCase() }}</span
           >
@@ -106,12 +118,12 @@ function begin(event: Event): void {
         class="absolute inset-x-0 z-30 mt-1 max-h-80 overflow-y-auto border border-line bg-card py-1 shadow-md"
       >
         <ComboboxOption v-if="none !== undefined && text === ''" v-slot="{ active }" value="">
-          <span class="block px-3 py-2.5 text-soft" :class="active ? 'bg-band' : ''">{{ none }}</span>
+          <span class="block px-3 py-2.5 text-soft" :class="active ? 'bg-band dark:bg-line' : ''">{{ none }}</span>
         </ComboboxOption>
         <ComboboxOption v-for="each in shown" :key="each.id" v-slot="{ active, selected }" :value="each.id">
           <span
             class="flex items-baseline justify-between gap-4 border-l-4 px-3 py-2.5"
-            :class="[active ? 'bg-band' : '', selected ? 'border-bottle' : 'border-transparent']"
+            :class="[active ? 'bg-band dark:bg-line' : '', selected ? 'border-bottle' : 'border-transparent']"
           >
             <span :class="selected ? 'font-bold' : 'font-semibold'">{{ each.words }}</span>
             <span v-if="each.about" class="text-right text-sm text-soft">{{ each.about }}</span>

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import type { AirReply } from '../../contract/index.ts';
 import { type AiringState, bayAir, type BayAir } from '../../core/clean/index.ts';
-import { useChanges } from '../data/changes.ts';
+import { BREATH_MS, useChanges } from '../data/changes.ts';
 import { airBay, readAir } from '../data/shopRows.ts';
 
 /** The air of the bay, over all jobs: what was sprayed and how it is aired. Minutes run from `since`. */
@@ -48,9 +48,6 @@ export const useAir = defineStore('air', () => {
 
   return { reply, failed, load, set, air, minuteOf };
 });
-
-/** Changes that come in one breath are followed once, ms. */
-const BREATH_MS = 120;
 
 /** Others spray and open doors too: the air is asked for anew when they do, while the component is on the screen. */
 export function useAirLive(): void {

@@ -2,9 +2,8 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { BayLine, BayReply, Change } from '../../contract/index.ts';
 import { api } from '../data/api.ts';
+import { BREATH_MS } from '../data/changes.ts';
 
-/** Changes that come in one breath are asked for together, ms. */
-const BREATH_MS = 80;
 /** More jobs than so many at once, and the whole Bay is asked for. */
 const FEW = 8;
 
