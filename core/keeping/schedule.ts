@@ -1,0 +1,77 @@
+import { addDays, dayOf, instantsAt, momentOf, weekdayOf } from '../days/index.ts';
+
+/** How many backups are kept: the newest of so many days, weeks and months that have one. */
+export const KEPT = { days: 7, weeks: 5, months: 12 } as const;
+
+/** Older than this, the last good backup is too old: a day, and half of one for a shop that was closed in the night. */
+export const TOO_OLD_HOURS = 36;
+
+const HOUR_MS = 3_600_000;
+
+/** When the shop wants its backup, by the clock on its wall. */
+export interface BackupTime {
+  /** Minutes since midnight, 0 to 1439. */
+  readonly minute: number;
+  /** IANA name. */
+  readonly timeZone: string;
+}
+
+/** Since when a backup has been due: the last moment, up to `now`, at which the wall showed the time of day for it. */
+function lastDueAt({ minute, timeZone }: BackupTime, now: string): string {
+  const today = momentOf(now, timeZone);
+  // In the night that clocks go forward the minute may not exist: the day before still stands.
+  for (const back of [0, 1, 2]) {
+    const at = instantsAt({ day: addDays(today.day, -back), minute }, timeZone)[0];
+    if (at !== undefined && at <= now) return at;
+  }
+  return now;
+}
+
+/**
+ * Whether a backup is due now.
+ * @param lastTryAt when one was last tried, well or not; null for never
+ */
+export const backupDue = (time: BackupTime, lastTryAt: string | null, now: string): boolean =>
+  lastTryAt === null || lastTryAt < lastDueAt(time, now);
+
+/** What the age of the last good backup says. */
+export type BackupAge = 'never' | 'good' | 'old';
+
+/** @param lastGoodAt ISO time; null when there is none @param now ISO time */
+export function backupAge(lastGoodAt: string | null, now: string): BackupAge {
+  if (lastGoodAt === null) return 'never';
+  return Date.parse(now) - Date.parse(lastGoodAt) > TOO_OLD_HOURS * HOUR_MS ? 'old' : 'good';
+}
+
+/** A backup that is there. */
+export interface Dated {
+  /** ISO time at which it was made. */
+  readonly at: string;
+}
+
+/**
+ * Splits backups into those to keep and those that may go: the newest of each of the last {@link KEPT} days, weeks and
+ * months that have one at all, so that a shop that was closed for a month loses nothing by it. The newest always stays.
+ */
+export function keptBackups<T extends Dated>(backups: readonly T[], timeZone: string): { keep: T[]; drop: T[] } {
+  const newestFirst = [...backups].sort((a, b) => (a.at < b.at ? 1 : -1));
+  const keep = new Set<T>();
+  for (const [most, periodOf] of [
+    [KEPT.days, (day: string) => day],
+    [KEPT.weeks, mondayOf],
+    [KEPT.months, (day: string) => day.slice(0, 7)],
+  ] as const) {
+    const seen = new Set<string>();
+    for (const backup of newestFirst) {
+      const period = periodOf(dayOf(backup.at, timeZone));
+      if (seen.has(period)) continue;
+      if (seen.size === most) break;
+      seen.add(period);
+      keep.add(backup);
+    }
+  }
+  return { keep: newestFirst.filter((each) => keep.has(each)), drop: newestFirst.filter((each) => !keep.has(each)) };
+}
+
+/** The Monday of the week of an ISO day. */
+const mondayOf = (day: string): string => addDays(day, -weekdayOf(day));
