@@ -28,6 +28,16 @@ export type {
   Settings,
   VehicleFile,
 } from './http.ts';
+export { backupBody, keepingBody, keepingInput } from './keeping.ts';
+export type {
+  BackupLine,
+  BackupStep,
+  BrokenSetting,
+  Finding,
+  FindingKind,
+  KeepingInput,
+  KeepingReply,
+} from './keeping.ts';
 export { knowledgeChange } from './knowledge.ts';
 export type { KnowledgeReply, KnowledgeScore, KnowledgeVersion } from './knowledge.ts';
 export { jobQuery, plainQuery, stockQuery, unitQuery, vehicleQuery } from './lists.ts';

@@ -24,6 +24,11 @@ export const transfer = z.strictObject({
       }),
     )
     .max(500),
+  /** Hashes of pictures that were taken and whose files are not to be had any more. */
+  lost: z
+    .array(z.string().regex(/^[0-9a-f]{64}$/))
+    .max(500)
+    .optional(),
 });
 /** The type of {@link transfer}. */
 export type Transfer = z.infer<typeof transfer>;

@@ -12,6 +12,7 @@ import { onlyFromHere, strictHeaders } from './http/guard.ts';
 import { followUpRoutes } from './http/followUps.ts';
 import { houseRoutes } from './http/house.ts';
 import { jobRoutes } from './http/jobs.ts';
+import { keepingRoutes } from './http/keeping.ts';
 import { knowledgeRoutes } from './http/knowledge.ts';
 import { pictureRoutes } from './http/pictures.ts';
 import { procedureRoutes } from './http/procedures.ts';
@@ -50,6 +51,7 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   app.use('/api', bayRoutes(services));
   app.use('/api', changeRoutes(services));
   app.use('/api', searchRoutes(services));
+  app.use('/api', keepingRoutes(services));
   app.use('/api', shopRoutes(services));
   app.use('/api', () => {
     throw new HttpError('not-found', 'There is nothing at that address.');

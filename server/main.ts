@@ -1,12 +1,18 @@
-import { dirname, join, resolve } from 'node:path';
+import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { pino } from 'pino';
 import { AdapterHub } from './adapter/hub.ts';
 import { createApp } from './app.ts';
-import { createServices } from './services.ts';
+import { realFiles as files } from './keeping/files.ts';
+import { mustNotBeLost, takeStore } from './keeping/hold.ts';
+import { inThread } from './keeping/inThread.ts';
+import { openForReading } from './keeping/openForReading.ts';
+import { placeOf, storePath } from './keeping/place.ts';
+import { machineZone } from './machineZone.ts';
+import { createServices, type ServiceOptions, type Services } from './services.ts';
 import { StoreError } from './store/errors.ts';
-import { holdStore } from './store/holder.ts';
+import { type Held } from './store/holder.ts';
 import { openStore } from './store/open.ts';
 
 const { values } = parseArgs({
@@ -15,12 +21,15 @@ const { values } = parseArgs({
     data: { type: 'string' },
     clock: { type: 'string' },
     quiet: { type: 'boolean', default: false },
+    /** The store is left as it is: everything can be looked at. */
+    'read-only': { type: 'boolean', default: false },
     /** Ports of this machine at which a stand-in for the diagnostic adapter is expected. */
     adapter: { type: 'string', multiple: true, default: ['4217'] },
   },
 });
 const log = pino({ level: values.quiet ? 'error' : 'warn' });
-const file = resolve(values.data ?? process.env.UW_DATA ?? 'var/shop.sqlite');
+const place = placeOf(storePath(values.data ?? process.env.UW_DATA ?? 'var/shop.sqlite'));
+const print = (words: string): void => void process.stdout.write(`${words}\n`);
 
 /** `--clock` starts the clock at a given moment, for pictures and demonstrations; it runs on from there. */
 function clock(): () => string {
@@ -29,25 +38,80 @@ function clock(): () => string {
   return () => new Date(Date.now() + offset).toISOString();
 }
 
+/** A store at work, and how to let go of it. */
+interface Open {
+  readonly services: Services;
+  readonly held: Held | null;
+  readonly close: () => void;
+}
+
+const HUB = new AdapterHub(values.adapter.map(Number));
+
+/** Says what is done to the columns of a store that an earlier version wrote, a line for each tenth. */
+function sayRemaking(): (done: number, of: number) => void {
+  let told = -1;
+  return (done, of) => {
+    const tenth = Math.floor((done / of) * 10);
+    if (of < 500 || tenth === told) return;
+    told = tenth;
+    print(`Reading the logs of ${of} jobs for the lists: ${tenth * 10} %`);
+  };
+}
+
+function openToWork(): Open {
+  const held = takeStore(files, place, new Date().toISOString());
+  try {
+    mustNotBeLost(place);
+    const db = openStore(place.store, { say: print });
+    const options: ServiceOptions = {
+      make: inThread(new URL('./keepingWorker.js', import.meta.url)),
+      progress: sayRemaking(),
+    };
+    const services = createServices(db, place.pictures, clock(), machineZone(), HUB, options);
+    const stop = services.keeper.watch();
+    return {
+      services,
+      held,
+      close: () => {
+        stop();
+        db.close();
+        held.release();
+      },
+    };
+  } catch (error) {
+    held.release();
+    throw error;
+  }
+}
+
+function openToRead(): Open {
+  const { db, seal, close } = openForReading(files, place.store, print);
+  const options: ServiceOptions = { readOnly: true, place, progress: sayRemaking() };
+  const services = createServices(db, place.pictures, clock(), machineZone(), HUB, options);
+  seal();
+  print(`${place.store} is open for reading only: nothing can be entered.`);
+  return { services, held: null, close };
+}
+
+function open(): Open {
+  if (values['read-only']) return openToRead();
+  try {
+    return openToWork();
+  } catch (error) {
+    if (error instanceof StoreError && error.code === 'read-only') return openToRead();
+    throw error;
+  }
+}
+
 function start(): void {
-  const held = holdStore(file, new Date().toISOString());
-  const db = openStore(file);
-  // eslint-disable-next-line no-restricted-syntax -- the machine's zone is what a shop has until it says where it is
-  const machineZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const services = createServices(
-    db,
-    join(dirname(file), 'pictures'),
-    clock(),
-    machineZone,
-    new AdapterHub(values.adapter.map(Number)),
-  );
+  const { services, held, close } = open();
   const webRoot = join(dirname(fileURLToPath(import.meta.url)), '..', 'web');
   const server = createApp(services, log, webRoot).listen(Number(values.port ?? process.env.PORT ?? 0), '127.0.0.1');
   server.on('listening', () => {
     const address = server.address();
     const port = typeof address === 'object' && address !== null ? address.port : 0;
-    held.serving(`http://127.0.0.1:${port}`);
-    process.stdout.write(`listening on http://127.0.0.1:${port}\n`);
+    held?.serving(`http://127.0.0.1:${port}`);
+    print(`listening on http://127.0.0.1:${port}`);
   });
   server.on('error', (error: NodeJS.ErrnoException) => {
     process.stderr.write(error.code === 'EADDRINUSE' ? `Port ${values.port ?? ''} is taken.\n` : `${error.message}\n`);
@@ -55,8 +119,7 @@ function start(): void {
   });
   const stop = (): void => {
     server.close(() => {
-      db.close();
-      held.release();
+      close();
       process.exit(0);
     });
     server.closeAllConnections();
@@ -65,9 +128,16 @@ function start(): void {
   process.on('SIGTERM', stop);
 }
 
+/** Exit codes as of the commands: 97 held, 4 no store that can be used. */
+function codeOf(error: unknown): number {
+  if (!(error instanceof StoreError)) return 1;
+  if (error.code === 'held') return 97;
+  return 4;
+}
+
 try {
   start();
 } catch (error) {
   process.stderr.write(`${error instanceof StoreError ? error.message : String(error)}\n`);
-  process.exit(error instanceof StoreError && error.code === 'held' ? 97 : 1);
+  process.exit(codeOf(error));
 }

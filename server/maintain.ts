@@ -1,113 +1,196 @@
-import { copyFileSync, existsSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { heldWords, holdStore, isHeld } from './store/holder.ts';
-import { openStore } from './store/open.ts';
-import { createServices } from './services.ts';
+import { parseArgs } from 'node:util';
+import { z } from 'zod';
+import type { Finding } from '../contract/index.ts';
+import { sayBytes } from '../core/keeping/index.ts';
+import { makeBackup } from './keeping/backup.ts';
+import { realFiles as files } from './keeping/files.ts';
+import { whileHeld } from './keeping/hold.ts';
+import { type Place, placeOf, storePath } from './keeping/place.ts';
+import { rebuildStore } from './keeping/rebuild.ts';
+import { type Restored, restoreStore } from './keeping/restore.ts';
+import { backupFoldersOf } from './keeping/storeSettings.ts';
+import { verifyStore } from './keeping/verify/verify.ts';
+import { machineZone } from './machineZone.ts';
 import { StoreError } from './store/errors.ts';
+import { heldWords, holderOf, isHeld } from './store/holder.ts';
+import { mustBeStore } from './store/open.ts';
 
-/** Checks every job's chain. @returns lines for the person, and whether all is whole */
-export function verifyStore(file: string): { whole: boolean; lines: string[] } {
-  const db = openStore(file);
+/** How a command ended, for whoever started it from a script. */
+const EXIT = { well: 0, failed: 1, usage: 2, notWell: 3, unusable: 4, noRoom: 5, held: 97 } as const;
+
+const USAGE = `verify [store]                    proves that a store is whole
+backup <store> [folder …]         makes a backup, also of a store that is in use
+restore <backup> <store>          puts a backup in place; what was there is kept
+  --another-shop                  … though it is of another shop
+  --not-well                      … though the store in it was not well
+rebuild [store]                   makes all lists anew from the logs
+held [store]                      says who holds a store
+`;
+
+const now = (): string => new Date().toISOString();
+const print = (words: string): void => void process.stdout.write(`${words}\n`);
+
+/** Says how far a long run is: on one line of a terminal, and seldom elsewhere. */
+function progressOf(what: string): (done: number, of: number) => void {
+  let told = 0;
+  return (done, of) => {
+    const share = of === 0 ? 100 : Math.floor((done / of) * 100);
+    if (process.stdout.isTTY) process.stdout.write(`\r${what}: ${share} %${done >= of ? '\n' : ''}`);
+    else if (share >= told + 10) print(`${what}: ${share} %`);
+    if (share >= told + 10) told = share;
+  };
+}
+
+const lineOf = ({ words, toDo }: Finding): string => `${words} ${toDo}`;
+const some = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
+
+async function verify(place: Place): Promise<number> {
+  mustBeStore(place.store);
+  const told = new Map<string, (done: number, of: number) => void>();
+  const progress = (what: string, done: number, of: number): void => {
+    const say = told.get(what) ?? progressOf(`Checking ${what}`);
+    told.set(what, say);
+    // A short run says its result and nothing else.
+    if (of >= 2000) say(done, of);
+  };
+  const check = (): ReturnType<typeof verifyStore> =>
+    verifyStore(place, { files, machineZone: machineZone(), backupFolders: backupFoldersOf(place.store), progress });
+  const { findings, jobs, entries, pictures } = await whileHeldOrReadOnly(place, check);
+  for (const finding of findings) print(lineOf(finding));
+  const counted = `${some(jobs, 'job')}, ${some(entries, 'entry', 'entries')}, ${some(pictures, 'photo')}`;
+  print(findings.length === 0 ? `Whole: ${counted}.` : `${some(findings.length, 'finding')} in ${counted}.`);
+  return findings.length === 0 ? EXIT.well : EXIT.notWell;
+}
+
+/** A place that can only be read cannot be held, and nobody can change it meanwhile. */
+async function whileHeldOrReadOnly<T>(place: Place, work: () => Promise<T>): Promise<T> {
   try {
-    const { jobs } = createServices(db, `${file}.pictures-unused`, () => new Date().toISOString(), 'UTC');
-    const results = jobs.log.jobIds().map((jobId) => ({ jobId, brokenAt: jobs.verify(jobId) }));
-    const broken = results.filter(({ brokenAt }) => brokenAt !== null);
-    return {
-      whole: broken.length === 0,
-      lines: [
-        ...broken.map(({ jobId, brokenAt }) => `Job ${jobId}: the chain breaks at entry ${brokenAt}.`),
-        `${results.length - broken.length} of ${results.length} jobs whole.`,
-      ],
-    };
-  } finally {
-    db.close();
-    rmSync(`${file}.pictures-unused`, { recursive: true, force: true });
-  }
-}
-
-/** Copies a store that may be in use to one file, complete as of one moment. */
-export async function backupStore(file: string, target: string): Promise<void> {
-  if (existsSync(target)) throw new StoreError('damaged', `${target} is there already; a backup never overwrites.`);
-  const db = openStore(file);
-  try {
-    await db.backup(target);
-  } finally {
-    db.close();
-  }
-}
-
-/** Holds a store while something is done to it. @throws StoreError when another process holds it */
-function whileHeld<T>(file: string, work: () => T): T {
-  const held = holdStore(file, new Date().toISOString());
-  try {
-    return work();
-  } finally {
-    held.release();
-  }
-}
-
-/** Puts a backup in place of a store that is not in use. The old one is kept beside it. */
-export function restoreStore(backup: string, file: string): void {
-  whileHeld(file, () => {
-    openStore(backup).close();
-    if (existsSync(file)) copyFileSync(file, `${file}.before-restore`);
-    for (const tail of ['-wal', '-shm']) rmSync(`${file}${tail}`, { force: true });
-    copyFileSync(backup, file);
-  });
-}
-
-/**
- * Makes every projection of a store that is not in use anew from its logs; all of it or nothing.
- * @param progress told after each job: how many of how many
- * @returns how many jobs were read
- */
-export function rebuildStore(file: string, progress: (done: number, of: number) => void = () => undefined): number {
-  if (!existsSync(file)) throw new StoreError('damaged', `There is no store at ${file}.`);
-  return whileHeld(file, () => {
-    const db = openStore(file);
-    try {
-      const { jobs } = createServices(db, `${file}.pictures-unused`, () => new Date().toISOString(), 'UTC');
-      return jobs.rebuild(progress);
-    } finally {
-      db.close();
-      rmSync(`${file}.pictures-unused`, { recursive: true, force: true });
-    }
-  });
-}
-
-/** Says how far a long run is, on one line of a terminal and seldom elsewhere. */
-function sayProgress(done: number, of: number): void {
-  if (process.stdout.isTTY) process.stdout.write(`\r${done} of ${of} jobs${done === of ? '\n' : ''}`);
-  else if (done === of || done % 1000 === 0) process.stdout.write(`${done} of ${of} jobs\n`);
-}
-
-const [, entry = '', command = '', ...paths] = process.argv;
-if (resolve(entry).endsWith('maintain.js')) {
-  const [first = 'var/demo/shop.sqlite', second = ''] = paths;
-  try {
-    if (command === 'verify') {
-      const { whole, lines } = verifyStore(first);
-      process.stdout.write(`${lines.join('\n')}\n`);
-      process.exit(whole ? 0 : 1);
-    } else if (command === 'backup' && second !== '') {
-      await backupStore(first, second);
-      process.stdout.write(`Copied to ${second}. Copy the folder “pictures” beside it as well.\n`);
-    } else if (command === 'restore' && second !== '') {
-      restoreStore(first, second);
-      process.stdout.write(`${second} now holds the backup; what it held before is in ${second}.before-restore.\n`);
-    } else if (command === 'rebuild') {
-      const jobs = rebuildStore(first, sayProgress);
-      process.stdout.write(`${first}: what is searched and listed was made anew from the logs of ${jobs} jobs.\n`);
-    } else if (command === 'held') {
-      if (isHeld(first)) throw new StoreError('held', heldWords(first));
-    } else {
-      process.stdout.write(
-        'verify [store] · backup <store> <to> · restore <backup> <store> · rebuild [store] · held [store]\n',
-      );
-      process.exit(2);
-    }
+    return await whileHeld(files, place, now(), work);
   } catch (error) {
-    process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
-    process.exit(error instanceof StoreError && error.code === 'held' ? 97 : 1);
+    if (!(error instanceof StoreError) || error.code !== 'read-only') throw error;
+    return work();
   }
+}
+
+const STEPS = {
+  copy: 'Copying',
+  check: 'Checking',
+  pack: 'Packing',
+  'read back': 'Reading back',
+  'second copy': 'Second copy',
+} as const;
+
+async function backup(place: Place, folders: readonly string[]): Promise<number> {
+  mustBeStore(place.store);
+  if (isHeld(place.store)) return backupByHolder(place, folders);
+  const chosen = folders.length > 0 ? folders : backupFoldersOf(place.store);
+  const { line, findings, removed } = await whileHeld(files, place, now(), () => {
+    const told = new Map<string, (done: number, of: number) => void>();
+    return makeBackup(
+      files,
+      { place, folders: chosen, now: now(), machineZone: machineZone() },
+      (step, done, of) => {
+        const say = told.get(step) ?? progressOf(STEPS[step]);
+        told.set(step, say);
+        say(done, of);
+      },
+    );
+  });
+  for (const finding of findings) print(lineOf(finding));
+  for (const name of removed) print(`${name} had its time and was removed.`);
+  print(`${line.folder}/${line.name}: ${sayBytes(line.bytes)}, read back and whole.`);
+  return line.good ? EXIT.well : EXIT.notWell;
+}
+
+/** What of the server's answer is told. */
+const reply = z.object({
+  running: z.object({}).nullable(),
+  lastTry: z.object({ ok: z.boolean(), words: z.string() }).nullable(),
+});
+
+/** A store that is served is backed up by its server, into the folders that the shop chose. */
+async function backupByHolder({ store }: Place, folders: readonly string[]): Promise<number> {
+  const address = holderOf(store)?.address ?? '';
+  if (address === '') throw new StoreError('held', heldWords(store));
+  if (folders.length > 0)
+    throw new StoreError('held', `${heldWords(store)} Its backups go where Settings says; leave out the folder.`);
+  print(`The store is in use; the program at ${address} makes the backup.`);
+  await fetch(`${address}/api/backups`, { method: 'POST' });
+  for (;;) {
+    const { running, lastTry } = reply.parse(await (await fetch(`${address}/api/keeping`)).json());
+    if (running === null) {
+      print(lastTry?.words ?? '');
+      return lastTry?.ok === true ? EXIT.well : EXIT.failed;
+    }
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+}
+
+function told({ jobs, madeAt, kept, onlyInKept, notes }: Restored, { store }: Place): void {
+  print(`${store} holds ${some(jobs, 'job')}${madeAt === null ? '' : ` as of ${madeAt}`}.`);
+  for (const note of notes) print(note);
+  if (kept === null) return;
+  print(`What was there is kept in ${kept}.`);
+  if (onlyInKept.length === 0) print('It has nothing that the backup had not.');
+  else for (const line of ['It has, and the backup had not:', ...onlyInKept]) print(line);
+}
+
+async function run(): Promise<number> {
+  const { values, positionals } = parseArgs({
+    allowPositionals: true,
+    options: { 'another-shop': { type: 'boolean' }, 'not-well': { type: 'boolean' } },
+  });
+  const [command = '', first, second, ...more] = positionals;
+  const place = placeOf(storePath(first ?? 'var/demo/shop.sqlite'));
+  switch (command) {
+    case 'verify':
+      return verify(place);
+    case 'backup':
+      if (first === undefined) break;
+      return backup(place, [second, ...more].flatMap((folder) => (folder === undefined ? [] : [resolve(folder)])));
+    case 'restore': {
+      if (first === undefined || second === undefined) break;
+      const target = placeOf(storePath(second));
+      const task = {
+        backup: resolve(first),
+        place: target,
+        now: now(),
+        machineZone: machineZone(),
+        anotherShop: values['another-shop'] ?? false,
+        notWell: values['not-well'] ?? false,
+      };
+      told(await whileHeld(files, target, now(), () => restoreStore(files, task, progressOf('Unpacking'))), target);
+      return EXIT.well;
+    }
+    case 'rebuild': {
+      mustBeStore(place.store);
+      const jobs = await whileHeld(files, place, now(), () =>
+        rebuildStore(place, machineZone(), progressOf('Reading jobs')),
+      );
+      print(`${place.store}: what is searched and listed was made anew from the logs of ${some(jobs, 'job')}.`);
+      return EXIT.well;
+    }
+    case 'held':
+      if (isHeld(place.store)) throw new StoreError('held', heldWords(place.store));
+      return EXIT.well;
+  }
+  process.stdout.write(USAGE);
+  return EXIT.usage;
+}
+
+function codeOf(error: unknown): number {
+  if ((error as { code?: string }).code === 'ENOSPC') return EXIT.noRoom;
+  if (!(error instanceof StoreError)) return EXIT.failed;
+  if (error.code === 'held') return EXIT.held;
+  if (error.code === 'no-room') return EXIT.noRoom;
+  return error.code === 'not-whole' || error.code === 'damaged' ? EXIT.notWell : EXIT.unusable;
+}
+
+try {
+  process.exitCode = await run();
+} catch (error) {
+  const { code, message } = error as { code?: string; message?: string };
+  process.stderr.write(`${code === 'ENOSPC' ? 'The disk is full. Nothing was changed.' : (message ?? String(error))}\n`);
+  process.exitCode = codeOf(error);
 }

@@ -2,6 +2,11 @@ import type { Database } from 'better-sqlite3';
 import type { ShopResult } from '../core/choose/index.ts';
 import type { ThrottleKind } from '../core/vehicle/index.ts';
 import { AdapterHub } from './adapter/hub.ts';
+import { makeBackup } from './keeping/backup.ts';
+import { type Files, realFiles } from './keeping/files.ts';
+import { HeadsFile } from './keeping/heads.ts';
+import { Keeper, type MakeBackup } from './keeping/keeper.ts';
+import { type Place, placeOf } from './keeping/place.ts';
 import { Air } from './store/air.ts';
 import { Audit } from './store/audit.ts';
 import { Bay } from './store/bay.ts';
@@ -47,12 +52,27 @@ export interface Services {
   readonly audit: Audit;
   /** One request, one transaction. */
   readonly oneGo: OneGo;
+  readonly keeper: Keeper;
   readonly hub: AdapterHub;
   readonly results: (throttle: ThrottleKind) => readonly ShopResult[];
   readonly pictures: Pictures;
   /** ISO time. */
   readonly now: () => string;
   readonly printing: Printing;
+}
+
+/** What services may be given otherwise than usual. */
+export interface ServiceOptions {
+  /** By which files are written. */
+  readonly files?: Files;
+  /** Where backups are made: in this thread, unless it is another. */
+  readonly make?: MakeBackup;
+  /** The store can only be read: nothing beside it is written either. */
+  readonly readOnly?: boolean;
+  /** Where the store really lies, when what is open is a copy of it. */
+  readonly place?: Place;
+  /** Told how far it is when columns of all jobs are made anew. */
+  readonly progress?: (done: number, of: number) => void;
 }
 
 /**
@@ -66,6 +86,7 @@ export function createServices(
   now: () => string,
   machineZone: string,
   hub = new AdapterHub(),
+  { files = realFiles, make, readOnly = false, place = placeOf(db.name), progress }: ServiceOptions = {},
 ): Services {
   const oneGo = new OneGo(db);
   const audit = new Audit(db);
@@ -75,7 +96,7 @@ export function createServices(
   const vehicles = new Vehicles(db, units, audit, search);
   const settings = new Settings(db, audit, machineZone);
   const tools = new Tools(db);
-  const pictures = new Pictures(db, pictureFolder);
+  const pictures = new Pictures(db, pictureFolder, files);
   const knowledge = new KnowledgeStore(db);
   knowledge.ship(now());
   const families = new Families(db, audit);
@@ -92,7 +113,7 @@ export function createServices(
     house,
     units,
   });
-  jobs.remakeProjections();
+  jobs.remakeProjections(progress);
   const stock = new Stock(db, audit);
   oneGo.run(() => {
     stock.keyNumbers();
@@ -101,6 +122,22 @@ export function createServices(
   const jobLines = new JobLines(db, search);
   const changes = new Changes();
   jobs.onChange((id, version) => changes.tell({ kind: 'job', id, version }));
+  if (!readOnly) {
+    const heads = new HeadsFile(db, files, place.heads);
+    jobs.onChange((id) => heads.grown(id));
+    oneGo.onWritten(() => heads.written());
+  }
+  const keeper = new Keeper({
+    db,
+    place: { ...place, pictures: pictureFolder },
+    files,
+    settings,
+    changes,
+    now,
+    machineZone,
+    make: make ?? ((task, told) => makeBackup(files, task, told)),
+    readOnly,
+  });
   return {
     vehicles,
     jobLines,
@@ -117,10 +154,11 @@ export function createServices(
     units,
     house,
     stock,
-    air: new Air(db, audit),
+    air: new Air(db, audit, settings),
     followUps: new FollowUps(db),
     audit,
     oneGo,
+    keeper,
     hub,
     results: (throttle) => shopResults(db, throttle),
     pictures,

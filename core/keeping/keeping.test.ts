@@ -77,11 +77,13 @@ describe('a backup at three in the night', () => {
 
 describe('the last good backup', () => {
   it.each([
-    [null, 'never'],
-    ['2026-05-12T02:00:00.000Z', 'good'],
-    ['2026-05-12T01:08:00.000Z', 'old'],
-  ])('of %s is %s', (made, age) => {
-    expect(backupAge(made, '2026-05-13T13:09:00.000Z')).toBe(age);
+    ['2026-05-12T02:00:00.000Z', '2026-01-01T08:00:00.000Z', 'good'],
+    ['2026-05-12T01:08:00.000Z', '2026-01-01T08:00:00.000Z', 'old'],
+    [null, '2026-01-01T08:00:00.000Z', 'never'],
+    [null, '2026-05-13T08:00:00.000Z', 'not-yet'],
+    [null, null, 'not-yet'],
+  ])('of %s, with work since %s, is %s', (made, since, age) => {
+    expect(backupAge(made, since, '2026-05-13T13:09:00.000Z')).toBe(age);
   });
 });
 

@@ -34,13 +34,18 @@ function lastDueAt({ minute, timeZone }: BackupTime, now: string): string {
 export const backupDue = (time: BackupTime, lastTryAt: string | null, now: string): boolean =>
   lastTryAt === null || lastTryAt < lastDueAt(time, now);
 
-/** What the age of the last good backup says. */
-export type BackupAge = 'never' | 'good' | 'old';
+/** What the age of the last good backup says: good, too old, never made, or not yet since the first work is of today. */
+export type BackupAge = 'good' | 'old' | 'never' | 'not-yet';
 
-/** @param lastGoodAt ISO time; null when there is none @param now ISO time */
-export function backupAge(lastGoodAt: string | null, now: string): BackupAge {
-  if (lastGoodAt === null) return 'never';
-  return Date.parse(now) - Date.parse(lastGoodAt) > TOO_OLD_HOURS * HOUR_MS ? 'old' : 'good';
+/**
+ * @param lastGoodAt ISO time; null when there is none
+ * @param workSince ISO time of the first entry that there is to lose; null for none
+ * @param now ISO time
+ */
+export function backupAge(lastGoodAt: string | null, workSince: string | null, now: string): BackupAge {
+  const isLong = (since: string): boolean => Date.parse(now) - Date.parse(since) > TOO_OLD_HOURS * HOUR_MS;
+  if (lastGoodAt !== null) return isLong(lastGoodAt) ? 'old' : 'good';
+  return workSince !== null && isLong(workSince) ? 'never' : 'not-yet';
 }
 
 /** A backup that is there. */

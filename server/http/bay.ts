@@ -17,7 +17,7 @@ export function bayRoutes({
   // Of one job when it is named: no line when it is not open.
   router.get('/bay', (request, response) => {
     const { job } = parse(bayQuery, request.query);
-    const place = { timeZone: settings.timeZone(), calendar: settings.calendar() };
+    const place = { timeZone: settings.timeZone(), calendar: settings.read('calendar') };
     response.json({ now: now(), lines: bay.lines(now(), place, job) });
   });
   // How many open jobs want each part that they do not have in hand yet, and how many have something off.

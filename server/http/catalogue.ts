@@ -35,6 +35,7 @@ export const ERROR_STATUS = {
   'no-such-vehicle': 404,
   'no-such-procedure': 404,
   'no-such-picture': 404,
+  'picture-lost': 410,
   'too-large': 413,
   'wrong-type': 415,
   'cannot-write': 507,

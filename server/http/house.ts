@@ -69,7 +69,7 @@ export function houseRoutes(services: Services): Router {
     change(services, (request, actor) => {
       const { measures } = parse(measuresBody, request.body);
       // Whoever is asked first answers for the shop; to think again is for those who set its figures.
-      if (settings.measures() !== null) mustLead(actor, 'Which gallon is meant here');
+      if (settings.read('measures') !== null) mustLead(actor, 'Which gallon is meant here');
       settings.set({ measures }, actor);
       return { body: settings.shop() };
     }),

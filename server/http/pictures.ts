@@ -16,6 +16,11 @@ export function pictureRoutes({ pictures, oneGo, now }: Services): Router {
     express.raw({ type: ['image/*', 'application/octet-stream'], limit: '15mb' }),
     async (request, response) => {
       if (!Buffer.isBuffer(request.body)) throw new HttpError('wrong-type', 'Expected a picture: JPEG, PNG or WebP.');
+      if (!pictures.hasRoom())
+        throw new HttpError(
+          'cannot-write',
+          'The disk is nearly full: photos are not taken in any more, so that what is typed still is. The photo is kept on this device until there is room.',
+        );
       const prepared = await pictures.prepare(request.body);
       if (prepared === null)
         throw new HttpError('bad-picture', 'That is not a picture that can be read: expected JPEG, PNG or WebP.');
@@ -26,15 +31,22 @@ export function pictureRoutes({ pictures, oneGo, now }: Services): Router {
   router.get('/:hash', async (request, response, next) => {
     const { original, size } = parse(query, request.query);
     const file = await pictures.copy(parse(hash, request.params.hash), original === '1' ? 'original' : size);
-    if (file === null) throw new HttpError('no-such-picture', 'There is no such picture.');
+    if (file.path === null) throw noPicture(file.why);
     response.sendFile(
       file.path,
       { headers: { 'content-type': file.mime, 'cache-control': 'private, max-age=31536000, immutable' } },
       (error) => {
-        if (error) next(error);
+        if (error) next((error as { code?: string }).code === 'ENOENT' ? noPicture('lost') : error);
       },
     );
   });
 
   return router;
 }
+
+const noPicture = (why: 'unknown' | 'lost'): HttpError =>
+  why === 'unknown'
+    ? new HttpError('no-such-picture', 'There is no such picture.')
+    : new HttpError('picture-lost', 'This photo is not on the disk any more, or not whole.', {
+        wouldHelp: 'Take it in again if somebody still has it: the same photo takes its old place.',
+      });

@@ -51,7 +51,7 @@ export function shopRoutes(services: Services): Router {
   const { people, settings, tools, procedures, knowledge, families, house, stock, audit, now, oneGo } = services;
   const router = Router();
   router.get('/health', (_request, response) => {
-    settings.get('shop-name');
+    settings.read('shop-name');
     response.json({ ok: true });
   });
   router.get('/shop', (_request, response) => {
@@ -60,7 +60,7 @@ export function shopRoutes(services: Services): Router {
       people: people.all(),
       wrenches: tools.wrenches(),
       tools: tools.all(),
-      calendar: settings.calendar(),
+      calendar: settings.read('calendar'),
       rules: house.rules(),
       now: now(),
     });
@@ -71,7 +71,7 @@ export function shopRoutes(services: Services): Router {
       const { calendar: told } = parse(calendarBody, request.body);
       mustLead(actor, 'The opening hours');
       settings.setCalendar(told, actor);
-      return { body: settings.calendar() };
+      return { body: settings.read('calendar') };
     }),
   );
   // A shop file fills the store at once; a procedure that cannot be worked from refuses the whole file.

@@ -3,11 +3,15 @@ import { UNIT_KINDS } from '../../core/vehicle/index.ts';
 import type { Pictures } from '../store/pictures.ts';
 import { markedForPrint, type PrintedPicture } from './markedPicture.ts';
 
+/** A picture that was taken and is not to be had: the gap that is left of it, in words. */
+export interface PictureGap {
+  readonly gap: string;
+}
 /** The last picture before and the last after of one subject; null where there is none. */
 export interface PicturePair {
   readonly subject: string;
-  readonly before: PrintedPicture | null;
-  readonly after: PrintedPicture | null;
+  readonly before: PrintedPicture | PictureGap | null;
+  readonly after: PrintedPicture | PictureGap | null;
 }
 
 /** Wide enough for half a page at 200 dots an inch. */
@@ -16,12 +20,14 @@ const PRINT_WIDTH = 700;
 /** Pairs for the printed sheet, in the order in which their subjects first appear. */
 export async function pairsForPrint(job: Job, pictures: Pictures): Promise<PicturePair[]> {
   const subjects = [...new Set(job.pictures.map(({ subject }) => subject))];
-  const last = async (subject: string, when: 'before' | 'after'): Promise<PrintedPicture | null> => {
+  const last = async (subject: string, when: 'before' | 'after'): Promise<PicturePair['before']> => {
     const found = job.pictures.filter((picture) => picture.subject === subject && picture.when === when).at(-1);
-    const file = found === undefined ? null : pictures.file(found.hash, true);
-    return file === null || found === undefined
-      ? null
-      : markedForPrint(file.path, found, PRINT_WIDTH, PRINT_WIDTH * 0.75);
+    if (found === undefined) return null;
+    const { path } = pictures.original(found.hash);
+    // One that is there and cannot be read is as good as lost; the sheet goes out all the same.
+    const printed =
+      path === null ? null : await markedForPrint(path, found, PRINT_WIDTH, PRINT_WIDTH * 0.75).catch(() => null);
+    return printed ?? { gap: `Photo lost: its file ${found.hash.slice(0, 8)}… is not on the disk, or not whole.` };
   };
   return Promise.all(
     subjects.map(async (subject) => ({

@@ -55,6 +55,14 @@ function printPictures(doc: Doc, pairs: readonly PicturePair[]): void {
       const x = LEFT + index * (width + 14);
       doc.rect(x, top, width, height).lineWidth(0.7).strokeColor(LINE).stroke();
       if (picture === null) continue;
+      if ('gap' in picture) {
+        doc
+          .font('text')
+          .fontSize(9.5)
+          .fillColor(SOFT)
+          .text(picture.gap, x + 12, top + height / 2 - 12, { width: width - 24, align: 'center' });
+        continue;
+      }
       doc.image(picture.jpeg, x, top, { width, height });
       for (const words of picture.words) printWords(doc, words, [x, top, width, height]);
     }

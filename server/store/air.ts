@@ -1,13 +1,13 @@
 import type { Database } from 'better-sqlite3';
 import type { AirReply, StockDetail } from '../../contract/index.ts';
-import { type AiringState, USUAL_AIRING } from '../../core/clean/index.ts';
+import type { AiringState } from '../../core/clean/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
 import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
+import type { Settings } from './settings.ts';
 
 /** Air is followed for so long after the last spray. */
 const AIR_HOURS = 24;
-const ROOM_M3 = 180;
 
 type ReleaseRow = Omit<AirReply['releases'][number], 'safety'> & { readonly detail: string | null };
 
@@ -15,9 +15,11 @@ type ReleaseRow = Omit<AirReply['releases'][number], 'safety'> & { readonly deta
 export class Air {
   readonly #sql: Database['prepare'];
   readonly #audit: Audit;
+  readonly #settings: Settings;
 
-  constructor(db: Database, audit: Audit) {
+  constructor(db: Database, audit: Audit, settings: Settings) {
     this.#audit = audit;
+    this.#settings = settings;
     this.#sql = prepared(db);
   }
 
@@ -43,8 +45,8 @@ export class Air {
     const airings = [...before, ...since];
     return {
       now,
-      roomM3: Number(this.#setting('bay-volume-m3') ?? ROOM_M3),
-      rates: this.#rates(),
+      roomM3: this.#settings.read('bay-volume-m3'),
+      rates: this.#settings.read('air-rates'),
       state: airings.at(-1)?.state ?? 'shut',
       releases,
       airings,
@@ -57,18 +59,7 @@ export class Air {
 
   /** Sets the volume of the bay and what doors and fan change of its air. Writes an audit row. */
   setRoom(roomM3: number, rates: Readonly<Record<AiringState, number>>, who: Stamp): void {
-    const put = this.#sql('INSERT OR REPLACE INTO setting (key, value) VALUES (?, ?)');
-    put.run('bay-volume-m3', String(roomM3));
-    put.run('air-rates', JSON.stringify(rates));
+    this.#settings.adopt({ 'bay-volume-m3': String(roomM3), 'air-rates': JSON.stringify(rates) });
     this.#audit.write(who, 'bay-air', 'shop', { roomM3, rates });
-  }
-
-  #rates(): Readonly<Record<AiringState, number>> {
-    const told = this.#setting('air-rates');
-    return told === undefined ? USUAL_AIRING : (JSON.parse(told) as Record<AiringState, number>);
-  }
-
-  #setting(key: string): string | undefined {
-    return this.#sql<[string], { value: string }>('SELECT value FROM setting WHERE key = ?').get(key)?.value;
   }
 }

@@ -36,7 +36,7 @@ export function answer(asks: Asks, job: Job | null, by: string, sources: Sources
     knowledge: knowledgeFor(asks.knowledge, job, knowledge),
     family: asks.family ? families.get((vehicle ?? job?.vehicle)?.familyId ?? null) : null,
     rules: asks.rules ? house.rules() : {},
-    measures: asks.measures ? settings.measures() : null,
+    measures: asks.measures ? settings.read('measures') : null,
     role: asks.role ? people.roleOf(by) : null,
   };
 }

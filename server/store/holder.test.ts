@@ -3,7 +3,6 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { rebuildStore, restoreStore } from '../maintain.ts';
 import { holderOf, holdStore, isHeld } from './holder.ts';
 import { openStore } from './open.ts';
 
@@ -58,16 +57,5 @@ describe('a store', () => {
     await other.kill();
     expect(isHeld(store)).toBe(false);
     holdStore(store, '2026-05-13T09:00:00.000Z').release();
-  });
-  it('that is held is neither restored nor rebuilt', () => {
-    const copy = join(folder, 'copy.sqlite');
-    openStore(copy).close();
-    const held = holdStore(store, '2026-05-13T08:00:00.000Z');
-    expect(() => restoreStore(copy, store)).toThrow('is held by');
-    expect(() => rebuildStore(store)).toThrow('is held by');
-    held.release();
-    restoreStore(copy, store);
-    expect(rebuildStore(store)).toBe(0);
-    expect(() => rebuildStore(join(folder, 'none.sqlite'))).toThrow('There is no store at');
   });
 });

@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { hostname } from 'node:os';
 import { dirname } from 'node:path';
-import Sqlite from 'better-sqlite3';
+import Sqlite, { type Database } from 'better-sqlite3';
 import { StoreError } from './errors.ts';
 
 /** Who works on a store. */
@@ -36,31 +36,48 @@ export function holderOf(store: string): Holder | null {
 /**
  * Holds a store against every other process. The lock is the operating system's own on a small file beside the store:
  * it goes with the process, however that ends, so a crashed holder never stands in the way.
- * @throws StoreError `held`, naming the holder and where it serves
+ * @throws StoreError `held`, naming the holder and where it serves; `read-only` where nothing can be written
  */
 export function holdStore(store: string, now: string): Held {
-  mkdirSync(dirname(store), { recursive: true });
-  const lock = new Sqlite(lockFile(store), { timeout: 0 });
+  let lock: Database | null = null;
   try {
+    mkdirSync(dirname(store), { recursive: true });
+    lock = new Sqlite(lockFile(store), { timeout: 0 });
     lock.pragma('journal_mode = DELETE');
     lock.exec('BEGIN EXCLUSIVE');
   } catch (error) {
-    lock.close();
-    throw new StoreError('held', heldWords(store), error);
+    lock?.close();
+    throw whyNotHeld(store, error);
   }
+  const file = lock;
   const write = (address: string): void => {
     const holder: Holder = { process: process.pid, host: hostname(), since: now, address };
-    writeFileSync(holderFile(store), `${JSON.stringify(holder)}\n`);
+    try {
+      writeFileSync(holderFile(store), `${JSON.stringify(holder)}\n`);
+    } catch {
+      // The lock holds without it, on a full disk for one; whoever comes second is told less.
+    }
   };
   write('');
   return {
     serving: write,
     release: () => {
-      if (!lock.open) return;
+      if (!file.open) return;
       rmSync(holderFile(store), { force: true });
-      lock.close();
+      file.close();
     },
   };
+}
+
+const CANNOT_WRITE = /^(SQLITE_READONLY|SQLITE_CANTOPEN|EROFS|EACCES|EPERM)/;
+
+/** Why a store cannot be held: another has it, nothing can be written there, or what the disk says. */
+function whyNotHeld(store: string, error: unknown): unknown {
+  const { code = '' } = error as { code?: string };
+  if (code.startsWith('SQLITE_BUSY')) return new StoreError('held', heldWords(store), error);
+  if (CANNOT_WRITE.test(code))
+    return new StoreError('read-only', `Nothing can be written beside ${store}; it can only be read.`, error);
+  return error;
 }
 
 /** Who holds a store and what to do, as a sentence. */

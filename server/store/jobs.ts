@@ -13,7 +13,9 @@ import {
 } from '../../core/job/index.ts';
 import type { Vehicle } from '../../core/vehicle/index.ts';
 import { answer, type Sources } from './answering.ts';
+import { remakeBalances, remakeIndexes } from './balances.ts';
 import { firstBreak } from './chain.ts';
+import { StoreError } from './errors.ts';
 import { HandsOn } from './handsOn.ts';
 import { type Arrival, EventLog } from './log.ts';
 import type { OneGo } from './oneGo.ts';
@@ -21,6 +23,7 @@ import { prepared } from './prepared.ts';
 import { Projector } from './project.ts';
 import { readLog, readTail } from './reader.ts';
 import { moveUnits } from './unitMoves.ts';
+import { VERSION } from '../version.ts';
 
 /** How a command ended. */
 export type Outcome =
@@ -37,6 +40,7 @@ const KEPT = 64;
 /** Takes commands and answers with logs. */
 export class Jobs {
   readonly log: EventLog;
+  readonly #db: Database;
   readonly #oneGo: OneGo;
   readonly #sql: Database['prepare'];
   readonly #projector: Projector;
@@ -46,6 +50,7 @@ export class Jobs {
   readonly #listeners = new Set<(jobId: string, version: number) => void>();
 
   constructor(db: Database, oneGo: OneGo, sources: Sources) {
+    this.#db = db;
     this.#oneGo = oneGo;
     this.#sql = prepared(db);
     this.log = new EventLog(db);
@@ -168,32 +173,57 @@ export class Jobs {
 
   #nextNumber(): number {
     const row = this.#sql<[], { highest: number | null }>('SELECT MAX(number) AS highest FROM job_summary').get();
-    return (row?.highest ?? Number(this.#sources.settings.get('first-job-number') ?? '1') - 1) + 1;
+    return (row?.highest ?? this.#sources.settings.read('first-job-number') - 1) + 1;
   }
 
   /**
-   * Makes every projection anew from the logs: what was there goes first, so that nothing of before is left.
+   * Makes every projection anew from the logs, and every balance and index: all of it or nothing.
    * @param progress told after each job: how many of how many
+   * @param unreadable told of a job whose log cannot be read, which then keeps what it had; without it that ends the rebuild
+   * @throws StoreError when a log cannot be read
    */
-  rebuild(progress: (done: number, of: number) => void = () => undefined): number {
+  rebuild(
+    progress: (done: number, of: number) => void = () => undefined,
+    unreadable: ((error: StoreError) => void) | null = null,
+  ): number {
     const ids = this.log.jobIds();
     this.#oneGo.run(() => {
-      this.#projector.clear();
-      this.#handsOn.clear();
+      remakeIndexes(this.#db);
       for (const [index, jobId] of ids.entries()) {
-        const { job } = readLog(jobId, this.log.since(jobId, 0));
-        if (job !== null) this.#projector.write(null, job);
+        try {
+          const { job } = readLog(jobId, this.log.since(jobId, 0));
+          if (job !== null) this.#projector.makeAnew(job);
+        } catch (error) {
+          if (unreadable === null || !(error instanceof StoreError)) throw error;
+          unreadable(error);
+        }
         this.#handsOn.makeAnew(jobId);
         progress(index + 1, ids.length);
       }
+      this.#projector.dropStrays();
+      this.#handsOn.dropStrays();
+      remakeBalances(this.#db);
       this.#sql("DELETE FROM setting WHERE key = 'projections'").run();
+      this.#sources.settings.setMark('projected-by', this.#projectedBy());
     });
     return ids.length;
   }
 
-  /** Rebuilds when a migration has asked for it. @returns how many jobs were read */
-  remakeProjections(): number {
-    return this.#sources.settings.get('projections') === undefined ? 0 : this.rebuild();
+  /**
+   * Rebuilds when a migration has asked for it, and when the columns were made by another version of the program or for
+   * another place: words and days in them may read otherwise now.
+   * A job that cannot be read keeps what it had, and keeps nobody from working on the others.
+   * @param progress told after each job: how many of how many
+   * @returns how many jobs were read
+   */
+  remakeProjections(progress?: (done: number, of: number) => void): number {
+    const { settings } = this.#sources;
+    const asked = settings.mark('projections') !== undefined;
+    return asked || settings.mark('projected-by') !== this.#projectedBy() ? this.rebuild(progress, () => undefined) : 0;
+  }
+
+  #projectedBy(): string {
+    return `${VERSION} ${this.#sources.settings.timeZone()}`;
   }
 
   /** Adopts an imported log, whose chain was verified. Call inside a transaction. @returns false when there is such a job already */

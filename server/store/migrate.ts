@@ -7,7 +7,8 @@ import { StoreError } from './errors.ts';
 /** Beside this file in the source, and beside the bundle once built. */
 const HERE = fileURLToPath(new URL('./migrations/', import.meta.url));
 
-interface Migration {
+/** One step from version to version, as its file holds it. */
+export interface Migration {
   readonly name: string;
   readonly sql: string;
   readonly checksum: string;
@@ -23,16 +24,23 @@ function readMigrations(folder: string): Migration[] {
     });
 }
 
+/** How far a database is behind the program: names of what is to be applied, in order. */
+export interface Behind {
+  readonly pending: readonly Migration[];
+}
+
 /**
- * Brings a database up to the program's version. What was applied must be a prefix of what the program knows, with
- * the same contents; otherwise nothing is touched. Each file and the row that records it are one transaction.
- * @throws StoreError when the database is newer than the program, its history differs, or a file fails
+ * What a database lacks. What was applied must be a prefix of what the program knows, with the same contents.
+ * @throws StoreError when the database is of another program, newer than this one, or its history differs
  */
-export function migrate(db: Database, folder: string = HERE): void {
-  db.exec(
-    'CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, checksum TEXT NOT NULL, applied_at TEXT NOT NULL) STRICT',
-  );
+export function behind(db: Database, folder: string = HERE): Behind {
   const known = readMigrations(folder);
+  const tables = db
+    .prepare<[], { name: string }>("SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")
+    .all();
+  if (tables.length === 0) return { pending: known };
+  if (!tables.some(({ name }) => name === 'migration'))
+    throw new StoreError('foreign', 'This is a database of another program. Nothing in it was touched.');
   const applied = db
     .prepare<[], { name: string; checksum: string }>('SELECT name, checksum FROM migration ORDER BY name')
     .all();
@@ -51,7 +59,23 @@ export function migrate(db: Database, folder: string = HERE): void {
       );
     }
   }
-  for (const { name, sql, checksum } of known.slice(applied.length)) {
+  return { pending: known.slice(applied.length) };
+}
+
+/**
+ * Brings a database up to the program's version; otherwise nothing is touched. Each file and the row that records it
+ * are one transaction.
+ * @param say told what is being done, before it is
+ * @throws StoreError as {@link behind} does, and when a file fails
+ */
+export function migrate(db: Database, folder: string = HERE, say: (words: string) => void = () => undefined): void {
+  const { pending } = behind(db, folder);
+  if (pending.length === 0) return;
+  db.exec(
+    'CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, checksum TEXT NOT NULL, applied_at TEXT NOT NULL) STRICT',
+  );
+  for (const { name, sql, checksum } of pending) {
+    say(`Bringing the store up to date: ${name}`);
     try {
       db.transaction(() => {
         db.exec(sql);

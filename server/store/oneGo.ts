@@ -7,6 +7,7 @@ import type { Database } from 'better-sqlite3';
 export class OneGo {
   readonly #db: Database;
   #after: (() => void)[] | null = null;
+  #written: () => void = () => undefined;
 
   constructor(db: Database) {
     this.#db = db;
@@ -24,7 +25,13 @@ export class OneGo {
       this.#after = null;
     }
     for (const each of after) each();
+    this.#written();
     return result;
+  }
+
+  /** Calls back whenever a transaction is on disk. */
+  onWritten(listener: () => void): void {
+    this.#written = listener;
   }
 
   /** Does something once what is written now is on disk: at once when no transaction is open. */

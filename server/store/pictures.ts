@@ -1,8 +1,9 @@
-import { createHash, randomUUID } from 'node:crypto';
-import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, renameSync, writeSync } from 'node:fs';
+import { closeSync, openSync, readFileSync, readSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Database } from 'better-sqlite3';
 import sharp from 'sharp';
+import { LAST_BYTES } from '../../core/keeping/index.ts';
+import { type Files, hashOf, isWhole, lengthOf, putFile } from '../keeping/files.ts';
 import { prepared } from './prepared.ts';
 
 /** A stored picture. */
@@ -26,6 +27,16 @@ const SMALL_SIDE = 360;
 /** Which copy of a picture is asked for. */
 export type PictureSize = 'original' | 'shown' | 'small';
 
+/** A file of a picture, or why there is none: it was never sent here, or it is gone or damaged. */
+export type PictureFile =
+  { readonly path: string; readonly mime: string } | { readonly path: null; readonly why: 'unknown' | 'lost' };
+
+const toShow = (from: Buffer | string): Promise<Buffer> =>
+  sharp(from)
+    .rotate()
+    .resize(SHOWN_SIDE, SHOWN_SIDE, { fit: 'inside', withoutEnlargement: true })
+    .webp({ quality: 82 })
+    .toBuffer();
 const smaller = (from: Buffer | string): Promise<Buffer> =>
   sharp(from)
     .resize(SMALL_SIDE, SMALL_SIDE, { fit: 'inside', withoutEnlargement: true })
@@ -36,17 +47,26 @@ const smaller = (from: Buffer | string): Promise<Buffer> =>
 export class Pictures {
   readonly #sql: Database['prepare'];
   readonly #folder: string;
+  readonly #files: Files;
 
-  constructor(db: Database, folder: string) {
+  constructor(db: Database, folder: string, files: Files) {
     this.#sql = prepared(db);
     this.#folder = folder;
-    mkdirSync(folder, { recursive: true });
+    this.#files = files;
+  }
+
+  /** Whether there is room for pictures; the last of the disk is for what is typed. */
+  hasRoom(): boolean {
+    const free = this.#files.freeBytes(this.#folder);
+    return free === null || free >= LAST_BYTES;
   }
 
   /**
-   * Writes a picture's files, the original and the copies that screens show; {@link record} makes it known. Files that
-   * are never recorded are only room on the disk.
+   * Writes a picture's files, the original and the copies that screens show; {@link record} makes it known. What is
+   * there already is looked at, not believed: sent again, a picture that was lost or damaged is whole. Files that are
+   * never recorded are only room on the disk.
    * @returns null when the bytes are not a JPEG, PNG or WebP picture
+   * @throws what the disk says
    */
   async prepare(bytes: Buffer): Promise<PreparedPicture | null> {
     const found = await sharp(bytes, { failOn: 'error' })
@@ -54,19 +74,15 @@ export class Pictures {
       .catch(() => null);
     const mime = MIME[found?.format ?? ''];
     if (found === null || mime === undefined) return null;
-    const hash = createHash('sha256').update(bytes).digest('hex');
+    const hash = hashOf(bytes);
     // Decoding the whole picture proves it is one; the copy also drops the place and camera data.
-    const copy = await sharp(bytes)
-      .rotate()
-      .resize(SHOWN_SIDE, SHOWN_SIDE, { fit: 'inside', withoutEnlargement: true })
-      .webp({ quality: 82 })
-      .toBuffer()
-      .catch(() => null);
+    const copy = await toShow(bytes).catch(() => null);
     if (copy === null) return null;
     const small = await smaller(copy);
-    this.#write(hash, bytes);
-    this.#write(`${hash}.shown.webp`, copy);
-    this.#write(`${hash}.small.webp`, small);
+    this.#files.makeFolder(this.#folder);
+    if (!isWhole(join(this.#folder, hash), bytes.length, hash)) putFile(this.#files, join(this.#folder, hash), bytes);
+    putFile(this.#files, this.#copyOf(hash, 'shown'), copy);
+    putFile(this.#files, this.#copyOf(hash, 'small'), small);
     return { hash, mime, width: found.width, height: found.height, bytes: bytes.length };
   }
 
@@ -79,40 +95,72 @@ export class Pictures {
   }
 
   has(hash: string): boolean {
-    return this.#sql('SELECT 1 FROM picture WHERE hash = ?').get(hash) !== undefined;
+    return this.#row(hash) !== undefined;
   }
 
-  /** The file to send for a picture, or null when there is none. Pictures from before have no small copy: it is made now. */
-  async copy(hash: string, size: PictureSize): Promise<{ path: string; mime: string } | null> {
-    const shown = this.file(hash, size === 'original');
-    if (shown === null || size !== 'small') return shown;
-    const name = `${hash}.small.webp`;
-    const path = join(this.#folder, name);
-    if (!existsSync(path)) this.#write(name, await smaller(shown.path));
+  /** The kind of a picture; empty for one that is not known. */
+  mimeOf(hash: string): string {
+    return this.#row(hash)?.mime ?? '';
+  }
+
+  #row(hash: string): { mime: string; bytes: number } | undefined {
+    return this.#sql<[string], { mime: string; bytes: number }>('SELECT mime, bytes FROM picture WHERE hash = ?').get(
+      hash,
+    );
+  }
+
+  #copyOf(hash: string, size: 'shown' | 'small'): string {
+    return join(this.#folder, `${hash}.${size}.webp`);
+  }
+
+  /** The file of a picture as it was taken, when it is there with the length that it had. */
+  original(hash: string): PictureFile {
+    const row = this.#row(hash);
+    if (row === undefined) return { path: null, why: 'unknown' };
+    const path = join(this.#folder, hash);
+    return lengthOf(path) === row.bytes ? { path, mime: row.mime } : { path: null, why: 'lost' };
+  }
+
+  /** The bytes of a picture as it was taken, whole and of its hash; null when they are not to be had. */
+  bytesOf(hash: string): Buffer | null {
+    const { path } = this.original(hash);
+    if (path === null) return null;
+    const bytes = readFileSync(path);
+    return hashOf(bytes) === hash ? bytes : null;
+  }
+
+  /**
+   * The file to send for a picture. Copies for the screen that are not there, or not whole, are made anew from the
+   * original, and served as long as they last when that is gone.
+   */
+  async copy(hash: string, size: PictureSize): Promise<PictureFile> {
+    if (size === 'original' || !this.has(hash)) return this.original(hash);
+    const path = this.#copyOf(hash, size);
+    if (isWholeWebp(path)) return { path, mime: 'image/webp' };
+    const from = size === 'small' ? await this.copy(hash, 'shown') : this.original(hash);
+    if (from.path === null) return from;
+    const made = await (size === 'small' ? smaller : toShow)(from.path).catch(() => null);
+    if (made === null) return { path: null, why: 'lost' };
+    try {
+      putFile(this.#files, path, made);
+    } catch {
+      // Where nothing can be written, the larger one does as well.
+      return from;
+    }
     return { path, mime: 'image/webp' };
   }
+}
 
-  /** The stored file of a picture as it was taken, or its screen-sized copy. */
-  file(hash: string, original: boolean): { path: string; mime: string } | null {
-    const row = this.#sql<[string], { mime: string }>('SELECT mime FROM picture WHERE hash = ?').get(hash);
-    if (row === undefined) return null;
-    return original
-      ? { path: join(this.#folder, hash), mime: row.mime }
-      : { path: join(this.#folder, `${hash}.shown.webp`), mime: 'image/webp' };
+/** Whether a WebP file is as long as its own head says (RIFF: four signs, then the length of what follows). */
+function isWholeWebp(path: string): boolean {
+  const length = lengthOf(path);
+  if (length === null || length < 12) return false;
+  const head = Buffer.alloc(8);
+  const file = openSync(path, 'r');
+  try {
+    readSync(file, head);
+  } finally {
+    closeSync(file);
   }
-
-  /** Written aside, flushed and renamed, so that a crash never leaves half a picture under its name. */
-  #write(name: string, bytes: Buffer): void {
-    const target = join(this.#folder, name);
-    if (existsSync(target)) return;
-    const aside = join(this.#folder, `.${randomUUID()}`);
-    const file = openSync(aside, 'w');
-    try {
-      writeSync(file, bytes);
-      fsyncSync(file);
-    } finally {
-      closeSync(file);
-    }
-    renameSync(aside, target);
-  }
+  return head.toString('latin1', 0, 4) === 'RIFF' && head.readUInt32LE(4) + 8 === length;
 }

@@ -8,7 +8,8 @@ interface Writer {
   readonly columns: readonly string[];
   readonly put: Statement<Cell[]>;
   readonly drop: Statement<Cell[]>;
-  readonly clear: Statement<[]>;
+  readonly dropJob: Statement<[string]>;
+  readonly dropStrays: Statement<[]>;
 }
 
 /** Writes projections: only the rows that differ between two states of a job. Call inside a transaction. */
@@ -30,14 +31,21 @@ export class Projector {
           `INSERT OR REPLACE INTO ${projection.table} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`,
         ),
         drop: db.prepare(`DELETE FROM ${projection.table} WHERE ${where}`),
-        clear: db.prepare(`DELETE FROM ${projection.table}`),
+        dropJob: db.prepare(`DELETE FROM ${projection.table} WHERE job_id = ?`),
+        dropStrays: db.prepare(`DELETE FROM ${projection.table} WHERE NOT EXISTS (SELECT 1 FROM event WHERE event.job_id = ${projection.table}.job_id)`),
       };
     });
   }
 
-  /** Empties every projection, so that what is made anew holds nothing of before. */
-  clear(): void {
-    for (const { clear } of this.#writers) clear.run();
+  /** Makes every projection of a job anew; nothing of before is left of it. */
+  makeAnew(job: Job): void {
+    for (const { dropJob } of this.#writers) dropJob.run(job.id);
+    this.write(null, job);
+  }
+
+  /** Drops what there is of jobs that have no log. */
+  dropStrays(): void {
+    for (const { dropStrays } of this.#writers) dropStrays.run();
   }
 
   /** Brings every projection from `before` to `after`. */

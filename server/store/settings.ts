@@ -1,11 +1,12 @@
 import type { Database } from 'better-sqlite3';
-import type { Settings as ShopSettings } from '../../contract/index.ts';
+import type { z } from 'zod';
+import type { BrokenSetting, Settings as ShopSettings } from '../../contract/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
 import { isTimeZone } from '../../core/days/index.ts';
-import type { Measures } from '../../core/quantity/index.ts';
-import { type Calendar, ORDINARY_WEEK } from '../../core/prepare/index.ts';
+import type { Calendar } from '../../core/prepare/index.ts';
 import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
+import { isSetting, type Mark, type SettingName, settingProblem, SETTINGS, type SettingValue } from './settingKeys.ts';
 
 /** What a shop says of itself once: its name, its prices, when it is open. */
 export class Settings {
@@ -20,33 +21,61 @@ export class Settings {
     this.#audit = audit;
   }
 
-  /** One setting as it was written, or undefined where nothing was. */
-  get(key: string): string | undefined {
+  /** A setting as it is read, or what holds otherwise: nothing was said, or what was said cannot be read any more. */
+  read<K extends SettingName>(key: K): SettingValue<K> {
+    const { read, otherwise } = SETTINGS[key];
+    const told = this.#text(key);
+    const parsed = told === undefined ? undefined : (read as z.ZodType<SettingValue<K>>).safeParse(told);
+    return parsed?.success === true ? parsed.data : (otherwise as SettingValue<K>);
+  }
+
+  /** Settings that were said and cannot be read: by what they are called, with what holds instead. */
+  broken(): BrokenSetting[] {
+    return this.#sql<[], { key: string; value: string }>('SELECT key, value FROM setting ORDER BY key')
+      .all()
+      .flatMap(({ key, value }) => {
+        if (!isSetting(key) || (settingProblem(key, value) === null && !this.#isUnknownZone(key, value))) return [];
+        const holds: unknown = key === 'time-zone' ? this.#machineZone : SETTINGS[key].otherwise;
+        return [{ key, name: SETTINGS[key].name, holds: typeof holds === 'object' ? null : String(holds) }];
+      });
+  }
+
+  #isUnknownZone(key: string, value: string): boolean {
+    return key === 'time-zone' && !isTimeZone(value);
+  }
+
+  /** A mark of the store itself; undefined where there is none. */
+  mark(key: Mark): string | undefined {
+    return this.#text(key);
+  }
+
+  setMark(key: Mark, value: string): void {
+    this.#put(key, value);
+  }
+
+  #text(key: string): string | undefined {
     return this.#sql<[string], { value: string }>('SELECT value FROM setting WHERE key = ?').get(key)?.value;
+  }
+
+  #put(key: string, value: string): void {
+    this.#sql('INSERT OR REPLACE INTO setting (key, value) VALUES (?, ?)').run(key, value);
   }
 
   shop(): ShopSettings {
     return {
-      shopName: this.get('shop-name') ?? 'This workshop',
-      currency: this.get('currency') ?? 'cr',
+      shopName: this.read('shop-name'),
+      currency: this.read('currency'),
       timeZone: this.timeZone(),
-      measures: this.measures(),
-      ratePerHourMinor: Number(this.get('rate-per-hour-minor') ?? '0'),
-      dayPriceMinor: Number(this.get('day-price-minor') ?? '0'),
-      comebackMinor: Number(this.get('comeback-minor') ?? '0'),
+      measures: this.read('measures'),
+      ratePerHourMinor: this.read('rate-per-hour-minor'),
+      dayPriceMinor: this.read('day-price-minor'),
+      comebackMinor: this.read('comeback-minor'),
     };
   }
 
   /** Where the shop is: an IANA name. One that this machine does not know any more gives way to the machine's own. */
   timeZone(): string {
-    const told = this.get('time-zone');
-    return told !== undefined && isTimeZone(told) ? told : this.#machineZone;
-  }
-
-  /** Which gallon the shop means; null until it has been asked. */
-  measures(): Measures {
-    const told = this.get('measures');
-    return told === 'US' || told === 'imperial' ? told : null;
+    return this.read('time-zone') ?? this.#machineZone;
   }
 
   /** Whether any amount of money was kept here that is not nought. */
@@ -61,26 +90,19 @@ export class Settings {
     return found?.found === 1;
   }
 
-  /** When the shop is open; a shop that never said so is open on weekdays from eight to five. */
-  calendar(): Calendar {
-    const told = this.get('calendar');
-    return told === undefined ? ORDINARY_WEEK : (JSON.parse(told) as Calendar);
-  }
-
   setCalendar(calendar: Calendar, who: Stamp): void {
     this.adopt({ calendar: JSON.stringify(calendar) });
     this.#audit.write(who, 'calendar-changed', 'calendar', calendar);
   }
 
   /** Sets figures such as `rate-per-hour-minor`. Writes an audit row. */
-  set(settings: Readonly<Record<string, string>>, who: Stamp): void {
+  set(settings: Partial<Record<SettingName, string>>, who: Stamp): void {
     this.adopt(settings);
     this.#audit.write(who, 'settings', 'shop', settings);
   }
 
   /** Takes in the settings of a shop file. */
-  adopt(settings: Readonly<Record<string, string>>): void {
-    const put = this.#sql('INSERT OR REPLACE INTO setting (key, value) VALUES (?, ?)');
-    for (const [key, value] of Object.entries(settings)) put.run(key, value);
+  adopt(settings: Partial<Record<SettingName, string>>): void {
+    for (const [key, value] of Object.entries(settings)) this.#put(key, value);
   }
 }

@@ -4,7 +4,6 @@ import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { replay } from '../../core/job/index.ts';
-import { backupStore, restoreStore, verifyStore } from '../maintain.ts';
 import { type Harness, harness, NOW, openJob, PROCEDURE } from '../testing/harness.ts';
 import { storedRows } from '../testing/storedRows.ts';
 import { canonical, chainHash } from './chain.ts';
@@ -169,17 +168,6 @@ describe('the log', () => {
       await server.send('j', 'undo', { expected }).expect(201);
       check();
     }
-  });
-  it('is backed up while in use, and restored beside what was there', async () => {
-    const copy = join(folder, 'copy.sqlite');
-    await backupStore(server.file, copy);
-    await expect(backupStore(server.file, copy)).rejects.toThrow('never overwrites');
-    expect(verifyStore(copy)).toEqual({ whole: true, lines: ['1 of 1 jobs whole.'] });
-    const target = join(folder, 'target.sqlite');
-    openStore(target).close();
-    restoreStore(copy, target);
-    expect(verifyStore(target).lines).toEqual(['1 of 1 jobs whole.']);
-    expect(verifyStore(`${target}.before-restore`).lines).toEqual(['0 of 0 jobs whole.']);
   });
 });
 

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { type Transfer, TRANSFER_FORMAT, TRANSFER_VERSION } from '../../contract/index.ts';
 import { dayOf } from '../../core/days/index.ts';
 import type { Job, Stamp } from '../../core/job/index.ts';
@@ -36,6 +35,8 @@ export function exportJob(jobId: string, jobs: Jobs, vehicles: Vehicles, picture
   const job = jobs.job(jobId);
   if (job === null) return null;
   const hashes = [...new Set(job.pictures.map(({ hash }) => hash))];
+  const read = hashes.map((hash) => ({ hash, mime: pictures.mimeOf(hash), bytes: pictures.bytesOf(hash) }));
+  const lost = read.flatMap(({ hash, bytes }) => (bytes === null ? [hash] : []));
   return {
     format: TRANSFER_FORMAT,
     version: TRANSFER_VERSION,
@@ -43,12 +44,10 @@ export function exportJob(jobId: string, jobs: Jobs, vehicles: Vehicles, picture
     vehicle: structuredClone(vehicles.get(job.vehicle.id) ?? job.vehicle) as Transfer['vehicle'],
     events: jobs.log.since(jobId, 0),
     hashes: jobs.log.hashes(jobId),
-    pictures: hashes.flatMap((hash) => {
-      const file = pictures.file(hash, true);
-      return file === null
-        ? []
-        : [{ hash, mime: file.mime as 'image/jpeg', base64: readFileSync(file.path).toString('base64') }];
-    }),
+    pictures: read.flatMap(({ hash, mime, bytes }) =>
+      bytes === null ? [] : [{ hash, mime: mime as 'image/jpeg', base64: bytes.toString('base64') }],
+    ),
+    ...(lost.length === 0 ? {} : { lost }),
   };
 }
 

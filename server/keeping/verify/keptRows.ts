@@ -1,0 +1,58 @@
+import type { Database } from 'better-sqlite3';
+import type { Cell } from '../../store/projection.ts';
+
+/** A row as one text: two rows are the same when their texts are. */
+export const textOf = (cells: readonly Cell[]): string => JSON.stringify(cells);
+
+/** Reads a table of jobs once, in the order of their ids, a job at a time. */
+export class KeptRows {
+  readonly columns: readonly string[];
+  readonly #rows: IterableIterator<[string, ...Cell[]]>;
+  #next: [string, ...Cell[]] | null;
+  /** Jobs of which there are rows though nobody asked for them. */
+  readonly strays = new Set<string>();
+
+  /** @param leftOut columns that say nothing of the job, such as a number given by SQLite */
+  constructor(db: Database, table: string, leftOut: readonly string[] = []) {
+    this.columns = (db.pragma(`table_info(${table})`) as { name: string }[])
+      .map(({ name }) => name)
+      .filter((name) => !leftOut.includes(name));
+    this.#rows = db
+      .prepare(`SELECT job_id, ${this.columns.join(', ')} FROM ${table} ORDER BY job_id`)
+      .raw()
+      .iterate() as IterableIterator<[string, ...Cell[]]>;
+    this.#next = this.#rows.next().value ?? null;
+  }
+
+  /** The rows of a job as texts. Jobs are asked for in the order of their ids; those passed over are strays. */
+  of(jobId: string): string[] {
+    const texts: string[] = [];
+    while (this.#next !== null && this.#next[0] <= jobId) {
+      const [ownId, ...cells] = this.#next;
+      if (ownId === jobId) texts.push(textOf(cells));
+      else this.strays.add(ownId);
+      this.#next = this.#rows.next().value ?? null;
+    }
+    return texts;
+  }
+
+  /** What is left once every job was asked for, and no more reading. */
+  end(): void {
+    while (this.#next !== null) {
+      this.strays.add(this.#next[0]);
+      this.#next = this.#rows.next().value ?? null;
+    }
+  }
+
+  close(): void {
+    this.#rows.return?.();
+  }
+}
+
+/** Whether two lists hold the same texts, in whatever order. */
+export function sameTexts(a: readonly string[], b: readonly string[]): boolean {
+  if (a.length !== b.length) return false;
+  if (a.length < 2) return a[0] === b[0];
+  const [first, second] = [[...a].sort(), [...b].sort()];
+  return first.every((text, index) => text === second[index]);
+}

@@ -1,0 +1,2 @@
+/** The version of this program, as in package.json. */
+export const VERSION = '0.5.0';
