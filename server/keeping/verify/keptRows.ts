@@ -14,7 +14,10 @@ export class KeptRows {
 
   /** @param leftOut columns that say nothing of the job, such as a number given by SQLite */
   constructor(db: Database, table: string, leftOut: readonly string[] = []) {
-    this.columns = (db.pragma(`table_info(${table})`) as { name: string }[])
+    // Others are being read meanwhile, which the pragma itself would not have.
+    this.columns = db
+      .prepare<[string], { name: string }>('SELECT name FROM pragma_table_info(?)')
+      .all(table)
       .map(({ name }) => name)
       .filter((name) => !leftOut.includes(name));
     this.#rows = db

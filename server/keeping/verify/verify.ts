@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Sqlite, { type Database } from 'better-sqlite3';
 import type { Finding } from '../../../contract/index.ts';
+import { StoreError } from '../../store/errors.ts';
 import { behind } from '../../store/migrate.ts';
 import { inWords, mustBeStore, openStore } from '../../store/open.ts';
 import { backupsIn } from '../backups.ts';
@@ -48,7 +49,14 @@ export async function verifyStore(
   { files, machineZone, backupFolders = [], progress = () => undefined }: Verifying,
 ): Promise<Verified> {
   mustBeStore(place.store);
-  const { db, done } = openChecked(place.store, files);
+  let checked: ReturnType<typeof openChecked>;
+  try {
+    checked = openChecked(place.store, files);
+  } catch (error) {
+    if (!(error instanceof StoreError) || error.code !== 'damaged') throw error;
+    return { findings: [finding('file', 'The database is damaged and cannot be opened.')], ...NOTHING };
+  }
+  const { db, done } = checked;
   try {
     const { witnesses, findings: backups } = await lastBackup(db, [place.backups, ...backupFolders]);
     const beside = keptHeads(place.heads);
@@ -60,6 +68,8 @@ export async function verifyStore(
     done();
   }
 }
+
+const NOTHING = { jobs: 0, entries: 0, pictures: 0 };
 
 /** How much there is; nothing of what cannot be read. */
 export function countsOf(db: Database): Omit<Verified, 'findings'> {
