@@ -87,15 +87,11 @@ async function backup(place: Place, folders: readonly string[]): Promise<number>
   const chosen = folders.length > 0 ? folders : backupFoldersOf(place.store);
   const { line, findings, removed } = await whileHeld(files, place, now(), () => {
     const told = new Map<string, (done: number, of: number) => void>();
-    return makeBackup(
-      files,
-      { place, folders: chosen, now: now(), machineZone: machineZone() },
-      (step, done, of) => {
-        const say = told.get(step) ?? progressOf(STEPS[step]);
-        told.set(step, say);
-        say(done, of);
-      },
-    );
+    return makeBackup(files, { place, folders: chosen, now: now(), machineZone: machineZone() }, (step, done, of) => {
+      const say = told.get(step) ?? progressOf(STEPS[step]);
+      told.set(step, say);
+      say(done, of);
+    });
   });
   for (const finding of findings) print(lineOf(finding));
   for (const name of removed) print(`${name} had its time and was removed.`);
@@ -148,7 +144,10 @@ async function run(): Promise<number> {
       return verify(place);
     case 'backup':
       if (first === undefined) break;
-      return backup(place, [second, ...more].flatMap((folder) => (folder === undefined ? [] : [resolve(folder)])));
+      return backup(
+        place,
+        [second, ...more].flatMap((folder) => (folder === undefined ? [] : [resolve(folder)])),
+      );
     case 'restore': {
       if (first === undefined || second === undefined) break;
       const target = placeOf(storePath(second));
@@ -191,6 +190,8 @@ try {
   process.exitCode = await run();
 } catch (error) {
   const { code, message } = error as { code?: string; message?: string };
-  process.stderr.write(`${code === 'ENOSPC' ? 'The disk is full. Nothing was changed.' : (message ?? String(error))}\n`);
+  process.stderr.write(
+    `${code === 'ENOSPC' ? 'The disk is full. Nothing was changed.' : (message ?? String(error))}\n`,
+  );
   process.exitCode = codeOf(error);
 }

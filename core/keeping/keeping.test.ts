@@ -45,7 +45,10 @@ describe('backups that are kept', () => {
     fc.assert(
       fc.property(times, (backups) => {
         const { keep } = keptBackups(backups, ZONE);
-        const newest = backups.map(({ at }) => at).sort().at(-1);
+        const newest = backups
+          .map(({ at }) => at)
+          .sort()
+          .at(-1);
         expect(keep[0]?.at).toBe(newest);
         expect(keep.length).toBeLessThanOrEqual(24);
         expect(keptBackups([...backups].reverse(), ZONE).keep.map(({ at }) => at)).toEqual(keep.map(({ at }) => at));

@@ -80,7 +80,11 @@ export async function makeBackup(
     await snapshot(place.store, copy, (done, of) => progress('copy', done, of));
     const { manifest, heads, timeZone } = await checked(copy, task, seen, progress);
     const good = isGood(manifest.findings as Finding[]);
-    hasRoom(files, first, manifest.files.reduce((sum, { bytes }) => sum + bytes, manifest.database.bytes));
+    hasRoom(
+      files,
+      first,
+      manifest.files.reduce((sum, { bytes }) => sum + bytes, manifest.database.bytes),
+    );
     const aside = join(work, 'backup.zip');
     await writeArchive(files, aside, { manifest, database: copy, heads, files: place.pictures }, (done, of) =>
       progress('pack', done, of),

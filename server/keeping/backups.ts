@@ -8,7 +8,10 @@ const NAME = /^workshop-([0-9a-f]{8})-(\d{4}-\d\d-\d\d)T(\d\d)-(\d\d)-(\d\d)Z(-n
 
 /** The file name of a backup. @param shopId of the shop @param at ISO time @param good whether all was well with the store */
 export const backupName = (shopId: string, at: string, good: boolean): string =>
-  `workshop-${shopId.slice(0, 8)}-${new Date(at).toISOString().replace(/\.\d+Z$/, 'Z').replaceAll(':', '-')}${good ? '' : '-not-well'}.backup.zip`;
+  `workshop-${shopId.slice(0, 8)}-${new Date(at)
+    .toISOString()
+    .replace(/\.\d+Z$/, 'Z')
+    .replaceAll(':', '-')}${good ? '' : '-not-well'}.backup.zip`;
 
 /** Backups in a folder, newest first; none where there is no such folder. @param shopId of the shop whose they are; all of them without */
 export function backupsIn(folder: string, shopId?: string): BackupLine[] {

@@ -50,7 +50,7 @@ export interface Files {
 
 function writeAll(file: number, bytes: Uint8Array): void {
   // The system may take less than it is given, on a disk that is nearly full for one.
-  for (let written = 0; written < bytes.length; ) written += writeSync(file, bytes, written);
+  for (let written = 0; written < bytes.length;) written += writeSync(file, bytes, written);
 }
 
 /** The file functions of this machine. */
@@ -145,7 +145,8 @@ export function putFile(files: Files, target: string, bytes: Uint8Array): void {
   const aside = unfinishedIn(folder);
   try {
     writeWhole(files, aside, bytes);
-    if (!isWhole(aside, bytes.length, hashOf(bytes))) throw new Error(`The disk does not hold what was written to it: ${target}`);
+    if (!isWhole(aside, bytes.length, hashOf(bytes)))
+      throw new Error(`The disk does not hold what was written to it: ${target}`);
     files.rename(aside, target);
     files.syncFolder(folder);
   } catch (error) {

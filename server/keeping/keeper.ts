@@ -111,10 +111,7 @@ export class Keeper {
       }),
     );
     if (Object.keys(problems).length === 0)
-      this.#parts.settings.set(
-        { 'backup-folders': JSON.stringify(folders), 'backup-minute': String(minute) },
-        who,
-      );
+      this.#parts.settings.set({ 'backup-folders': JSON.stringify(folders), 'backup-minute': String(minute) }, who);
     return problems;
   }
 
@@ -162,9 +159,8 @@ export class Keeper {
   #workSince(): string | null {
     // It never changes once it is there.
     this.#since ??=
-      this.#parts.db
-        .prepare<[], { at: string }>('SELECT received_at AS at FROM command ORDER BY rowid LIMIT 1')
-        .get()?.at ?? null;
+      this.#parts.db.prepare<[], { at: string }>('SELECT received_at AS at FROM command ORDER BY rowid LIMIT 1').get()
+        ?.at ?? null;
     return this.#since;
   }
 }

@@ -52,7 +52,10 @@ export async function restoreStore(
 ): Promise<Restored> {
   const { backup, place } = task;
   if (samePath(backup, place.store))
-    throw new StoreError('foreign', 'The backup and the store are the same file. Name the backup first, then the store.');
+    throw new StoreError(
+      'foreign',
+      'The backup and the store are the same file. Name the backup first, then the store.',
+    );
   const kind = backupKind(backup);
   finishMoves(files, place.restoring);
   files.makeFolder(place.folder);
@@ -60,7 +63,10 @@ export async function restoreStore(
   const work = unfinishedIn(place.folder);
   files.makeFolder(work);
   try {
-    const said = kind === 'archive' ? await fromArchive(files, backup, work, progress) : await fromLoose(files, backup, work, place);
+    const said =
+      kind === 'archive'
+        ? await fromArchive(files, backup, work, progress)
+        : await fromLoose(files, backup, work, place);
     const isNew = look(place.store) === 'missing';
     const found = await proved(work, task, said);
     const onlyInKept = isNew ? [] : await lackingIn(place.store, work, found.heads);
@@ -74,7 +80,9 @@ export async function restoreStore(
       kept,
       onlyInKept,
       notes: [
-        ...(said === null ? ['This copy is of the database alone: photos are not in it. Those that were here stay.'] : []),
+        ...(said === null
+          ? ['This copy is of the database alone: photos are not in it. Those that were here stay.']
+          : []),
         ...(said !== null && said.lost.length > 0
           ? [`${said.lost.length} photos were missing already when the backup was made.`]
           : []),
@@ -94,10 +102,12 @@ function samePath(a: string, b: string): boolean {
 /** @throws StoreError when it is neither an archive nor a bare database */
 function backupKind(path: string): 'archive' | 'loose' {
   const found = look(path);
-  if (found === 'missing') throw new StoreError('missing', `There is no backup at ${path}. Check the name. Nothing was changed.`);
+  if (found === 'missing')
+    throw new StoreError('missing', `There is no backup at ${path}. Check the name. Nothing was changed.`);
   if (found === 'folder')
     throw new StoreError('missing', `${path} is a folder; name the backup in it. Nothing was changed.`);
-  if (found === 'empty') throw new StoreError('foreign', `${path} is an empty file, and no backup. Nothing was changed.`);
+  if (found === 'empty')
+    throw new StoreError('foreign', `${path} is an empty file, and no backup. Nothing was changed.`);
   return found === 'database' ? 'loose' : 'archive';
 }
 
@@ -231,7 +241,10 @@ function differences(present: Heads, backup: Heads, numbers: ReadonlyMap<string,
 
 /** A new folder for all that is there, named by the day and minute; never one that is there already. */
 function keptFolder(files: Files, { kept }: Place, now: string): string {
-  const name = `before-restore-${new Date(now).toISOString().replace(/\.\d+Z$/, 'Z').replaceAll(':', '-')}`;
+  const name = `before-restore-${new Date(now)
+    .toISOString()
+    .replace(/\.\d+Z$/, 'Z')
+    .replaceAll(':', '-')}`;
   let folder = join(kept, name);
   for (let index = 2; existsSync(folder); index += 1) folder = join(kept, `${name}-${index}`);
   files.makeFolder(folder);

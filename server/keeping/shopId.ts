@@ -6,8 +6,6 @@ import { hashOf } from './files.ts';
  * same, and no two shops do.
  */
 export function shopIdOf(db: Database): string {
-  const first = db
-    .prepare<[], { applied_at: string }>('SELECT applied_at FROM migration ORDER BY name LIMIT 1')
-    .get();
+  const first = db.prepare<[], { applied_at: string }>('SELECT applied_at FROM migration ORDER BY name LIMIT 1').get();
   return hashOf(Buffer.from(first?.applied_at ?? '')).slice(0, 32);
 }

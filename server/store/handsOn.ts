@@ -42,7 +42,9 @@ export class HandsOn {
     this.#extend = db.prepare('UPDATE hands_on SET ended_at = ? WHERE job_id = ? AND started_at = ?');
     this.#drop = db.prepare('DELETE FROM hands_on WHERE job_id = ?');
     this.#times = db.prepare('SELECT DISTINCT at FROM event WHERE job_id = ? ORDER BY at');
-    this.#dropStrays = db.prepare('DELETE FROM hands_on WHERE NOT EXISTS (SELECT 1 FROM event WHERE event.job_id = hands_on.job_id)');
+    this.#dropStrays = db.prepare(
+      'DELETE FROM hands_on WHERE NOT EXISTS (SELECT 1 FROM event WHERE event.job_id = hands_on.job_id)',
+    );
   }
 
   /** An entry was made on a job. Call inside the transaction that appends it. @param at ISO time */

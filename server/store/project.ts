@@ -32,7 +32,9 @@ export class Projector {
         ),
         drop: db.prepare(`DELETE FROM ${projection.table} WHERE ${where}`),
         dropJob: db.prepare(`DELETE FROM ${projection.table} WHERE job_id = ?`),
-        dropStrays: db.prepare(`DELETE FROM ${projection.table} WHERE NOT EXISTS (SELECT 1 FROM event WHERE event.job_id = ${projection.table}.job_id)`),
+        dropStrays: db.prepare(
+          `DELETE FROM ${projection.table} WHERE NOT EXISTS (SELECT 1 FROM event WHERE event.job_id = ${projection.table}.job_id)`,
+        ),
       };
     });
   }

@@ -1,4 +1,15 @@
-import { closeSync, openSync, readdirSync, readFileSync, readSync, rmSync, statSync, truncateSync, writeFileSync, writeSync } from 'node:fs';
+import {
+  closeSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  readSync,
+  rmSync,
+  statSync,
+  truncateSync,
+  writeFileSync,
+  writeSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import Sqlite, { type Database } from 'better-sqlite3';
 import type { FindingKind } from '../../contract/index.ts';
@@ -79,7 +90,10 @@ export const DAMAGES: readonly Damage[] = [
   {
     name: 'what an entry says is altered',
     found: ['chain'],
-    plant: sql(INNER, "UPDATE event SET data = replace(data, '{', '{ \"more\": 1, ') WHERE job_id = @job_id AND seq = @seq"),
+    plant: sql(
+      INNER,
+      "UPDATE event SET data = replace(data, '{', '{ \"more\": 1, ') WHERE job_id = @job_id AND seq = @seq",
+    ),
   },
   {
     name: 'who made an entry is altered',
@@ -94,7 +108,10 @@ export const DAMAGES: readonly Damage[] = [
   {
     name: 'an entry is no JSON',
     found: ['chain'],
-    plant: sql(INNER, "UPDATE event SET data = substr(data, 1, length(data) - 1) WHERE job_id = @job_id AND seq = @seq"),
+    plant: sql(
+      INNER,
+      'UPDATE event SET data = substr(data, 1, length(data) - 1) WHERE job_id = @job_id AND seq = @seq',
+    ),
   },
   {
     name: 'an entry is taken out',
@@ -106,7 +123,10 @@ export const DAMAGES: readonly Damage[] = [
     found: ['cut'],
     plant: (place, random) =>
       behindItsBack(place, (db) => {
-        const { job_id: jobId } = one(rowsOf(db, 'SELECT job_id FROM event GROUP BY job_id HAVING COUNT(*) > 3'), random);
+        const { job_id: jobId } = one(
+          rowsOf(db, 'SELECT job_id FROM event GROUP BY job_id HAVING COUNT(*) > 3'),
+          random,
+        );
         const last = rowsOf(db, `SELECT MAX(seq) AS seq FROM event WHERE job_id = '${jobId}'`)[0]?.seq ?? 0;
         const from = Number(last) - Math.floor(random() * 2);
         db.prepare('DELETE FROM command WHERE job_id = ? AND last_seq >= ?').run(jobId, from);
@@ -117,10 +137,7 @@ export const DAMAGES: readonly Damage[] = [
   {
     name: 'a whole job is taken out',
     found: ['cut'],
-    plant: sql(
-      'SELECT DISTINCT job_id FROM event',
-      'DELETE FROM event WHERE job_id = @job_id',
-    ),
+    plant: sql('SELECT DISTINCT job_id FROM event', 'DELETE FROM event WHERE job_id = @job_id'),
   },
   {
     name: 'a log is written anew from its middle on, its chain too',
@@ -142,7 +159,12 @@ export const DAMAGES: readonly Damage[] = [
             v: Number(row.v),
             data: JSON.parse(String(row.data)) as unknown,
           });
-          db.prepare('UPDATE event SET person = ?, hash = ? WHERE job_id = ? AND seq = ?').run(by, previous, jobId, row.seq);
+          db.prepare('UPDATE event SET person = ?, hash = ? WHERE job_id = ? AND seq = ?').run(
+            by,
+            previous,
+            jobId,
+            row.seq,
+          );
         }
       }),
   },
@@ -183,17 +205,26 @@ export const DAMAGES: readonly Damage[] = [
   {
     name: 'rows are there of a job that is not',
     found: ['projection'],
-    plant: sql('SELECT job_id FROM job_summary', "INSERT INTO told VALUES (@job_id || '-ghost', 't', 'left behind', '2026-05-13T13:10:00.000Z')"),
+    plant: sql(
+      'SELECT job_id FROM job_summary',
+      "INSERT INTO told VALUES (@job_id || '-ghost', 't', 'left behind', '2026-05-13T13:10:00.000Z')",
+    ),
   },
   {
     name: 'the time worked is another',
     found: ['projection'],
-    plant: sql('SELECT job_id, started_at FROM hands_on', "UPDATE hands_on SET ended_at = '2031-01-01T00:00:00.000Z' WHERE job_id = @job_id AND started_at = @started_at"),
+    plant: sql(
+      'SELECT job_id, started_at FROM hands_on',
+      "UPDATE hands_on SET ended_at = '2031-01-01T00:00:00.000Z' WHERE job_id = @job_id AND started_at = @started_at",
+    ),
   },
   {
     name: 'a balance is out by one',
     found: ['balance'],
-    plant: sql('SELECT item_id FROM stock_moved', 'UPDATE stock_moved SET booked = booked + 1 WHERE item_id = @item_id'),
+    plant: sql(
+      'SELECT item_id FROM stock_moved',
+      'UPDATE stock_moved SET booked = booked + 1 WHERE item_id = @item_id',
+    ),
   },
   {
     name: 'a part that was used is forgotten',
@@ -223,7 +254,7 @@ export const DAMAGES: readonly Damage[] = [
   {
     name: 'a vehicle’s figures are no JSON',
     found: ['row'],
-    plant: sql('SELECT id FROM vehicle', "UPDATE vehicle SET figures = substr(figures, 1, 9) WHERE id = @id"),
+    plant: sql('SELECT id FROM vehicle', 'UPDATE vehicle SET figures = substr(figures, 1, 9) WHERE id = @id'),
   },
   {
     name: 'a vehicle is changed without a trace',
@@ -233,7 +264,10 @@ export const DAMAGES: readonly Damage[] = [
   {
     name: 'an engine family is changed without a trace',
     found: ['row'],
-    plant: sql("SELECT id FROM engine_family WHERE body LIKE '%idleRpm%'", `UPDATE engine_family SET body = replace(body, '"low":', '"low":1') WHERE id = @id`),
+    plant: sql(
+      "SELECT id FROM engine_family WHERE body LIKE '%idleRpm%'",
+      `UPDATE engine_family SET body = replace(body, '"low":', '"low":1') WHERE id = @id`,
+    ),
   },
   {
     name: 'a vehicle is gone',
@@ -243,7 +277,10 @@ export const DAMAGES: readonly Damage[] = [
   {
     name: 'a procedure is not its newest version',
     found: ['row'],
-    plant: sql('SELECT id FROM procedure', "UPDATE procedure SET body = replace(body, 'torque', 'Torque') WHERE id = @id"),
+    plant: sql(
+      'SELECT id FROM procedure',
+      "UPDATE procedure SET body = replace(body, 'torque', 'Torque') WHERE id = @id",
+    ),
   },
   {
     name: 'a version of the knowledge cannot be read',
@@ -253,7 +290,10 @@ export const DAMAGES: readonly Damage[] = [
   {
     name: 'a house rule answers what was not asked',
     found: ['row'],
-    plant: sql('SELECT question FROM house_rule', "UPDATE house_rule SET answer = 'perhaps' WHERE question = @question"),
+    plant: sql(
+      'SELECT question FROM house_rule',
+      "UPDATE house_rule SET answer = 'perhaps' WHERE question = @question",
+    ),
   },
   {
     name: 'a thing in stock has a detail that is none',
@@ -283,7 +323,10 @@ export const DAMAGES: readonly Damage[] = [
   {
     name: 'a setting cannot be read',
     found: ['setting'],
-    plant: sql("SELECT key FROM setting WHERE key IN ('rate-per-hour-minor', 'calendar', 'bay-volume-m3')", "UPDATE setting SET value = 'x' WHERE key = @key"),
+    plant: sql(
+      "SELECT key FROM setting WHERE key IN ('rate-per-hour-minor', 'calendar', 'bay-volume-m3')",
+      "UPDATE setting SET value = 'x' WHERE key = @key",
+    ),
   },
   {
     name: 'a guard of the log is taken away',
@@ -300,7 +343,10 @@ export const DAMAGES: readonly Damage[] = [
     found: ['schema'],
     plant: (place, random) => {
       const db = new Sqlite(place.store);
-      const { name } = one(rowsOf(db, "SELECT name FROM sqlite_schema WHERE type = 'index' AND sql IS NOT NULL"), random);
+      const { name } = one(
+        rowsOf(db, "SELECT name FROM sqlite_schema WHERE type = 'index' AND sql IS NOT NULL"),
+        random,
+      );
       db.exec(`DROP INDEX ${String(name)}`);
       db.close();
     },
@@ -384,6 +430,12 @@ function overwrite(store: string, bytes: number, random: Random): void {
   const head = Buffer.alloc(bytes);
   const at = (Number(rootpage) - 1) * pageSize;
   readSync(file, head, 0, bytes, at);
-  writeSync(file, head.map((byte) => byte ^ 0xff), 0, bytes, at);
+  writeSync(
+    file,
+    head.map((byte) => byte ^ 0xff),
+    0,
+    bytes,
+    at,
+  );
   closeSync(file);
 }

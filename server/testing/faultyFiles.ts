@@ -1,6 +1,6 @@
 import { copyFileSync, existsSync, mkdtempSync, renameSync, rmSync, statSync, truncateSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import type { Files, Out } from '../keeping/files.ts';
 
 const HARMLESS: ReadonlySet<keyof Files> = new Set(['freeBytes', 'removeFolder', 'remove']);
@@ -90,8 +90,8 @@ export function powerCutAt(files: Files, at: number): Unflushed {
     ...files,
     create(path) {
       const out = files.create(path);
-      flushed.set(path, 0);
-      pending.push({ folder: dirname(path), undo: () => rmSync(path, { force: true }) });
+      flushed.set(resolve(path), 0);
+      pending.push({ folder: dirname(resolve(path)), undo: () => rmSync(path, { force: true }) });
       let length = 0;
       return {
         write(bytes) {
@@ -101,7 +101,7 @@ export function powerCutAt(files: Files, at: number): Unflushed {
         sync() {
           out.sync();
           // It may have been renamed since; while it is open here it never is.
-          flushed.set(path, length);
+          flushed.set(resolve(path), length);
         },
         close: () => out.close(),
       };
@@ -109,11 +109,11 @@ export function powerCutAt(files: Files, at: number): Unflushed {
     rename(from, to) {
       const was = keepAside(to);
       files.rename(from, to);
-      const length = flushed.get(from);
-      if (length !== undefined) flushed.set(to, length);
-      flushed.delete(from);
+      const length = flushed.get(resolve(from));
+      if (length !== undefined) flushed.set(resolve(to), length);
+      flushed.delete(resolve(from));
       pending.push({
-        folder: dirname(to),
+        folder: dirname(resolve(to)),
         undo: () => {
           if (existsSync(to)) renameSync(to, from);
           if (was !== null) copyFileSync(was, to);
@@ -123,11 +123,11 @@ export function powerCutAt(files: Files, at: number): Unflushed {
     remove(path) {
       const was = keepAside(path);
       files.remove(path);
-      if (was !== null) pending.push({ folder: dirname(path), undo: () => copyFileSync(was, path) });
+      if (was !== null) pending.push({ folder: dirname(resolve(path)), undo: () => copyFileSync(was, path) });
     },
     syncFolder(path) {
       files.syncFolder(path);
-      pending = pending.filter(({ folder }) => folder !== path);
+      pending = pending.filter(({ folder }) => folder !== resolve(path));
     },
   };
   let isOff = false;

@@ -59,7 +59,12 @@ function eachEntry(path: string, zip: yauzl.ZipFile, take: (entry: yauzl.Entry) 
   });
 }
 
-async function read(path: string, zip: yauzl.ZipFile, entry: yauzl.Entry, take: (chunk: Buffer) => void): Promise<void> {
+async function read(
+  path: string,
+  zip: yauzl.ZipFile,
+  entry: yauzl.Entry,
+  take: (chunk: Buffer) => void,
+): Promise<void> {
   let stream: Readable;
   try {
     stream = await zip.openReadStreamPromise(entry);
@@ -92,7 +97,8 @@ export async function openArchive(path: string): Promise<Archive> {
     if (sizes.get(name) !== bytes)
       throw notWhole(path, `“${name}” has ${sizes.get(name) ?? 'no'} bytes; its manifest says ${bytes}.`);
   for (const name of sizes.keys())
-    if (name !== MANIFEST && !expected.has(name)) throw foreign(path, `it holds “${name}”, which its manifest does not name.`);
+    if (name !== MANIFEST && !expected.has(name))
+      throw foreign(path, `it holds “${name}”, which its manifest does not name.`);
   return { path, manifest: said, bytes: [...expected.values()].reduce((sum, { bytes }) => sum + bytes, 0) };
 }
 

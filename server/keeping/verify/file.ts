@@ -14,7 +14,10 @@ export function checkFile(db: Database): Finding[] {
   return [
     ...broken.map((words) => finding('file', `The database is damaged: ${words}.`)),
     ...loose.map(({ table, rowid, parent }) =>
-      finding('reference', `A row of “${table}”${rowid === null ? '' : ` (${rowid})`} refers to one of “${parent}” that is not there.`),
+      finding(
+        'reference',
+        `A row of “${table}”${rowid === null ? '' : ` (${rowid})`} refers to one of “${parent}” that is not there.`,
+      ),
     ),
   ];
 }

@@ -37,7 +37,8 @@ interface EventRow extends Omit<LoggedFact, 'data' | 'commandId' | 'by'> {
 export function checkJobs(db: Database, { witnesses, madeIn, progress }: JobsCheck): Finding[] {
   const findings: Finding[] = [];
   const kept = madeIn === null ? null : new KeptTables(db, madeIn);
-  const of = db.prepare<[], { n: number }>('SELECT COUNT(*) AS n FROM (SELECT DISTINCT job_id FROM event)').get()?.n ?? 0;
+  const of =
+    db.prepare<[], { n: number }>('SELECT COUNT(*) AS n FROM (SELECT DISTINCT job_id FROM event)').get()?.n ?? 0;
   const seen = new Set<string>();
   try {
     for (const rows of jobsOf(db)) {
@@ -165,20 +166,19 @@ class KeptTables {
       return sameTexts(stored, meant) ? [] : [projection.table];
     });
     const differing = sameTexts(this.#handsOn.of(jobId), stretches) ? others : [...others, 'hands_on'];
-    return differing.map((table) =>
-      finding('projection', `Job ${jobId}: “${table}” does not say what its log says.`),
-    );
+    return differing.map((table) => finding('projection', `Job ${jobId}: “${table}” does not say what its log says.`));
   }
 
   end(): Finding[] {
-    return [...this.#tables.map(({ projection, rows }) => ({ table: projection.table, rows })), { table: 'hands_on', rows: this.#handsOn }].flatMap(
-      ({ table, rows }) => {
-        rows.end();
-        return [...rows.strays].map((jobId) =>
-          finding('projection', `“${table}” holds rows of job ${jobId}, of which there is no log.`),
-        );
-      },
-    );
+    return [
+      ...this.#tables.map(({ projection, rows }) => ({ table: projection.table, rows })),
+      { table: 'hands_on', rows: this.#handsOn },
+    ].flatMap(({ table, rows }) => {
+      rows.end();
+      return [...rows.strays].map((jobId) =>
+        finding('projection', `“${table}” holds rows of job ${jobId}, of which there is no log.`),
+      );
+    });
   }
 
   close(): void {

@@ -18,7 +18,13 @@ const BALANCES: readonly Balance[] = [
   { kept: 'stock_moved', key: ['item_id'], figures: ['booked', 'emptied'], texts: [], name: 'what was booked of' },
   { kept: 'part_moved', key: ['part_key'], figures: ['arrived', 'used'], texts: [], name: 'what jobs used of' },
   { kept: 'stock_batch', key: ['item_id', 'batch'], figures: ['quantity'], texts: ['best_before'], name: 'the batch' },
-  { kept: 'reminder_open', key: ['job_id', 'id'], figures: [], texts: ['vehicle_id', 'due'], name: 'the open reminder' },
+  {
+    kept: 'reminder_open',
+    key: ['job_id', 'id'],
+    figures: [],
+    texts: ['vehicle_id', 'due'],
+    name: 'the open reminder',
+  },
 ];
 
 /** Balances that are kept, held against what comes out when all is added up again. */

@@ -118,7 +118,10 @@ const TABLES: readonly { readonly table: string; readonly name: string; readonly
     table: 'picture',
     name: 'hash',
     judge: fits(
-      z.strictObject({ hash: z.string().regex(/^[0-9a-f]{64}$/), mime: z.enum(['image/jpeg', 'image/png', 'image/webp']) }),
+      z.strictObject({
+        hash: z.string().regex(/^[0-9a-f]{64}$/),
+        mime: z.enum(['image/jpeg', 'image/png', 'image/webp']),
+      }),
       ({ hash, mime }) => ({ hash, mime }),
     ),
   },
@@ -132,8 +135,7 @@ export function checkRows(db: Database): Finding[] {
     const findings: Finding[] = [];
     for (const row of db.prepare<[], Row>(`SELECT *, ${name} AS row_name FROM ${table}`).iterate()) {
       const problem = judged(judge, row);
-      if (problem !== null)
-        findings.push(finding('row', `“${table}”, ${row.row_name}: it cannot be read. ${problem}`));
+      if (problem !== null) findings.push(finding('row', `“${table}”, ${row.row_name}: it cannot be read. ${problem}`));
     }
     return findings;
   });

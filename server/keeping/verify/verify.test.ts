@@ -49,7 +49,10 @@ describe('a store that was damaged', () => {
     const place = copyOfStore(good, join(folder, 'damaged'));
     plant(place, seeded(name.length));
     const { findings } = await verifyStore(place, how);
-    expect(findings.map(({ kind }) => kind).filter((kind) => found.includes(kind)), JSON.stringify(findings.slice(0, 3))).not.toEqual([]);
+    expect(
+      findings.map(({ kind }) => kind).filter((kind) => found.includes(kind)),
+      JSON.stringify(findings.slice(0, 3)),
+    ).not.toEqual([]);
     for (const { words, toDo } of findings) expect([words, toDo].every((text) => text.length > 10)).toBe(true);
   });
 });
