@@ -6,7 +6,7 @@ import type { AiringState, Safety, Substance } from '../core/clean/index.ts';
 import type { RecordedEvent, Stage } from '../core/job/index.ts';
 import type { WorkKind } from '../core/procedure/index.ts';
 import type { EngineFamily, Vehicle } from '../core/vehicle/index.ts';
-import { count, id } from './primitives.ts';
+import { id, line, minor } from './primitives.ts';
 
 /** What every failed request answers with. */
 export interface ErrorReply {
@@ -110,9 +110,9 @@ export interface BayReply {
 /** A person who can be picked at the bench. */
 export const person = z.strictObject({
   id,
-  name: z.string(),
+  name: line.trim().min(1, 'What are they called?'),
   role: z.enum(['lead', 'technician', 'apprentice', 'owner']),
-  bay: z.string(),
+  bay: line,
 });
 /** The type of {@link person}. */
 export type Person = z.infer<typeof person>;
@@ -125,11 +125,11 @@ export const settings = z.strictObject({
   timeZone: z.string().refine(isTimeZone, 'Expected a time zone such as Europe/London.'),
   /** Which gallon, quart, pint and fluid ounce is meant here; null until somebody has been asked. */
   measures: z.enum(['US', 'imperial']).nullable(),
-  ratePerHourMinor: count.min(0),
+  ratePerHourMinor: minor,
   /** What a day without the vehicle costs its owner. */
-  dayPriceMinor: count.min(0),
+  dayPriceMinor: minor,
   /** Diagnosing again and good will, when a job comes back. */
-  comebackMinor: count.min(0),
+  comebackMinor: minor,
 });
 /** The type of {@link settings}. */
 export type Settings = z.infer<typeof settings>;

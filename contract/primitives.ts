@@ -19,6 +19,10 @@ export const paragraph = z.string().max(4000, 'Expected at most 4000 characters.
 export const number = z.number('Expected a number.').finite('Expected a finite number.');
 /** A count. */
 export const count = number.int('Expected a whole number.');
+/** Money in the smallest coin. */
+export const minor = count
+  .min(0, 'Expected zero or more.')
+  .max(1_000_000_000, 'Expected at most a thousand million of the smallest coin.');
 
 /** A quantity as entered. */
 export const quantity = z.strictObject({

@@ -11,7 +11,11 @@ import {
   type StandIn,
 } from '../core/stock/index.ts';
 import type { Page } from './lists.ts';
-import { count, id, isoDay, keysOf, line, number } from './primitives.ts';
+import { count, id, isoDay, keysOf, line, minor, number } from './primitives.ts';
+
+/** More of one thing lies in no workshop. */
+const MOST = 1_000_000;
+const MOST_WORDS = 'Expected at most 1,000,000.';
 
 /** What a safety sheet says of a cleaner. */
 export const safety = z.strictObject({
@@ -48,12 +52,12 @@ export type StockDetail = z.infer<typeof stockDetail>;
 /** A stocked part, gasket, cleaner or coolant in a shop file. `counted` is all that was booked in. */
 export const stockItem = z.strictObject({
   id,
-  name: z.string(),
-  partNumber: z.string(),
+  name: line,
+  partNumber: line,
   kind: z.enum(['gasket', 'seal', 'part', 'cleaner', 'coolant', 'screw']),
-  place: z.string(),
-  counted: count.min(0),
-  priceMinor: count.min(0),
+  place: line,
+  counted: count.min(0).max(MOST, MOST_WORDS),
+  priceMinor: minor,
   detail: stockDetail.optional(),
 });
 /** The kinds of stock. */
@@ -65,7 +69,7 @@ export const stockInput = z.strictObject({
   partNumber: line,
   kind: stockItem.shape.kind,
   place: line,
-  priceMinor: count.min(0, 'Expected zero or more.'),
+  priceMinor: minor,
   detail: stockDetail,
 });
 /** The type of {@link stockInput}. */
@@ -144,7 +148,7 @@ export interface StockFile {
 export const movementInput = z.strictObject({
   id,
   kind: z.enum(keysOf(MOVEMENTS)),
-  figure: count,
+  figure: count.min(-MOST, MOST_WORDS).max(MOST, MOST_WORDS),
   batch: line,
   bestBefore: isoDay.nullable(),
   note: line,

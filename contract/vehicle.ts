@@ -8,7 +8,7 @@ import {
   type UnitObject,
   type Vehicle,
 } from '../core/vehicle/index.ts';
-import { count, id, isoDay, keysOf, line, meterReading, meterUnit, number, paragraph } from './primitives.ts';
+import { count, id, isoDay, keysOf, line, meterReading, meterUnit, minor, number, paragraph } from './primitives.ts';
 
 const figure = z
   .strictObject({ low: number.min(0, 'Expected zero or more.'), high: number, source: line.nullable() })
@@ -57,7 +57,6 @@ export type VehicleInput = z.infer<typeof vehicleInput>;
 /** A vehicle as stored. */
 export const vehicle = vehicleInput.extend({ id, lastReading: meterReading.nullable() }) satisfies z.ZodType<Vehicle>;
 
-const minor = count.min(0, 'Expected zero or more.');
 const kitPart = z.strictObject({
   id,
   name: line.trim().min(1, 'What is it called?'),

@@ -8,6 +8,7 @@ export type {
   EventType,
   RecordedEvent,
 } from './catalogue.ts';
+export { factProblem } from './bounds.ts';
 export { COMMANDS, FACTS, wordsOf } from './catalogue.ts';
 export { CHOICES } from './choice/choices.ts';
 export type { Choice } from './choice/choices.ts';

@@ -29,9 +29,9 @@ export class AdapterHub {
   async open(id: string): Promise<Link> {
     const vehicle = this.#vehicles.get(id);
     if (vehicle !== undefined) return vehicle.open();
-    const port = /^tcp\.(\d{2,5})$/.exec(id)?.[1];
-    if (port === undefined || Number(port) > 65_535)
-      throw new AdapterError('adapter-gone', `There is no adapter “${id}”.`);
-    return openTcp(Number(port));
+    // Only ports that the program was started with: a page must not make it knock at others.
+    const port = this.#ports.find((each) => id === `tcp.${each}`);
+    if (port === undefined) throw new AdapterError('adapter-gone', `There is no adapter “${id}”.`);
+    return openTcp(port);
   }
 }

@@ -1,5 +1,4 @@
 import { createServer, type Server, Socket } from 'node:net';
-import { createInterface } from 'node:readline';
 import type { VehicleScript } from './scripts.ts';
 import { SimulatedVehicle } from './simulator.ts';
 
@@ -24,10 +23,29 @@ export interface Link {
   close(): void;
 }
 
+/** No answer of an adapter is longer than this; one that is never ends. */
+const LINE_BYTES = 4096;
+
+/** Cuts what comes into lines. @param tooLong told, once, of a line that does not end */
+export function intoLines(take: (line: string) => void, tooLong: () => void): (chunk: Buffer) => void {
+  let rest = '';
+  let ended = false;
+  return (chunk) => {
+    if (ended) return;
+    const lines = (rest + chunk.toString('latin1')).split('\n');
+    rest = lines.pop() ?? '';
+    for (const line of lines) take(line.replace(/\r$/, ''));
+    if (rest.length <= LINE_BYTES) return;
+    ended = true;
+    rest = '';
+    tooLong();
+  };
+}
+
 /** Lines that wait to be read, and readers that wait for lines. */
 class Inbox {
   #lines: string[] = [];
-  #gone = false;
+  #gone: AdapterError | null = null;
   #waiting: ((line: string | null) => void) | null = null;
 
   push(line: string): void {
@@ -35,8 +53,9 @@ class Inbox {
     else this.#lines.push(line);
   }
 
-  end(): void {
-    this.#gone = true;
+  /** Nothing comes any more. @param why said to whoever waits or asks again; the first reason stands */
+  end(why = new AdapterError('adapter-gone', 'The adapter is gone: the connection closed.')): void {
+    this.#gone ??= why;
     this.#waiting?.(null);
   }
 
@@ -47,8 +66,7 @@ class Inbox {
   next(timeoutMs: number): Promise<string> {
     const ready = this.#lines.shift();
     if (ready !== undefined) return Promise.resolve(ready);
-    const gone = (): AdapterError => new AdapterError('adapter-gone', 'The adapter is gone: the connection closed.');
-    if (this.#gone) return Promise.reject(gone());
+    if (this.#gone !== null) return Promise.reject(this.#gone);
     return new Promise((resolve, reject) => {
       const timer = setTimeout(() => {
         this.#waiting = null;
@@ -57,7 +75,7 @@ class Inbox {
       this.#waiting = (line) => {
         clearTimeout(timer);
         this.#waiting = null;
-        if (line === null) reject(gone());
+        if (line === null) reject(this.#gone ?? new Error('ended without a reason'));
         else resolve(line);
       };
     });
@@ -123,7 +141,14 @@ export function openTcp(port: number): Promise<Link> {
       socket.off('error', fail);
       socket.on('error', () => inbox.end());
       socket.on('close', () => inbox.end());
-      createInterface({ input: socket }).on('line', (line) => inbox.push(line));
+      const endless = (): void => {
+        inbox.end(new AdapterError('adapter-garbled', 'The adapter sends a line that does not end; it was hung up on.'));
+        socket.destroy();
+      };
+      socket.on(
+        'data',
+        intoLines((line) => inbox.push(line), endless),
+      );
       resolve({
         send: (line) => void socket.write(`${line}\n`),
         next: (timeoutMs) => inbox.next(timeoutMs),
@@ -148,7 +173,13 @@ export function serveTcp(
       seconds,
     );
     socket.on('error', () => socket.destroy());
-    createInterface({ input: socket }).on('line', (line) => vehicle.receive(line));
+    socket.on(
+      'data',
+      intoLines(
+        (line) => vehicle.receive(line),
+        () => socket.destroy(),
+      ),
+    );
   });
   return new Promise((resolve, reject) => {
     server.once('error', reject);

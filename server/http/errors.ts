@@ -2,6 +2,7 @@ import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import type { ZodError } from 'zod';
 import type { AuditLine, ErrorReply } from '../../contract/index.ts';
+import { sayBytes } from '../../core/keeping/index.ts';
 import type { Refusal } from '../../core/job/index.ts';
 import { StoreError } from '../store/errors.ts';
 import type { Newer, RowOutcome } from '../store/rows.ts';
@@ -71,14 +72,34 @@ interface LibraryError {
   readonly code?: string;
   readonly status?: number;
   readonly message?: string;
+  /** The most bytes that are taken, of one that was too large. */
+  readonly limit?: number;
+}
+
+/** What is wrong with the body of a request, by what the parsers call it. */
+function fromBody({ type, code, limit = 0 }: LibraryError): HttpError | null {
+  switch (type) {
+    case 'entity.parse.failed':
+      return new HttpError('bad-json', 'The request is not valid JSON. Nothing was changed.');
+    case 'entity.too.large':
+      return new HttpError('too-large', `That is too large: at most ${sayBytes(limit)} are taken here.`);
+    case 'encoding.unsupported':
+      return new HttpError('wrong-type', 'The body is packed in a way that is not known here: expected gzip, deflate, br or none.');
+    case 'charset.unsupported':
+      return new HttpError('wrong-type', 'The text is in a character set that is not known here: expected UTF-8.');
+    case 'request.size.invalid':
+    case 'request.aborted':
+      return new HttpError('bad-request', 'The request ended before it was whole. Nothing was changed.');
+  }
+  if (code !== undefined && /^(Z_|ERR__ERROR_FORMAT|ERR_.*BROTLI|ERR_PADDING|ERR_ZLIB)/.test(code))
+    return new HttpError('bad-request', 'The body cannot be unpacked. Nothing was changed.');
+  return null;
 }
 
 /** What the libraries below us throw, in words. */
 function fromLibrary(error: LibraryError): HttpError | null {
-  if (error.type === 'entity.parse.failed')
-    return new HttpError('bad-json', 'The request is not valid JSON. Nothing was changed.');
-  if (error.type === 'entity.too.large')
-    return new HttpError('too-large', 'That is too large: at most 15 MB for a picture, 2 MB for anything typed.');
+  const body = fromBody(error);
+  if (body !== null) return body;
   if (error.code === 'SQLITE_FULL')
     return new HttpError(
       'cannot-write',
@@ -94,6 +115,9 @@ function fromLibrary(error: LibraryError): HttpError | null {
     return new HttpError('store-busy', 'Another program holds the store. Try again in a moment.');
   if (error.status === 400 && error.message?.includes('Failed to decode'))
     return new HttpError('bad-request', 'The address is not valid.');
+  // Whatever else is the sender's fault is said to be so, without the words of a library.
+  if (error.status !== undefined && error.status >= 400 && error.status < 500)
+    return new HttpError('bad-request', 'The request cannot be read. Nothing was changed.');
   return null;
 }
 

@@ -16,7 +16,8 @@ import { type Case, type Group, GROUPS } from '../../core/diagnose/index.ts';
 import { ruleProblem } from '../../core/house/index.ts';
 import { checkProcedure } from '../../core/procedure/index.ts';
 import type { Services } from '../services.ts';
-import { change, mustLead, shopItself } from './acting.ts';
+import { settingProblem } from '../store/settingKeys.ts';
+import { actorOf, change, mustLead, shopItself } from './acting.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
 
@@ -32,7 +33,7 @@ const writtenCase = z.strictObject({
 
 const shop = z.strictObject({
   people: z.array(person).max(200),
-  settings: z.record(z.string().max(60), z.string().max(200)),
+  settings: z.record(z.string().max(60), z.string().max(2000)),
   wrenches: z.array(wrench).max(200),
   tools: z.array(tool).max(1000).default([]),
   calendar: calendar.optional(),
@@ -74,10 +75,16 @@ export function shopRoutes(services: Services): Router {
       return { body: settings.read('calendar') };
     }),
   );
-  // A shop file fills the store at once; a procedure that cannot be worked from refuses the whole file.
+  // A shop file fills the store at once; a procedure that cannot be worked from refuses the whole file. In a shop that
+  // has people it is for those who answer for it.
   router.put('/shop', (request, response) => {
+    if (people.all().length > 0) mustLead(actorOf(services, request), 'What a shop file holds');
     const file = parse(shop, request.body);
     const fields = Object.fromEntries([
+      ...Object.entries(file.settings).flatMap(([key, text]) => {
+        const problem = settingProblem(key, text);
+        return problem === null ? [] : [[`settings.${key}`, problem] as const];
+      }),
       ...Object.entries(file.rules).flatMap(([question, answer]) => {
         const problem = ruleProblem(question, answer);
         return problem === null ? [] : [[`rules.${question}`, problem] as const];

@@ -2,9 +2,11 @@ import express, { Router } from 'express';
 import { id, transfer } from '../../contract/index.ts';
 import type { Services } from '../services.ts';
 import { exportJob, readJobFile, takeJobFile } from '../store/transfer.ts';
-import { actorOf } from './acting.ts';
+import { actorOf, mustLead } from './acting.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
+
+const JOB_FILE_LIMIT = '200mb';
 
 /** A job as a file out and in, and as a printed sheet. */
 export function transferRoutes(services: Services): Router {
@@ -36,12 +38,13 @@ export function transferRoutes(services: Services): Router {
       .send(pdf);
   });
 
-  router.post('/job-files', express.json({ limit: '200mb' }), async (request, response) => {
-    const { by, at } = actorOf(services, request);
-    const read = await readJobFile(parse(transfer, request.body), pictures);
-    const outcome = read.ok
-      ? oneGo.run(() => takeJobFile(read, services, { by, at }, services.settings.timeZone()))
-      : read;
+  // A file brings in what others did, in their names: that is for those who answer for the shop.
+  router.post('/job-files', express.json({ limit: JOB_FILE_LIMIT }), async (request, response) => {
+    const actor = actorOf(services, request);
+    mustLead(actor, 'A job from a file');
+    const timeZone = services.settings.timeZone();
+    const read = await readJobFile(parse(transfer, request.body), pictures, actor.at, timeZone);
+    const outcome = read.ok ? oneGo.run(() => takeJobFile(read, services, actor, timeZone)) : read;
     if (!outcome.ok) throw new HttpError(outcome.code, outcome.message);
     response.status(201).json(outcome);
   });

@@ -15,6 +15,7 @@ const KINDS = {
     'house-rule',
     'bay-air',
     'shop-file-read',
+    'job-file-read',
     'cross-reference',
     'procedure-saved',
   ],

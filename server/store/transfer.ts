@@ -1,6 +1,7 @@
 import { type Transfer, TRANSFER_FORMAT, TRANSFER_VERSION } from '../../contract/index.ts';
 import { dayOf } from '../../core/days/index.ts';
-import type { Job, Stamp } from '../../core/job/index.ts';
+import { factProblem, type Job, type Stamp } from '../../core/job/index.ts';
+import type { Services } from '../services.ts';
 import { firstBreak } from './chain.ts';
 import { StoreError } from './errors.ts';
 import type { Jobs } from './jobs.ts';
@@ -9,7 +10,14 @@ import { readLog } from './reader.ts';
 import type { Vehicles } from './vehicles.ts';
 
 /** Why a job file was not taken, or the job it became. */
-export type ImportOutcome = { readonly ok: true; readonly jobId: string; readonly number: number } | ImportRefusal;
+export type ImportOutcome = TakenJob | ImportRefusal;
+interface TakenJob {
+  readonly ok: true;
+  readonly jobId: string;
+  readonly number: number;
+  /** Who worked on it and is not of this shop, by id. */
+  readonly strangers: readonly string[];
+}
 interface ImportRefusal {
   readonly ok: false;
   readonly code: string;
@@ -51,12 +59,25 @@ export function exportJob(jobId: string, jobs: Jobs, vehicles: Vehicles, picture
   };
 }
 
-/** Reads a job file whose shape was parsed: its chain, its log and its pictures. Nothing is known of it yet. */
-export async function readJobFile(file: Transfer, pictures: Pictures): Promise<ReadJobFile | ImportRefusal> {
+/**
+ * Reads a job file whose shape was parsed: its chain, its log, whether its figures and times can be, and its pictures.
+ * Nothing is known of it yet.
+ * @param now ISO time @param timeZone of the shop that takes it in
+ */
+export async function readJobFile(
+  file: Transfer,
+  pictures: Pictures,
+  now: string,
+  timeZone: string,
+): Promise<ReadJobFile | ImportRefusal> {
   const broken = firstBreak(file.jobId, file.events, file.hashes);
   if (broken !== null) return refusal('chain-broken', `The file was altered: its chain breaks at entry ${broken}.`);
   if (file.events[0]?.type !== 'job-opened')
     return refusal('bad-log', 'The file does not begin with the opening of a job.');
+  for (const each of file.events) {
+    const problem = factProblem(each, now, timeZone);
+    if (problem !== null) return refusal('bad-log', problem);
+  }
   const job = jobOf(file);
   if (job === null || 'ok' in job) return job ?? refusal('bad-log', 'The file holds no job.');
   const prepared: PreparedPicture[] = [];
@@ -81,7 +102,7 @@ function jobOf({ jobId, events }: Transfer): Job | ImportRefusal | null {
 /** Takes a job file: its pictures, its vehicle unless it is here already, and its log. Call inside a transaction. */
 export function takeJobFile(
   { file, job, pictures: prepared }: ReadJobFile,
-  { jobs, vehicles, pictures }: { jobs: Jobs; vehicles: Vehicles; pictures: Pictures },
+  { jobs, vehicles, pictures, people, audit }: Pick<Services, 'jobs' | 'vehicles' | 'pictures' | 'people' | 'audit'>,
   who: Stamp,
   timeZone: string,
 ): ImportOutcome {
@@ -89,11 +110,17 @@ export function takeJobFile(
   if (jobs.numberTaken(job.number)) return refusal('number-taken', `Another job here has number ${job.number}.`);
   if (file.events.some(({ commandId }) => jobs.log.command(commandId) !== undefined))
     return refusal('command-id-used', 'Part of this file belongs to another job here.');
+  const twin = vehicles.version(file.vehicle.id) === 0 ? vehicles.withPlate(file.vehicle.plate, file.vehicle.id) : null;
+  if (twin !== null)
+    return refusal('plate-taken', `Another vehicle here has the plate ${twin.plate}: ${twin.make} ${twin.model}.`);
   for (const picture of prepared) pictures.record(picture, who.at);
   if (vehicles.version(file.vehicle.id) === 0) {
     const { id, lastReading: _, ...input } = file.vehicle;
     vehicles.put(id, input, 0, who, dayOf(job.opened.at, timeZone));
   }
   jobs.adopt(job, file.events, file.hashes, who.at);
-  return { ok: true, jobId: job.id, number: job.number };
+  const known = people.names();
+  const strangers = [...new Set(file.events.map(({ by }) => by))].filter((by) => !known.has(by)).sort();
+  audit.write(who, 'job-file-read', job.id, { number: job.number, strangers });
+  return { ok: true, jobId: job.id, number: job.number, strangers };
 }
