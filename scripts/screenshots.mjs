@@ -105,9 +105,32 @@ const LOOKED_AT = {
       await page.getByLabel('Time', { exact: true }).fill('16:40');
     },
   },
+  backups: {
+    path: '/settings#backups',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Back up now' }).click();
+      await page.getByText(/^Backed up:/).waitFor();
+    },
+  },
+  'lost-photo': {
+    path: '/jobs/job-229/inspect',
+    before: loseOnePhoto,
+  },
+  'lost-photo-sheet': { path: '/jobs/job-229/prove', before: loseOnePhoto },
   'sheet-years': { path: '/jobs/job-229/hand-over', theme: 'dark' },
   'hands-strip': { path: '/jobs/job-231/hands/strip' },
 };
+
+/** Takes the files of a photo away, as a disk that rots would. */
+async function loseOnePhoto() {
+  const { default: Sqlite } = await import('better-sqlite3');
+  const db = new Sqlite(join(folder, 'shop.sqlite'), { readonly: true });
+  const { hash } = db
+    .prepare("SELECT hash FROM picture_link WHERE job_id = 'job-229' AND subject = 'throttle-body' AND phase = 'after'")
+    .get();
+  db.close();
+  for (const tail of ['', '.shown.webp', '.small.webp']) rmSync(join(folder, 'pictures', hash + tail), { force: true });
+}
 
 await ensureInstalled();
 await ensureBuilt();
@@ -142,6 +165,7 @@ try {
     );
     // The tablet's clock goes with the shop's; how a wrong one is told stands in a picture of its own.
     await context.clock.setSystemTime(new Date(Date.parse(MOMENT) + (view.clockOff ?? 0)));
+    if (view.before) await view.before();
     const page = await context.newPage();
     page.on('console', (message) => message.type() === 'error' && say(`  ${name}: ${message.text()}`));
     page.on('pageerror', (error) => say(`  ${name}: ${error.message}`));

@@ -11,7 +11,8 @@ const nightly = (days: number): { at: string }[] =>
 describe('backups that are kept', () => {
   it('of a year of nights: seven days, five weeks, twelve months', () => {
     const { keep, drop } = keptBackups(nightly(365), ZONE);
-    expect(keep.slice(0, 7)).toEqual(nightly(7));
+    expect(keep.slice(0, 7)).toEqual(nightly(7).map((each) => ({ ...each, keptFor: 'days' })));
+    expect(keep.map(({ keptFor }) => keptFor[0]).join('')).toBe('dddddddwmwwmmmmmmmmmm');
     // The newest of each week are Sundays, of each month its last day; two of the weeks lie within the seven days.
     expect(keep.map(({ at }) => at.slice(0, 10)).slice(7)).toEqual([
       '2026-05-03',

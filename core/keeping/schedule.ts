@@ -54,29 +54,44 @@ export interface Dated {
   readonly at: string;
 }
 
+/** For how long a backup is kept: as one of the last days, weeks or months. */
+export type KeptFor = keyof typeof KEPT;
+
+const PERIODS: readonly { readonly kept: KeptFor; readonly of: (day: string) => string }[] = [
+  { kept: 'days', of: (day) => day },
+  { kept: 'weeks', of: (day) => addDays(day, -weekdayOf(day)) },
+  { kept: 'months', of: (day) => day.slice(0, 7) },
+];
+
+/** Backups that are kept, each as the first that it is: of a day, a week, a month; and those that may go. Newest first. */
+export interface Shelf<T> {
+  readonly keep: readonly (T & { readonly keptFor: KeptFor })[];
+  readonly drop: readonly T[];
+}
+
 /**
  * Splits backups into those to keep and those that may go: the newest of each of the last {@link KEPT} days, weeks and
  * months that have one at all, so that a shop that was closed for a month loses nothing by it. The newest always stays.
  */
-export function keptBackups<T extends Dated>(backups: readonly T[], timeZone: string): { keep: T[]; drop: T[] } {
+export function keptBackups<T extends Dated>(backups: readonly T[], timeZone: string): Shelf<T> {
   const newestFirst = [...backups].sort((a, b) => (a.at < b.at ? 1 : -1));
-  const keep = new Set<T>();
-  for (const [most, periodOf] of [
-    [KEPT.days, (day: string) => day],
-    [KEPT.weeks, mondayOf],
-    [KEPT.months, (day: string) => day.slice(0, 7)],
-  ] as const) {
+  const keptFor = new Map<T, KeptFor>();
+  for (const { kept, of } of PERIODS) {
     const seen = new Set<string>();
     for (const backup of newestFirst) {
-      const period = periodOf(dayOf(backup.at, timeZone));
+      const period = of(dayOf(backup.at, timeZone));
       if (seen.has(period)) continue;
-      if (seen.size === most) break;
+      if (seen.size === KEPT[kept]) break;
       seen.add(period);
-      keep.add(backup);
+      // Of the last days it is shown among these, however long it stays.
+      if (!keptFor.has(backup)) keptFor.set(backup, kept);
     }
   }
-  return { keep: newestFirst.filter((each) => keep.has(each)), drop: newestFirst.filter((each) => !keep.has(each)) };
+  return {
+    keep: newestFirst.flatMap((each) => {
+      const kept = keptFor.get(each);
+      return kept === undefined ? [] : [{ ...each, keptFor: kept }];
+    }),
+    drop: newestFirst.filter((each) => !keptFor.has(each)),
+  };
 }
-
-/** The Monday of the week of an ISO day. */
-const mondayOf = (day: string): string => addDays(day, -weekdayOf(day));

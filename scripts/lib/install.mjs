@@ -46,7 +46,10 @@ async function lock(path) {
   for (;;) {
     try {
       closeSync(openSync(path, 'wx'));
-      return () => rmSync(path, { force: true });
+      const release = () => rmSync(path, { force: true });
+      // A failed install ends the process; whoever tries again must not wait for it.
+      process.once('exit', release);
+      return release;
     } catch (error) {
       if (error.code !== 'EEXIST') throw error;
       const age = Date.now() - statSync(path, { throwIfNoEntry: false })?.mtimeMs;

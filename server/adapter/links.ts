@@ -142,7 +142,9 @@ export function openTcp(port: number): Promise<Link> {
       socket.on('error', () => inbox.end());
       socket.on('close', () => inbox.end());
       const endless = (): void => {
-        inbox.end(new AdapterError('adapter-garbled', 'The adapter sends a line that does not end; it was hung up on.'));
+        inbox.end(
+          new AdapterError('adapter-garbled', 'The adapter sends a line that does not end; it was hung up on.'),
+        );
         socket.destroy();
       };
       socket.on(

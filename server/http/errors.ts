@@ -84,7 +84,10 @@ function fromBody({ type, code, limit = 0 }: LibraryError): HttpError | null {
     case 'entity.too.large':
       return new HttpError('too-large', `That is too large: at most ${sayBytes(limit)} are taken here.`);
     case 'encoding.unsupported':
-      return new HttpError('wrong-type', 'The body is packed in a way that is not known here: expected gzip, deflate, br or none.');
+      return new HttpError(
+        'wrong-type',
+        'The body is packed in a way that is not known here: expected gzip, deflate, br or none.',
+      );
     case 'charset.unsupported':
       return new HttpError('wrong-type', 'The text is in a character set that is not known here: expected UTF-8.');
     case 'request.size.invalid':

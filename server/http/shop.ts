@@ -64,6 +64,7 @@ export function shopRoutes(services: Services): Router {
       calendar: settings.read('calendar'),
       rules: house.rules(),
       now: now(),
+      readOnly: services.keeper.readOnly,
     });
   });
   router.put(

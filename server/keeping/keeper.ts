@@ -48,6 +48,11 @@ export class Keeper {
     this.#parts = parts;
   }
 
+  /** The store can only be read. */
+  get readOnly(): boolean {
+    return this.#parts.readOnly;
+  }
+
   /** Looks from now on, by the minute, whether a backup is due. @returns how to stop */
   watch(): () => void {
     const timer = setInterval(() => {

@@ -9,6 +9,7 @@ import ReminderRows from '../parts/ReminderRows.vue';
 import { useBay } from '../stores/bay.ts';
 import { useNow } from '../stores/clock.ts';
 import { useShop } from '../stores/shop.ts';
+import KeepingNote from './KeepingNote.vue';
 import { dayAround, hourMarks, placeOf, shareOf } from './day.ts';
 import { heldOf, notToStrip, offOf, tasksOf, waitsOf } from './figures.ts';
 
@@ -51,6 +52,7 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
 
 <template>
   <div class="flex h-full flex-col">
+    <KeepingNote />
     <div class="grid min-h-0 flex-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_312px]">
       <section class="min-w-0 px-4 pb-4 pt-6 md:px-7" aria-labelledby="bay-day">
         <h1 id="bay-day" class="text-title">

@@ -3,7 +3,9 @@ import { computed, ref } from 'vue';
 import { HOUSE_QUESTIONS } from '../../core/house/index.ts';
 import { keepRule } from '../data/shopRows.ts';
 import { useShop } from '../stores/shop.ts';
+import BackupKeeping from './BackupKeeping.vue';
 import BayAirForm from './BayAirForm.vue';
+import BrokenSettings from './BrokenSettings.vue';
 import OpeningHours from './OpeningHours.vue';
 import ShopFigures from './ShopFigures.vue';
 
@@ -66,8 +68,10 @@ async function answer(question: string, school: string | null): Promise<void> {
         </div>
       </fieldset>
     </div>
+    <BrokenSettings />
     <ShopFigures :may-edit="mayEdit" />
     <OpeningHours :may-edit="mayEdit" />
+    <BackupKeeping :may-edit="mayEdit" />
     <BayAirForm :may-edit="mayEdit" />
     <p class="mt-8 text-note">
       <RouterLink class="link" to="/knowledge">Knowledge: causes, checks and likelihoods</RouterLink>

@@ -13,6 +13,7 @@ import { switchTheme } from './theme.ts';
 const KeysSheet = defineAsyncComponent(() => import('./KeysSheet.vue'));
 const PersonPicker = defineAsyncComponent(() => import('./PersonPicker.vue'));
 const SearchSheet = defineAsyncComponent(() => import('./SearchSheet.vue'));
+const ReadOnlyNote = defineAsyncComponent(() => import('./ReadOnlyNote.vue'));
 const NotTaken = defineAsyncComponent(() => import('./NotTaken.vue'));
 
 useFreshReads();
@@ -78,6 +79,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', listenForKeys));
         <button type="button" class="link ml-1" @click="start">Try again</button>
       </p>
       <ClockNote />
+      <ReadOnlyNote v-if="shop.readOnly" />
       <NotTaken v-if="outbox.notTaken.length > 0" />
       <div class="min-h-0 flex-1"><RouterView /></div>
     </main>

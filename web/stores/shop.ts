@@ -24,6 +24,8 @@ export const useShop = defineStore('shop', () => {
   const rules = shallowRef<HouseRules>({});
   const tools = shallowRef<readonly Tool[]>([]);
   const calendar = shallowRef<Calendar>(ORDINARY_WEEK);
+  /** The store can only be read: everything can be looked at, nothing entered. */
+  const readOnly = ref(false);
   const personId = ref(readPreference('person') ?? '');
   const loaded = ref(false);
 
@@ -36,6 +38,7 @@ export const useShop = defineStore('shop', () => {
       tools: Tool[];
       calendar: Calendar;
       now: string;
+      readOnly: boolean;
     }>('/shop');
     people.value = reply.people;
     wrenches.value = reply.wrenches;
@@ -43,6 +46,7 @@ export const useShop = defineStore('shop', () => {
     rules.value = reply.rules;
     tools.value = reply.tools;
     calendar.value = reply.calendar;
+    readOnly.value = reply.readOnly;
     loaded.value = true;
   }
 
@@ -78,6 +82,7 @@ export const useShop = defineStore('shop', () => {
     person,
     personId,
     loaded,
+    readOnly,
     load,
     pick,
     keepFigures,

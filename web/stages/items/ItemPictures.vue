@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { Job, JobItem, Way } from '../../../core/job/index.ts';
 import PictureAdd from '../pictures/PictureAdd.vue';
+import SmallPicture from '../pictures/SmallPicture.vue';
 
 /** How it sat before, seen when it goes back. */
 const props = defineProps<{ job: Job; item: JobItem; way: Way }>();
@@ -12,11 +13,10 @@ const pictures = computed(() => props.job.pictures.filter((each) => each.subject
 <template>
   <div class="flex flex-wrap items-center gap-2">
     <a v-for="picture in pictures" :key="picture.id" :href="`/api/pictures/${picture.hash}`" target="_blank">
-      <img
-        :src="`/api/pictures/${picture.hash}`"
+      <SmallPicture
+        :hash="picture.hash"
         :alt="`${item.name}, ${picture.when}`"
         class="h-16 w-20 rounded-sm border border-line object-cover"
-        loading="lazy"
       />
     </a>
     <PictureAdd

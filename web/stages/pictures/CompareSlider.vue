@@ -2,14 +2,15 @@
 import { computed, ref, useId } from 'vue';
 import { lineUp, type Spot } from '../../../core/inspect/index.ts';
 import type { PictureRef } from '../../../core/job/index.ts';
+import PictureGap from './PictureGap.vue';
 import { usePictureSize } from './usePictureSize.ts';
 
 /** Before and after in one frame: the edge between them is moved; two picked places line the second up with the first. */
 const props = defineProps<{ before: PictureRef; after: PictureRef; what: string }>();
 const share = ref(50);
 const clip = useId();
-const first = usePictureSize(() => props.before.hash);
-const second = usePictureSize(() => props.after.hash);
+const { size: first, isLost: firstLost } = usePictureSize(() => props.before.hash);
+const { size: second, isLost: secondLost } = usePictureSize(() => props.after.hash);
 
 const pixels = (picture: PictureRef, size: { width: number; height: number }): readonly [Spot, Spot] | null => {
   const [a, b] = picture.marking?.anchors ?? [];
@@ -36,7 +37,13 @@ const edge = computed(() => (share.value / 100) * first.value.width);
 
 <template>
   <figure class="max-w-2xl">
+    <PictureGap
+      v-if="firstLost || secondLost"
+      class="aspect-4/3"
+      :what="`${what}, ${firstLost ? 'before' : 'after'}`"
+    />
     <svg
+      v-else
       :viewBox="`0 0 ${first.width} ${first.height}`"
       class="h-auto w-full border border-line bg-band"
       role="img"
@@ -56,7 +63,7 @@ const edge = computed(() => (share.value / 100) * first.value.width);
       <path :d="`M${edge} 0V${first.height}`" stroke="#1a1206" :stroke-width="first.width / 160" />
       <path :d="`M${edge} 0V${first.height}`" stroke="#ffd34d" :stroke-width="first.width / 320" />
     </svg>
-    <label class="mt-2 flex items-center gap-3 text-sm text-soft">
+    <label v-if="!firstLost && !secondLost" class="mt-2 flex items-center gap-3 text-sm text-soft">
       before
       <input
         v-model.number="share"
@@ -68,7 +75,7 @@ const edge = computed(() => (share.value / 100) * first.value.width);
       />
       after
     </label>
-    <figcaption class="text-sm text-soft">
+    <figcaption v-if="!firstLost && !secondLost" class="text-sm text-soft">
       {{ lined ? 'Lined up by two places.' : 'Not lined up: mark the same two places on both.' }}
     </figcaption>
   </figure>

@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, ref } from 'vue';
 import type { Job, PictureRef, When } from '../../../core/job/index.ts';
 import PictureAdd from './PictureAdd.vue';
 import CompareSlider from './CompareSlider.vue';
+import SmallPicture from './SmallPicture.vue';
 
 /** What draws is loaded when somebody draws. */
 const PictureMarker = defineAsyncComponent(() => import('./PictureMarker.vue'));
@@ -45,11 +46,10 @@ const saysOf = ({ marking: own }: PictureRef): string =>
           :aria-label="`Mark the picture ${picture.when}, ${picture.caption}`"
           @click="marking = picture.id"
         >
-          <img
-            :src="`/api/pictures/${picture.hash}?size=small`"
+          <SmallPicture
+            :hash="picture.hash"
             :alt="`${what}, ${picture.when}: ${picture.caption}`"
             class="aspect-4/3 w-full object-cover"
-            loading="lazy"
           />
         </button>
         <p class="mt-1 text-sm text-soft">
