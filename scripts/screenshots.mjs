@@ -1,6 +1,6 @@
 // npm run screenshots: makes every picture of docs/screenshots/ anew from the demo data, at a fixed moment.
 // With names as arguments only those; with --out DIR elsewhere; --theme and --size for looking while working.
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -115,8 +115,21 @@ const LOOKED_AT = {
   'lost-photo': {
     path: '/jobs/job-229/inspect',
     before: loseOnePhoto,
+    prepare: async (page) => page.getByRole('heading', { name: 'Pictures' }).scrollIntoViewIfNeeded(),
   },
-  'lost-photo-sheet': { path: '/jobs/job-229/prove', before: loseOnePhoto },
+  'lost-photo-sheet': {
+    path: '/jobs/job-229/prove',
+    before: loseOnePhoto,
+    prepare: async (page) => page.getByText('No photo here').first().scrollIntoViewIfNeeded(),
+  },
+  'backups-long': {
+    path: '/settings#backups',
+    before: ageBackups,
+    theme: 'dark',
+    person: 'isla',
+    prepare: async (page) => page.getByText('Keep where they go').scrollIntoViewIfNeeded(),
+  },
+  'bay-old-backup': { path: '/bay', before: ageBackups },
   'sheet-years': { path: '/jobs/job-229/hand-over', theme: 'dark' },
   'hands-strip': { path: '/jobs/job-231/hands/strip' },
 };
@@ -130,6 +143,27 @@ async function loseOnePhoto() {
     .get();
   db.close();
   for (const tail of ['', '.shown.webp', '.small.webp']) rmSync(join(folder, 'pictures', hash + tail), { force: true });
+}
+
+/** As if this shop had been at work for a year, and its backup disk had been away since yesterday morning. */
+async function ageBackups() {
+  const made = join(folder, 'backups');
+  if (existsSync(made) && readdirSync(made).length > 9) return;
+  const first = await fetch(`${server.address}/api/backups`, { method: 'POST' }).then((reply) => reply.json());
+  for (let status = first; status.running !== null;)
+    status = await fetch(`${server.address}/api/keeping`).then((reply) => reply.json());
+  const [name] = readdirSync(made).filter((each) => each.endsWith('.zip'));
+  const stamped = (at) =>
+    name.replace(
+      /\d{4}-\d\d-\d\dT\d\d-\d\d-\d\dZ/,
+      at
+        .toISOString()
+        .replace(/\.\d+Z$/, 'Z')
+        .replaceAll(':', '-'),
+    );
+  for (let back = 2; back < 300; back += back < 9 ? 1 : 7)
+    cpSync(join(made, name), join(made, stamped(new Date(Date.parse('2026-05-13T02:00:00Z') - back * 86_400_000))));
+  rmSync(join(made, name));
 }
 
 await ensureInstalled();

@@ -22,10 +22,12 @@ import { stockRoutes } from './http/stock.ts';
 import { transferRoutes } from './http/transfer.ts';
 import { familyRoutes, unitRoutes } from './http/units.ts';
 import { vehicleRoutes } from './http/vehicles.ts';
+import { speakPlainly } from './http/words.ts';
 import type { Services } from './services.ts';
 
 /** The application over its services. It does not listen; `main.ts` does. @param webRoot the built interface, or null */
 export function createApp(services: Services, log: Logger, webRoot: string | null): Express {
+  speakPlainly();
   const app = express();
   app.disable('x-powered-by');
   app.use(strictHeaders, onlyFromHere, compression());

@@ -109,14 +109,14 @@ describe('one request', () => {
     );
     failing.run();
     const { body } = await server.http
-      .put('/api/shop')
+      .put('/api/shop?by=isla')
       .send({ ...file, rules: { hoses: 'clamp' } })
       .expect(500);
     expect(body.error.message).toContain('Nothing was changed');
     expect(shopRow()).toEqual({ n: 0 });
     server.db.exec('DROP TRIGGER no_rule');
     await server.http
-      .put('/api/shop')
+      .put('/api/shop?by=isla')
       .send({ ...file, rules: { hoses: 'clamp' } })
       .expect(200);
     expect(shopRow()).toEqual({ n: 1 });

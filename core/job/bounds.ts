@@ -30,8 +30,9 @@ export const BOUNDS: Readonly<Record<string, Bound>> = {
   share: SHARE,
   chance: SHARE,
   concentration: SHARE,
-  x: SHARE,
-  y: SHARE,
+  // Places on a photo are bounded by their shape; those of bolts on a flange are drawn in any unit.
+  x: SHOWN,
+  y: SHOWN,
   toX: SHARE,
   toY: SHARE,
   radius: SHARE,

@@ -58,7 +58,9 @@ async function buildServer() {
   };
   await build({
     ...shared,
-    entryPoints: ['server/main.ts', 'server/maintain.ts', 'server/standIn.ts', 'server/keepingWorker.ts'].map((path) => join(root, path)),
+    entryPoints: ['server/main.ts', 'server/maintain.ts', 'server/standIn.ts', 'server/keepingWorker.ts'].map((path) =>
+      join(root, path),
+    ),
     outdir: join(dist, 'server'),
     splitting: true,
     chunkNames: '[name]-[hash]',

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { StockInput, StockItem } from '../../contract/index.ts';
+import { type StockInput, stockInput, type StockItem } from '../../contract/index.ts';
 import { FIELDS, readFigure, readMoney, typedMoney } from '../../core/quantity/index.ts';
 import { samePart } from '../../core/stock/index.ts';
 
@@ -88,23 +88,23 @@ function readRow(
     return `“${cell('lead days')}” is no number of days: expected 0 to 365.`;
   const barcode = cell('barcode') || own?.detail.barcode;
   const supplier = cell('supplier') || own?.detail.supplier;
-  return {
-    id: own?.id ?? null,
-    left,
-    input: {
-      name,
-      partNumber: own?.partNumber ?? partNumber,
-      kind: kind as StockInput['kind'],
-      place: cell('place') || (own?.place ?? ''),
-      priceMinor: price?.minor ?? own?.priceMinor ?? 0,
-      detail: {
-        ...own?.detail,
-        ...(barcode === undefined ? {} : { barcode }),
-        ...(supplier === undefined ? {} : { supplier }),
-        ...(lead === null ? {} : { leadDays: lead }),
-      },
+  // Held to the same bounds as what is typed.
+  const input = stockInput.safeParse({
+    name,
+    partNumber: own?.partNumber ?? partNumber,
+    kind: kind as StockInput['kind'],
+    place: cell('place') || (own?.place ?? ''),
+    priceMinor: price?.minor ?? own?.priceMinor ?? 0,
+    detail: {
+      ...own?.detail,
+      ...(barcode === undefined ? {} : { barcode }),
+      ...(supplier === undefined ? {} : { supplier }),
+      ...(lead === null ? {} : { leadDays: lead }),
     },
-  };
+  });
+  if (input.success) return { id: own?.id ?? null, left, input: input.data };
+  const [issue] = input.error.issues;
+  return `“${issue?.path.join('.') ?? ''}” is not taken. ${issue?.message ?? ''}`;
 }
 
 function whole(text: string): number | null | 'wrong' {

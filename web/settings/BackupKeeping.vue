@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, reactive, ref, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, reactive, ref, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { BackupStep } from '../../contract/index.ts';
 import { sayBytes } from '../../core/keeping/index.ts';
@@ -50,12 +50,17 @@ watch(
   },
   { immediate: true },
 );
-onMounted(async () => {
-  if (route.hash !== '#backups') return;
-  await nextTick();
-  heading.value?.scrollIntoView();
-  heading.value?.focus({ preventScroll: true });
-});
+// Who comes for the backups sees them at once, as soon as there is something to scroll to.
+watch(
+  () => keeping.value !== null,
+  async (isThere) => {
+    if (!isThere || route.hash !== '#backups') return;
+    await nextTick();
+    heading.value?.scrollIntoView();
+    heading.value?.focus({ preventScroll: true });
+  },
+  { immediate: true },
+);
 
 async function now(): Promise<void> {
   problem.value = '';
@@ -114,8 +119,8 @@ async function keep(): Promise<void> {
             { well: 'enough', low: 'low: make room soon', last: 'photos are not taken in any more' }[keeping.room]
           }}</span>
         </p>
-        <div class="ml-auto min-w-64">
-          <div v-if="keeping.running" role="status">
+        <div class="ml-auto flex min-w-64 flex-col items-end">
+          <div v-if="keeping.running" class="w-full" role="status">
             <p class="flex justify-between gap-4 text-note">
               <span>{{ STEPS[keeping.running.step] }}</span><b class="figure">{{ share }} %</b>
             </p>
