@@ -1,22 +1,27 @@
 // npm run bench: measures, in one run, what the project promises, and prints a table. Ratios are taken within the run.
+// npm run bench -- --faults: what it promises when it is killed, damaged, or out of room. Half an hour; --kills N for fewer.
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { parseArgs } from 'node:util';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { bin, root, say } from './lib/say.mjs';
 
+const { values } = parseArgs({
+  options: { faults: { type: 'boolean', default: false }, kills: { type: 'string', default: '1000' } },
+});
 await ensureInstalled();
 await ensureBuilt();
-process.env.CHROMIUM_PATH = await ensureChromium();
+if (!values.faults) process.env.CHROMIUM_PATH = await ensureChromium();
 const folder = mkdtempSync(join(tmpdir(), 'unhurried-wrench-bench-'));
 const { build } = await import(pathToFileURL(bin('esbuild/lib/main.js')).href);
 // Bundled beside node_modules, so that packages resolve.
 const out = join(root, 'dist', 'bench', 'bench.js');
 await build({
-  entryPoints: [join(root, 'server/testing/measuring/everything.ts')],
+  entryPoints: [join(root, `server/testing/measuring/${values.faults ? 'faults/index' : 'everything'}.ts`)],
   outfile: out,
   bundle: true,
   platform: 'node',
@@ -27,8 +32,10 @@ await build({
 });
 const { cpSync } = await import('node:fs');
 cpSync(join(root, 'server/store/migrations'), join(root, 'dist/bench/migrations'), { recursive: true });
-const { measure } = await import(pathToFileURL(out).href);
-const rows = await measure(folder, join(root, 'dist'));
+const { measure, measureFaults } = await import(pathToFileURL(out).href);
+const rows = values.faults
+  ? await measureFaults(folder, join(root, 'dist'), Number(values.kills))
+  : await measure(folder, join(root, 'dist'));
 rmSync(folder, { recursive: true, force: true });
 
 const widths = [52, 38, 26, 4];

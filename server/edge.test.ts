@@ -4,6 +4,7 @@ import type { Router } from 'express';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { AdapterHub } from './adapter/hub.ts';
 import { Reader } from './adapter/reader.ts';
+import { BODIES, fingerprintOf, ROUTES, sendBody } from './testing/badBodies.ts';
 import { type Harness, harness, openJob } from './testing/harness.ts';
 
 let server: Harness;
@@ -20,89 +21,9 @@ interface Layer {
   readonly matchers?: readonly ((path: string) => { path: string } | false)[];
 }
 
-/** Where the routes of each part of the application hang, and what stands for their parameters. */
-const ROUTES: readonly (readonly ['post' | 'put', string])[] = [
-  ['post', '/job-files?by=isla'],
-  ['post', '/jobs/j/commands'],
-  ['put', '/vehicles/bus'],
-  ['put', '/procedures/cable-rotary'],
-  ['put', '/families/norrland-25'],
-  ['put', '/units/bus-tb'],
-  ['post', '/units/bus-tb/life'],
-  ['post', '/knowledge'],
-  ['post', '/adapter/read'],
-  ['post', '/adapter/clear'],
-  ['put', '/house-rules/where'],
-  ['put', '/settings'],
-  ['put', '/settings/measures'],
-  ['put', '/stock/g-body'],
-  ['post', '/stock/g-body/movements'],
-  ['post', '/stock/g-body/orders'],
-  ['post', '/orders/o/received'],
-  ['put', '/references'],
-  ['post', '/air'],
-  ['put', '/air'],
-  ['put', '/calendar'],
-  ['put', '/shop?by=isla'],
-  ['put', '/keeping'],
-  ['post', '/procedures/files'],
-  ['post', '/reminders/j/r/done'],
-  ['post', '/returns/j/r/sent'],
-];
-
-/** Bodies that no route can read: how they are sent, and what the answer says. */
-const BODIES: readonly (readonly [string, Readonly<Record<string, string>>, Buffer | string, RegExp])[] = [
-  ['no body at all', {}, '', /Expected JSON|not in the list|expected/i],
-  ['text', { 'content-type': 'text/plain' }, 'hello', /Expected JSON|not in the list/],
-  ['a form', { 'content-type': 'application/x-www-form-urlencoded' }, 'by=isla&a=1', /Expected JSON|not in the list/],
-  ['JSON that is cut', { 'content-type': 'application/json' }, '{"by": "isla", ', /not valid JSON/],
-  ['a list', { 'content-type': 'application/json' }, '[1, 2]', /./],
-  ['a bare word', { 'content-type': 'application/json' }, '"isla"', /not valid JSON/],
-  ['nothing known', { 'content-type': 'application/json' }, '{"by": "isla", "surprise": 1}', /./],
-  ['a charset of another age', { 'content-type': 'application/json; charset=ebcdic' }, '{}', /character set/],
-  [
-    'a packing that nobody knows',
-    { 'content-type': 'application/json', 'content-encoding': 'lzx' },
-    '{}',
-    /packed in a way/,
-  ],
-  [
-    'rubbish said to be packed',
-    { 'content-type': 'application/json', 'content-encoding': 'gzip' },
-    'not packed',
-    /cannot be unpacked/,
-  ],
-  [
-    'rubbish said to be deflated',
-    { 'content-type': 'application/json', 'content-encoding': 'deflate' },
-    'xxxx',
-    /cannot be unpacked/,
-  ],
-  [
-    'rubbish said to be brotli',
-    { 'content-type': 'application/json', 'content-encoding': 'br' },
-    'yyyyyyyy',
-    /cannot be unpacked/,
-  ],
-  [
-    'a packed body that is cut',
-    { 'content-type': 'application/json', 'content-encoding': 'gzip' },
-    gzipSync('{"by": "isla"}').subarray(0, 18),
-    /cannot be unpacked|ended before/,
-  ],
-  [
-    'bytes that are no text',
-    { 'content-type': 'application/json' },
-    Buffer.from([0xff, 0xfe, 0x7b, 0x00]),
-    /not valid JSON/,
-  ],
-];
 const BOMB = gzipSync(Buffer.alloc(250_000_000, ' '));
 
-const fingerprint = (): unknown =>
-  ['event', 'audit', 'vehicle', 'stock_movement', 'setting', 'person'].map((table) =>
-    server.db.prepare(`SELECT COUNT(*) AS n FROM ${table}`).get(),
-  );
+const fingerprint = (): unknown => fingerprintOf(server.db);
 
 describe('the edge of the API', () => {
   it('is tried at every route that takes a body', () => {
@@ -116,12 +37,7 @@ describe('the edge of the API', () => {
   it.each(BODIES)('%s is refused in words at each, and changes nothing', async (_, headers, body, words) => {
     const before = fingerprint();
     for (const [method, path] of ROUTES) {
-      const request = server.http[method](`/api${path}`);
-      for (const [name, value] of Object.entries(headers)) request.set(name, value);
-      // A body that is a buffer is sent as it is, whatever it is said to be.
-      const reply = await (body === ''
-        ? request
-        : request.serialize((raw: unknown) => raw as string).send(body as string));
+      const reply = await sendBody(server.http, method, path, headers, body);
       expect([path, reply.status >= 400 && reply.status < 500], reply.text.slice(0, 200)).toEqual([path, true]);
       expect([path, reply.body.error?.message]).toEqual([path, expect.stringMatching(words)]);
       expect(reply.body.error.message).not.toMatch(/undefined|node_modules|Error:/);

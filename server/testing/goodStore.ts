@@ -1,6 +1,5 @@
 import { cpSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { makeBackup } from '../keeping/backup.ts';
 import { realFiles } from '../keeping/files.ts';
 import { type Place, placeOf } from '../keeping/place.ts';
@@ -9,7 +8,7 @@ import { openStore } from '../store/open.ts';
 import { NOW } from './harness.ts';
 
 /** The demo shop as the last version wrote it: the newest of the stores that are kept. */
-const KEPT = fileURLToPath(new URL('./stores/0.4.0/', import.meta.url));
+const KEPT = join(process.cwd(), 'server', 'testing', 'stores', '0.4.0');
 export const ZONE = 'Europe/London';
 
 /** Makes a store that is well, brought up to this version, with heads beside it and a backup of it. @param folder new */

@@ -160,9 +160,9 @@ class KeptTables {
     const others = this.#tables.flatMap(({ projection, rows }) => {
       const stored = rows.of(jobId);
       if (job === null) return [];
-      const meant = projection
-        .rows(job, this.#timeZone)
-        .map((row) => textOf(rows.columns.map((column) => row[column] ?? null)));
+      const made = projection.rows(job, this.#timeZone);
+      if (made.length !== stored.length) return [projection.table];
+      const meant = made.map((row) => textOf(rows.columns.map((column) => row[column] ?? null)));
       return sameTexts(stored, meant) ? [] : [projection.table];
     });
     const differing = sameTexts(this.#handsOn.of(jobId), stretches) ? others : [...others, 'hands_on'];

@@ -27,24 +27,31 @@ const BALANCES: readonly Balance[] = [
   },
 ];
 
+type BalanceRow = Readonly<Record<string, string | number | null>>;
+
 /** Balances that are kept, held against what comes out when all is added up again. */
 export function checkBalances(db: Database): Finding[] {
   return BALANCES.flatMap(({ kept, key, figures, texts, name }) => {
-    const meant = `${kept}_meant`;
-    const same = [
-      ...figures.map((column) => `ABS(COALESCE(k.${column}, 0) - COALESCE(m.${column}, 0)) < ${SAME}`),
-      ...texts.map((column) => `k.${column} IS m.${column}`),
-      // A balance of nought may be kept or not; a line that is one is there or it is wrong.
-      ...(figures.length === 0 ? [`(k.${key[0]} IS NULL) = (m.${key[0]} IS NULL)`] : []),
-    ].join(' AND ');
-    const shown = key.map((column) => `COALESCE(k.${column}, m.${column})`).join(" || ' ' || ");
-    return db
-      .prepare<[], { which: string }>(
-        `SELECT ${shown} AS which FROM ${kept} k FULL JOIN ${meant} m ON ${key.map((column) => `k.${column} = m.${column}`).join(' AND ')}
-           WHERE NOT (${same}) ORDER BY which`,
-      )
-      .all()
-      .map(({ which }) => finding('balance', `In “${kept}”, ${name} ${which} does not add up.`));
+    const read = (table: string): Map<string, BalanceRow> =>
+      new Map(
+        db
+          .prepare<[], BalanceRow>(`SELECT * FROM ${table}`)
+          .all()
+          .map((row) => [key.map((column) => row[column]).join(' '), row]),
+      );
+    const [found, meant] = [read(kept), read(`${kept}_meant`)];
+    return [...new Set([...found.keys(), ...meant.keys()])]
+      .filter((which) => {
+        const [own, other] = [found.get(which), meant.get(which)];
+        // A balance of nought may be kept or not; a line that has no figure is there or it is wrong.
+        if (figures.length === 0 && (own === undefined || other === undefined)) return true;
+        return (
+          figures.some((column) => Math.abs(Number(own?.[column] ?? 0) - Number(other?.[column] ?? 0)) > SAME) ||
+          texts.some((column) => (own?.[column] ?? null) !== (other?.[column] ?? null))
+        );
+      })
+      .sort()
+      .map((which) => finding('balance', `In “${kept}”, ${name} ${which} does not add up.`));
   });
 }
 

@@ -63,17 +63,7 @@ const numberOf = (index: number): string => `NP-${10 + (index % 80)}-${1000 + in
  * @returns the files
  */
 export function largeShop(folder: string): { readonly small: string; readonly large: string } {
-  const { services, db } = fresh(folder, 'lists-small.sqlite');
-  // Work that nobody would lose: written as fast as the disk takes it.
-  db.pragma('synchronous = OFF');
-  const now = Date.now();
-  const at = (daysAgo: number, minutes = 0): string =>
-    new Date(now - daysAgo * DAY_MS + minutes * 60_000).toISOString();
-  services.oneGo.run(() => stockThings(services, at));
-  for (let index = 0; index < REAL; index += 1) job(services, index, at);
-  db.pragma('wal_checkpoint(TRUNCATE)');
-  const small = db.name;
-  db.close();
+  const small = shopOf(folder, 'lists-small.sqlite', REAL);
   const large = join(folder, 'lists-large.sqlite');
   copyFileSync(small, large);
   const copy = new Sqlite(large);
@@ -83,6 +73,21 @@ export function largeShop(folder: string): { readonly small: string; readonly la
   copy.pragma('wal_checkpoint(TRUNCATE)');
   copy.close();
   return { small, large };
+}
+
+/** A shop of so many vehicles with a job and its log each, and things in stock with their history. @returns the file */
+export function shopOf(folder: string, name: string, jobs: number): string {
+  const { services, db } = fresh(folder, name);
+  // Work that nobody would lose: written as fast as the disk takes it.
+  db.pragma('synchronous = OFF');
+  const now = Date.now();
+  const at = (daysAgo: number, minutes = 0): string =>
+    new Date(now - daysAgo * DAY_MS + minutes * 60_000).toISOString();
+  services.oneGo.run(() => stockThings(services, at));
+  for (let index = 0; index < jobs; index += 1) job(services, index, jobs, at);
+  db.pragma('wal_checkpoint(TRUNCATE)');
+  db.close();
+  return join(folder, name);
 }
 
 /** Things of the stock, each counted, received and used over two years. */
@@ -120,12 +125,12 @@ function stockThings({ stock }: Services, at: (daysAgo: number) => string): void
 }
 
 /** A vehicle and its job, as a technician would enter it; the last ones are still open. */
-function job(services: Services, index: number, at: (daysAgo: number, minutes?: number) => string): void {
+function job(services: Services, index: number, jobs: number, at: (daysAgo: number, minutes?: number) => string): void {
   const jobId = `real-${index}`;
   const vehicleId = `vehicle-${index}`;
   const by = of(PEOPLE, index);
-  const open = index >= REAL - OPEN;
-  const daysAgo = open ? 0.4 : 30 + ((REAL - index) % 900);
+  const open = index >= jobs - OPEN;
+  const daysAgo = open ? 0.4 : 30 + ((jobs - index) % 900);
   const [make = '', model = ''] = of(NAMES, index).split(' ');
   const vehicle: VehicleInput = {
     ...vehicles.bus!,
