@@ -99,6 +99,17 @@ describe('pictures of a unit', () => {
     await flushPromises();
     expect(read(wrapper)).toContain('marking b');
   });
+  it('leave a named gap where a file is not to be had', async () => {
+    const { job } = showJob([open, picture('a', 'before')]);
+    const wrapper = mount(PicturesBlock, {
+      props: { job: job(), subject: 'throttle-body', what: 'Throttle body', when: 'before' },
+      global: { stubs },
+    });
+    await wrapper.find('img').trigger('error');
+    expect(wrapper.findAll('img')).toEqual([]);
+    expect(wrapper.find('[role="img"]').attributes('aria-label')).toMatch(/Throttle body, before.*not to be had/);
+    expect(read(wrapper)).toContain('No photo here');
+  });
   it('say what is wanted while there are none', () => {
     const { job } = showJob([open]);
     const wrapper = mount(PicturesBlock, {
