@@ -10,6 +10,8 @@ import { seedDemo } from '../demo/seed.ts';
 /** The built server over a store of its own, filled with the demo world. */
 export interface Workshop {
   readonly address: string;
+  /** The store that it serves. */
+  readonly file: string;
   /** Reads the store with plain SQL. */
   readonly rows: <T>(sql: string, ...values: unknown[]) => T[];
   readonly stop: () => Promise<void>;
@@ -82,6 +84,7 @@ export const test = base.extend<{ workshop: Workshop }>({
     );
     await use({
       address,
+      file,
       rows: (sql, ...values) => {
         const db = new Sqlite(file, { readonly: true });
         try {
