@@ -232,7 +232,8 @@ describe('photos', () => {
     ]) {
       harm();
       for (const query of ['', '?size=small', '?original=1']) {
-        const { body } = await server.http.get(`/api/pictures/${hash}${query}`).expect(410);
+        const { body, headers } = await server.http.get(`/api/pictures/${hash}${query}`).expect(410);
+        expect(headers['cache-control']).toBe('no-store');
         expect(body.error).toMatchObject({
           code: 'picture-lost',
           wouldHelp: expect.stringContaining('Take it in again'),

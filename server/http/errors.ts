@@ -145,5 +145,6 @@ export const answerErrors =
         ...(said.newer && { newer: { ...said.newer, changed: said.newer.changed as AuditLine } }),
       },
     };
-    response.status(statusOf(said.code)).json(body);
+    // What is gone now may be back in a moment: a browser keeps some refusals unless it is told not to.
+    response.status(statusOf(said.code)).set('cache-control', 'no-store').json(body);
   };
