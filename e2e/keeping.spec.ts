@@ -25,7 +25,7 @@ test('the shop is backed up from Settings, its disk dies, and all of it comes ba
   await test.step('work goes on that the backup will not have', async () => {
     await page.goto(`${workshop.address}/jobs/job-231/complaint`);
     await page.getByRole('button', { name: /^Add a note/ }).click();
-    await page.getByLabel('Note').fill('The drain plug is new.');
+    await page.getByRole('textbox', { name: 'Note' }).fill('The drain plug is new.');
     await page.getByRole('button', { name: 'Keep the note' }).click();
     await expect
       .poll(() => workshop.rows("SELECT 1 FROM event WHERE type = 'note-made' AND data LIKE '%drain plug is new%'"))

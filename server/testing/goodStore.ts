@@ -7,7 +7,7 @@ import { createServices } from '../services.ts';
 import { openStore } from '../store/open.ts';
 import { NOW } from './harness.ts';
 
-/** The demo shop as the last version wrote it: the newest of the stores that are kept. */
+/** The demo shop as version 0.4.0 wrote it. */
 const KEPT = join(process.cwd(), 'server', 'testing', 'stores', '0.4.0');
 export const ZONE = 'Europe/London';
 
