@@ -9,6 +9,7 @@ import { openArchive, unpack } from './archive/read.ts';
 import { snapshot } from './copy.ts';
 import { type Files, putFile, removeQuietly, sweep, unfinishedIn } from './files.ts';
 import { type Heads, headsOf, writeHeads } from './heads.ts';
+import { lackingIn } from './lacking.ts';
 import { finishMoves, moveTogether, type Plan } from './moves.ts';
 import type { Place } from './place.ts';
 import { shopIdOf } from './shopId.ts';
@@ -191,52 +192,6 @@ function refuseAnother(store: string, shopId: string): void {
       'another-shop',
       'The backup is of another shop than the store. Nothing was changed. If that is meant, ask for it with --another-shop.',
     );
-}
-
-/** What the store has that the backup had not, a line each. A store that cannot be read says so. */
-async function lackingIn(store: string, work: string, backup: Heads): Promise<string[]> {
-  const copy = join(work, 'present.sqlite');
-  try {
-    await snapshot(store, copy);
-    const db = openStore(copy, { mayCreate: false });
-    try {
-      return differences(headsOf(db), backup, numbersOf(db));
-    } finally {
-      db.close();
-    }
-  } catch {
-    return ['What was there cannot be read; it is kept as it was.'];
-  }
-}
-
-const numbersOf = (db: Database): ReadonlyMap<string, number> =>
-  new Map(
-    db
-      .prepare<[], { job_id: string; number: number }>('SELECT job_id, number FROM job_summary')
-      .all()
-      .map(({ job_id, number }) => [job_id, number]),
-  );
-
-const ROWS: Readonly<Record<string, string>> = {
-  audit: 'changes of vehicles, stock and settings',
-  stock_movement: 'movements of stock',
-  unit_life: 'entries in the lives of units',
-  airing: 'airings of the bay',
-};
-
-function differences(present: Heads, backup: Heads, numbers: ReadonlyMap<string, number>): string[] {
-  const jobs = [...present.jobs].flatMap(([jobId, { seq, hash }]) => {
-    const then = backup.jobs.get(jobId);
-    const name = `Job ${numbers.get(jobId) ?? jobId}`;
-    if (then === undefined) return [`${name} as a whole, ${seq} entries.`];
-    if (seq > then.seq) return [`${name}: ${seq - then.seq} entries after the ${then.seq}th.`];
-    return seq === then.seq && hash !== then.hash ? [`${name}: other entries than the backup has.`] : [];
-  });
-  const rows = [...present.rows].flatMap(([table, highest]) => {
-    const more = highest - (backup.rows.get(table) ?? 0);
-    return more > 0 ? [`${more} ${ROWS[table] ?? table}.`] : [];
-  });
-  return [...jobs, ...rows];
 }
 
 /** A new folder for all that is there, named by the day and minute; never one that is there already. */

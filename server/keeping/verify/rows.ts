@@ -40,6 +40,23 @@ const readable: Judge = (row) => (json(row.body) === undefined ? 'Nothing is in 
 const knowledge = z.object({ causes: z.array(z.unknown()).min(1), signs: z.array(z.unknown()).min(1) });
 const when = z.union([z.iso.datetime(), z.literal('')]);
 
+/** What a vehicle's row says of it, as a person types it. */
+const vehicleOf = (row: Row) => ({
+  plate: row.plate,
+  vin: row.vin,
+  make: row.make,
+  model: row.model,
+  nickname: row.nickname,
+  year: row.year,
+  engine: row.engine,
+  throttle: row.throttle,
+  idleValve: row.idle_valve,
+  owner: row.owner,
+  meterUnit: row.meter_unit,
+  figures: json(row.figures),
+  notes: row.notes,
+});
+
 /** Plain tables by how a row of each is judged; `name` is what a row is called by. */
 const TABLES: readonly { readonly table: string; readonly name: string; readonly judge: Judge }[] = [
   { table: 'person', name: 'id', judge: fits(person, ({ id, name, role, bay }) => ({ id, name, role, bay })) },
@@ -60,20 +77,8 @@ const TABLES: readonly { readonly table: string; readonly name: string; readonly
     table: 'vehicle',
     name: 'plate',
     judge: fits(vehicleInput, (row) => ({
-      plate: row.plate,
-      vin: row.vin,
-      make: row.make,
-      model: row.model,
-      nickname: row.nickname,
-      year: row.year,
-      engine: row.engine,
-      throttle: row.throttle,
-      idleValve: row.idle_valve,
-      owner: row.owner,
-      meterUnit: row.meter_unit,
-      figures: json(row.figures),
+      ...vehicleOf(row),
       units: [],
-      notes: row.notes,
       familyId: row.family_id,
       knownSince: row.known_since,
     })),
@@ -185,21 +190,7 @@ const SAVED: readonly {
   {
     table: 'vehicle',
     kinds: "'vehicle-created', 'vehicle-changed'",
-    now: (row) => ({
-      plate: row.plate,
-      vin: row.vin,
-      make: row.make,
-      model: row.model,
-      nickname: row.nickname,
-      year: row.year,
-      engine: row.engine,
-      throttle: row.throttle,
-      idleValve: row.idle_valve,
-      owner: row.owner,
-      meterUnit: row.meter_unit,
-      figures: json(row.figures),
-      notes: row.notes,
-    }),
+    now: vehicleOf,
   },
   {
     table: 'engine_family',
