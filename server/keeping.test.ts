@@ -4,7 +4,7 @@ import type { Database } from 'better-sqlite3';
 import { pino } from 'pino';
 import sharp from 'sharp';
 import supertest from 'supertest';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { KeepingReply } from '../contract/index.ts';
 import { createApp } from './app.ts';
 import { headsOf, keptHeads } from './keeping/heads.ts';
@@ -130,6 +130,30 @@ describe('keeping the shop', () => {
     const after = await backedUp();
     expect(after.findings.map(({ kind }) => kind)).toContain('balance');
     expect(after).toMatchObject({ lastGood: null, lastTry: { ok: true, words: expect.stringContaining('not well') } });
+  });
+  it('watches the disk, and tells who shows it when it has come to stand otherwise', () => {
+    vi.useFakeTimers();
+    try {
+      let free = 2_000_000_000;
+      const { services } = otherwise({
+        files: { ...realFiles, freeBytes: () => free },
+        make: () => Promise.reject(new Error('not now')),
+      });
+      let told = 0;
+      services.changes.listen(() => (told += 1));
+      const stop = services.keeper.watch();
+      // A backup is due as well, which tells of its own.
+      vi.advanceTimersByTime(61_000);
+      const before = told;
+      vi.advanceTimersByTime(60_000);
+      expect(told).toBe(before);
+      free = 500_000_000;
+      vi.advanceTimersByTime(60_000);
+      expect(told).toBe(before + 1);
+      stop();
+    } finally {
+      vi.useRealTimers();
+    }
   });
   it('keeps the heads of all logs beside the store, and of all lists that grow', async () => {
     await server.send('j', 'make-note', { id: 'n', stage: 'strip', text: 'x' }).expect(201);

@@ -85,7 +85,7 @@ async function backup(place: Place, folders: readonly string[]): Promise<number>
   mustBeStore(place.store);
   if (isHeld(place.store)) return backupByHolder(place, folders);
   const chosen = folders.length > 0 ? folders : backupFoldersOf(place.store);
-  const { line, findings, removed } = await whileHeld(files, place, now(), () => {
+  const { line, findings, removed } = await whileHeldOrReadOnly(place, async () => {
     const told = new Map<string, (done: number, of: number) => void>();
     return makeBackup(files, { place, folders: chosen, now: now(), machineZone: machineZone() }, (step, done, of) => {
       const say = told.get(step) ?? progressOf(STEPS[step]);

@@ -1,4 +1,13 @@
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
@@ -100,6 +109,8 @@ describe('a backup', () => {
   });
   it('goes to two folders, and makes way by days, weeks and months in both', async () => {
     const folders = [join(folder, 'first'), join(folder, 'second')];
+    await expect(backUp(realFiles, folders)).rejects.toThrow(/There is no folder .*first/);
+    for (const each of folders) mkdirSync(each);
     for (let day = 1; day <= 9; day += 1) await backUp(realFiles, folders, `2026-06-0${day}T02:00:00.000Z`);
     const names = folders.map((each) => backupsIn(each).map(({ at }) => at.slice(8, 10)));
     // Of nine nights: seven days, of which three are also the newest of a week or a month; the first is a Monday.
@@ -176,6 +187,17 @@ describe('a backup on a disk that fails', () => {
     }
     takeStore(realFiles, place, AT).release();
     expect(readdirSync(place.backups).filter((name) => name.startsWith('.'))).toEqual([]);
+  });
+});
+
+describe('whoever takes a store', () => {
+  it('sweeps away what was never finished, by whichever name an earlier version gave it, and nothing else', () => {
+    const [photo = ''] = readdirSync(place.pictures).filter((name) => name.length === 64);
+    const left = ['.unfinished-1', '.0b8f2a3c-1d4e-4f5a-8b6c-7d8e9f0a1b2c'].map((name) => join(place.pictures, name));
+    for (const path of left) writeFileSync(path, 'half');
+    takeStore(realFiles, place, AT).release();
+    for (const path of left) expect(existsSync(path)).toBe(false);
+    expect(existsSync(join(place.pictures, photo))).toBe(true);
   });
 });
 

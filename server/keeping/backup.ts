@@ -5,7 +5,7 @@ import type { BackupLine, BackupStep, Finding } from '../../contract/index.ts';
 import { keptBackups, sayBytes } from '../../core/keeping/index.ts';
 import { Audit } from '../store/audit.ts';
 import { StoreError } from '../store/errors.ts';
-import { mustBeStore, openStore } from '../store/open.ts';
+import { look, mustBeStore, openStore } from '../store/open.ts';
 import { Settings } from '../store/settings.ts';
 import { VERSION } from '../version.ts';
 import { BACKUP_FORMAT, type Manifest } from './archive/manifest.ts';
@@ -67,7 +67,13 @@ export async function makeBackup(
   const [first = place.backups, second] = folders;
   const into = second === undefined ? [first] : [first, second];
   for (const folder of into) {
-    files.makeFolder(folder);
+    // Only the folder beside the store is made; where a disk is not plugged in, any other would come to lie on another.
+    if (folder === place.backups) files.makeFolder(folder);
+    else if (look(folder) !== 'folder')
+      throw new StoreError(
+        'missing',
+        `There is no folder ${folder}. Check the name, and whether the disk is plugged in.`,
+      );
     sweep(files, folder);
   }
   const work = unfinishedIn(first);

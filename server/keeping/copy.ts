@@ -1,5 +1,5 @@
 import { copyFileSync, existsSync } from 'node:fs';
-import Sqlite from 'better-sqlite3';
+import Sqlite, { type Database } from 'better-sqlite3';
 import { inWords } from '../store/open.ts';
 
 /** Pages that are copied before others get a turn. */
@@ -14,7 +14,16 @@ export async function snapshot(
   target: string,
   progress: (done: number, of: number) => void = () => undefined,
 ): Promise<void> {
-  const db = new Sqlite(store, { readonly: true, fileMustExist: true });
+  let db: Database;
+  try {
+    db = new Sqlite(store, { readonly: true, fileMustExist: true });
+    db.prepare('SELECT 1 FROM sqlite_schema').get();
+  } catch (error) {
+    if (!/^SQLITE_(CANTOPEN|READONLY)/.test((error as { code?: string }).code ?? '')) throw inWords(error, store);
+    // Where nothing can be written beside it nobody works on it either.
+    copyClosed(store, target);
+    return;
+  }
   try {
     // A read transaction holds the moment; whoever writes meanwhile does not make the copy begin again.
     db.exec('BEGIN');

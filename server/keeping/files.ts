@@ -103,13 +103,15 @@ export const realFiles: Files = {
 
 /** Names that begin so are unfinished: whatever was at work on them was stopped. */
 const UNFINISHED = '.unfinished-';
+/** As versions before 0.5 called a photo that was being written. */
+const EARLIER = /^\.[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 /** A new name for something unfinished in a folder. */
 export const unfinishedIn = (folder: string): string => join(folder, `${UNFINISHED}${randomUUID()}`);
 
 /** Removes what was left unfinished in a folder. Call when nobody else is at work there. @returns how many */
 export function sweep(files: Files, folder: string): number {
   if (!existsSync(folder)) return 0;
-  const left = readdirSync(folder).filter((name) => name.startsWith(UNFINISHED));
+  const left = readdirSync(folder).filter((name) => name.startsWith(UNFINISHED) || EARLIER.test(name));
   for (const name of left) files.removeFolder(join(folder, name));
   return left.length;
 }

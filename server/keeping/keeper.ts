@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import type { Database } from 'better-sqlite3';
 import type { BackupStep, Finding, KeepingInput, KeepingReply } from '../../contract/index.ts';
-import { backupAge, backupDue, diskRoom, sayBytes } from '../../core/keeping/index.ts';
+import { backupAge, backupDue, type DiskRoom, diskRoom, sayBytes } from '../../core/keeping/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
 import type { Changes } from '../store/changes.ts';
 import type { Settings } from '../store/settings.ts';
@@ -43,6 +43,7 @@ export class Keeper {
   #findings: readonly Finding[] = [];
   #toldAt = 0;
   #since: string | null = null;
+  #room: DiskRoom = 'well';
 
   constructor(parts: KeeperParts) {
     this.#parts = parts;
@@ -57,9 +58,17 @@ export class Keeper {
   watch(): () => void {
     const timer = setInterval(() => {
       if (this.isDue()) void this.backUp();
+      this.#lookAtTheDisk();
     }, LOOK_MS);
     timer.unref();
     return () => clearInterval(timer);
+  }
+
+  /** Tells who shows it when the disk has come to stand otherwise. */
+  #lookAtTheDisk(): void {
+    const room = diskRoom(this.freeBytes());
+    if (room !== this.#room) this.#tell(true);
+    this.#room = room;
   }
 
   /** Whether a backup should be made now. */
