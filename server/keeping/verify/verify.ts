@@ -1,6 +1,6 @@
-import { mkdtempSync } from 'node:fs';
+import { accessSync, constants, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import Sqlite, { type Database } from 'better-sqlite3';
 import type { Finding } from '../../../contract/index.ts';
 import { StoreError } from '../../store/errors.ts';
@@ -120,11 +120,10 @@ function openChecked(store: string, files: Files): { readonly db: Database; read
 
 /** The store itself, when it is of this version and can be opened where it lies; null when a copy is needed. */
 function asItStands(store: string): Database | null {
+  if (!canWrite(store)) return null;
   let db: Database | null = null;
   try {
     db = new Sqlite(store, { fileMustExist: true });
-    // Where nothing can be written this fails now, not in the middle.
-    db.exec('BEGIN IMMEDIATE; ROLLBACK');
     if (behind(db).pending.length === 0) return db;
   } catch (error) {
     if (!/^SQLITE_(READONLY|CANTOPEN)/.test((error as { code?: string }).code ?? '')) {
@@ -142,6 +141,16 @@ function shopIdOrNull(db: Database): string | null {
     return shopIdOf(db);
   } catch {
     return null;
+  }
+}
+
+/** Whether the store and what lies beside it can be written: the index of words is asked by a connection that could. */
+function canWrite(store: string): boolean {
+  try {
+    for (const path of [store, dirname(store)]) accessSync(path, constants.W_OK);
+    return true;
+  } catch {
+    return false;
   }
 }
 
