@@ -192,6 +192,9 @@ describe('a start', () => {
     const second = await serving(old.store);
     await second.stop();
     expect(second.said()).toMatch(/^listening on/);
+    const fresh = await serving(join(folder, 'new', 'shop.sqlite'));
+    await fresh.stop();
+    expect(fresh.said()).toMatch(/^Making a new store\.\nlistening on/);
   }, 60_000);
   it('where the store is gone that was there makes no new one in its place', async () => {
     rmSync(place.store);

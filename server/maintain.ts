@@ -31,10 +31,14 @@ held [store]                      says who holds a store
 const now = (): string => new Date().toISOString();
 const print = (words: string): void => void process.stdout.write(`${words}\n`);
 
+const SOON_MS = 1500;
 /** Says how far a long run is: on one line of a terminal, and seldom elsewhere. */
 function progressOf(what: string): (done: number, of: number) => void {
   let told = 0;
+  const from = Date.now();
   return (done, of) => {
+    // What is soon done says its result and nothing else.
+    if (Date.now() - from < SOON_MS) return;
     const share = of === 0 ? 100 : Math.floor((done / of) * 100);
     if (process.stdout.isTTY) process.stdout.write(`\r${what}: ${share} %${done >= of ? '\n' : ''}`);
     else if (share >= told + 10) print(`${what}: ${share} %`);
@@ -51,8 +55,7 @@ async function verify(place: Place): Promise<number> {
   const progress = (what: string, done: number, of: number): void => {
     const say = told.get(what) ?? progressOf(`Checking ${what}`);
     told.set(what, say);
-    // A short run says its result and nothing else.
-    if (of >= 2000) say(done, of);
+    say(done, of);
   };
   const check = (): ReturnType<typeof verifyStore> =>
     verifyStore(place, { files, machineZone: machineZone(), backupFolders: backupFoldersOf(place.store), progress });

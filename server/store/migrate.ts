@@ -27,6 +27,8 @@ function readMigrations(folder: string): Migration[] {
 /** How far a database is behind the program: names of what is to be applied, in order. */
 export interface Behind {
   readonly pending: readonly Migration[];
+  /** Nothing is in it at all. */
+  readonly isNew: boolean;
 }
 
 /**
@@ -38,7 +40,7 @@ export function behind(db: Database, folder: string = HERE): Behind {
   const tables = db
     .prepare<[], { name: string }>("SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")
     .all();
-  if (tables.length === 0) return { pending: known };
+  if (tables.length === 0) return { pending: known, isNew: true };
   if (!tables.some(({ name }) => name === 'migration'))
     throw new StoreError('foreign', 'This is a database of another program. Nothing in it was touched.');
   const applied = db
@@ -59,7 +61,7 @@ export function behind(db: Database, folder: string = HERE): Behind {
       );
     }
   }
-  return { pending: known.slice(applied.length) };
+  return { pending: known.slice(applied.length), isNew: false };
 }
 
 /**
@@ -69,13 +71,14 @@ export function behind(db: Database, folder: string = HERE): Behind {
  * @throws StoreError as {@link behind} does, and when a file fails
  */
 export function migrate(db: Database, folder: string = HERE, say: (words: string) => void = () => undefined): void {
-  const { pending } = behind(db, folder);
+  const { pending, isNew } = behind(db, folder);
   if (pending.length === 0) return;
+  if (isNew) say('Making a new store.');
   db.exec(
     'CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, checksum TEXT NOT NULL, applied_at TEXT NOT NULL) STRICT',
   );
   for (const { name, sql, checksum } of pending) {
-    say(`Bringing the store up to date: ${name}`);
+    if (!isNew) say(`Bringing the store up to date: ${name}`);
     try {
       db.transaction(() => {
         db.exec(sql);
