@@ -9,7 +9,7 @@ import { PROJECTIONS } from '../../store/projections/index.ts';
 import { readLog } from '../../store/reader.ts';
 import type { Heads } from '../heads.ts';
 import { finding } from './finding.ts';
-import { KeptRows, sameTexts, textOf } from './keptRows.ts';
+import { KeptRows } from './keptRows.ts';
 
 /** Heads that were kept somewhere, and where, as said in a finding. */
 export interface Witness {
@@ -155,17 +155,14 @@ class KeptTables {
   }
 
   of(jobId: string, job: Job | null, log: readonly EventRow[]): Finding[] {
-    const times = [...new Set(log.map(({ at }) => at))].sort();
-    const stretches = stretchesOf(times).map(({ started_at, ended_at }) => textOf([jobId, started_at, ended_at]));
-    const others = this.#tables.flatMap(({ projection, rows }) => {
+    const differing = this.#tables.flatMap(({ projection, rows }) => {
       const stored = rows.of(jobId);
       if (job === null) return [];
-      const made = projection.rows(job, this.#timeZone);
-      if (made.length !== stored.length) return [projection.table];
-      const meant = made.map((row) => textOf(rows.columns.map((column) => row[column] ?? null)));
-      return sameTexts(stored, meant) ? [] : [projection.table];
+      return rows.same(stored, projection.rows(job, this.#timeZone), projection.key) ? [] : [projection.table];
     });
-    const differing = sameTexts(this.#handsOn.of(jobId), stretches) ? others : [...others, 'hands_on'];
+    const times = [...new Set(log.map(({ at }) => at))].sort();
+    const stretches = stretchesOf(times).map((stretch) => ({ ...stretch, job_id: jobId }));
+    if (!this.#handsOn.same(this.#handsOn.of(jobId), stretches, ['started_at'])) differing.push('hands_on');
     return differing.map((table) => finding('projection', `Job ${jobId}: “${table}” does not say what its log says.`));
   }
 

@@ -1,14 +1,11 @@
 import type { Database } from 'better-sqlite3';
-import type { Cell } from '../../store/projection.ts';
+import type { Cell, Row } from '../../store/projection.ts';
 
-/** A row as one text: two rows are the same when their texts are. */
-export const textOf = (cells: readonly Cell[]): string => JSON.stringify(cells);
-
-const NONE: readonly string[] = [];
+const NONE: readonly (readonly Cell[])[] = [];
 
 /** Reads a table of jobs once, in the order of their ids, a job at a time. */
 export class KeptRows {
-  /** In the order of the texts; the job's id is the first. */
+  /** In the order of the cells; the job's id is the first. */
   readonly columns: readonly string[];
   readonly #rows: IterableIterator<readonly Cell[]>;
   #next: readonly Cell[] | null;
@@ -31,17 +28,17 @@ export class KeptRows {
     this.#next = this.#rows.next().value ?? null;
   }
 
-  /** The rows of a job as texts. Jobs are asked for in the order of their ids; those passed over are strays. */
-  of(jobId: string): readonly string[] {
-    let texts: string[] | null = null;
+  /** The rows of a job. Jobs are asked for in the order of their ids; those passed over are strays. */
+  of(jobId: string): readonly (readonly Cell[])[] {
+    let rows: (readonly Cell[])[] | null = null;
     while (this.#next !== null) {
       const ownId = String(this.#next[0]);
       if (ownId > jobId) break;
-      if (ownId === jobId) (texts ??= []).push(textOf(this.#next));
+      if (ownId === jobId) (rows ??= []).push(this.#next);
       else this.strays.add(ownId);
       this.#next = this.#rows.next().value ?? null;
     }
-    return texts ?? NONE;
+    return rows ?? NONE;
   }
 
   /** What is left once every job was asked for, and no more reading. */
@@ -55,14 +52,20 @@ export class KeptRows {
   close(): void {
     this.#rows.return?.();
   }
-}
 
-/** Whether two lists hold the same texts, in whatever order. */
-export function sameTexts(a: readonly string[], b: readonly string[]): boolean {
-  if (a.length !== b.length) return false;
-  if (a.length < 2) return a[0] === b[0];
-  // Mostly both come in the order of their key.
-  if (a.every((text, index) => text === b[index])) return true;
-  const [first, second] = [[...a].sort(), [...b].sort()];
-  return first.every((text, index) => text === second[index]);
+  /**
+   * Whether rows of a job are just these, in whatever order.
+   * @param key columns that tell one row of the job from another
+   */
+  same(kept: readonly (readonly Cell[])[], meant: readonly Row[], key: readonly string[]): boolean {
+    if (kept.length !== meant.length) return false;
+    if (kept.length < 2) return kept.every((cells) => this.#isRow(cells, meant[0]));
+    const places = key.map((column) => this.columns.indexOf(column));
+    const byKey = new Map(meant.map((row) => [key.map((column) => row[column]).join('\u0000'), row]));
+    return kept.every((cells) => this.#isRow(cells, byKey.get(places.map((place) => cells[place]).join('\u0000'))));
+  }
+
+  #isRow(cells: readonly Cell[], row: Row | undefined): boolean {
+    return row !== undefined && this.columns.every((column, place) => cells[place] === (row[column] ?? null));
+  }
 }
