@@ -25,13 +25,19 @@ export interface JobsCheck {
   readonly progress: (done: number, of: number) => void;
 }
 
-interface EventRow extends Omit<LoggedFact, 'data' | 'commandId' | 'by'> {
+/** The log of one job as it lies there: its entries, each with its hash, up to the first that is no JSON any more. */
+interface StoredLog {
   readonly jobId: string;
-  readonly commandId: string;
-  readonly by: string;
-  readonly data: string;
-  readonly hash: string;
+  readonly facts: LoggedFact[];
+  /** One an entry, those that cannot be read included. */
+  readonly hashes: string[];
+  /** The numbers and times of the entries, likewise. */
+  readonly seqs: number[];
+  readonly times: string[];
+  unreadable: number | null;
 }
+/** Job, number, command, time, person, type, version, data, hash. */
+type EventCells = readonly [string, number, string, string, string, string, number, string, string];
 
 /** Every job's log to its end: chain, meaning, and what was made of it. */
 export function checkJobs(db: Database, { witnesses, madeIn, progress }: JobsCheck): Finding[] {
@@ -41,13 +47,11 @@ export function checkJobs(db: Database, { witnesses, madeIn, progress }: JobsChe
     db.prepare<[], { n: number }>('SELECT COUNT(*) AS n FROM (SELECT DISTINCT job_id FROM event)').get()?.n ?? 0;
   const seen = new Set<string>();
   try {
-    for (const rows of jobsOf(db)) {
-      const jobId = rows[0]?.jobId ?? '';
-      seen.add(jobId);
-      const facts = parsed(jobId, rows, findings);
-      findings.push(...chainFindings(jobId, rows, facts), ...headFindings(jobId, rows, witnesses));
-      const job = facts === null ? null : read(jobId, facts, findings);
-      if (kept !== null) findings.push(...kept.of(jobId, job, rows));
+    for (const log of logsOf(db)) {
+      seen.add(log.jobId);
+      findings.push(...chainFindings(log), ...headFindings(log, witnesses));
+      const job = log.unreadable === null ? read(log, findings) : null;
+      if (kept !== null) findings.push(...kept.of(log, job));
       progress(seen.size, of);
     }
     if (kept !== null) findings.push(...kept.end());
@@ -57,63 +61,58 @@ export function checkJobs(db: Database, { witnesses, madeIn, progress }: JobsChe
   return [...findings, ...goneFindings(seen, witnesses)];
 }
 
-/** The rows of each job, all jobs in the order of their ids, read once from beginning to end. */
-function* jobsOf(db: Database): Generator<EventRow[]> {
+/** The log of each job, all jobs in the order of their ids, read once from beginning to end. */
+function* logsOf(db: Database): Generator<StoredLog> {
   const all = db
-    .prepare<[], EventRow>(
-      `SELECT job_id AS jobId, seq, command_id AS commandId, at, person AS "by", type, v, data, hash FROM event
-         ORDER BY job_id, seq`,
-    )
-    .iterate();
-  let rows: EventRow[] = [];
-  for (const row of all) {
-    if (rows[0] !== undefined && rows[0].jobId !== row.jobId) {
-      yield rows;
-      rows = [];
+    .prepare('SELECT job_id, seq, command_id, at, person, type, v, data, hash FROM event ORDER BY job_id, seq')
+    .raw()
+    .iterate() as IterableIterator<EventCells>;
+  let log = null as StoredLog | null;
+  for (const [jobId, seq, commandId, at, by, type, v, data, hash] of all) {
+    if (log?.jobId !== jobId) {
+      if (log !== null) yield log;
+      log = { jobId, facts: [], hashes: [], seqs: [], times: [], unreadable: null };
     }
-    rows.push(row);
-  }
-  if (rows.length > 0) yield rows;
-}
-
-function parsed(jobId: string, rows: readonly EventRow[], findings: Finding[]): LoggedFact[] | null {
-  const facts: LoggedFact[] = [];
-  for (const { seq, commandId, at, by, type, v, data } of rows) {
+    log.hashes.push(hash);
+    log.seqs.push(seq);
+    log.times.push(at);
+    if (log.unreadable !== null) continue;
     try {
-      facts.push({ seq, commandId, at, by, type, v, data: JSON.parse(data) as unknown });
+      log.facts.push({ seq, commandId, at, by, type, v, data: JSON.parse(data) as unknown });
     } catch {
-      findings.push(finding('chain', `Job ${jobId}: entry ${seq} is no readable record any more.`));
-      return null;
+      log.unreadable = seq;
     }
   }
-  return facts;
+  if (log !== null) yield log;
 }
 
 /** The first place at which a chain breaks; what comes after it hangs on nothing and is not named again. */
-function chainFindings(jobId: string, rows: readonly EventRow[], facts: readonly LoggedFact[] | null): Finding[] {
+function chainFindings({ jobId, facts, hashes, seqs, unreadable }: StoredLog): Finding[] {
+  const missing = seqs.findIndex((seq, index) => seq !== index + 1);
   let previous = CHAIN_START;
-  for (const [index, { seq, hash }] of rows.entries()) {
-    if (seq !== index + 1) return [finding('chain', `Job ${jobId}: entry ${index + 1} is missing.`)];
-    const fact = facts?.[index];
-    if (fact === undefined) return [];
-    if (chainHash(previous, jobId, fact) !== hash)
-      return [finding('chain', `Job ${jobId}: the chain breaks at entry ${seq}.`)];
-    previous = hash;
+  for (const [index, fact] of facts.entries()) {
+    if (index === missing) break;
+    previous = chainHash(previous, jobId, fact);
+    if (previous !== hashes[index]) return [finding('chain', `Job ${jobId}: the chain breaks at entry ${fact.seq}.`)];
   }
-  return [];
+  if (missing >= 0 && missing <= facts.length)
+    return [finding('chain', `Job ${jobId}: entry ${missing + 1} is missing.`)];
+  return unreadable === null
+    ? []
+    : [finding('chain', `Job ${jobId}: entry ${unreadable} is no readable record any more.`)];
 }
 
 /** Whether a log reaches as far as it did when it was last seen, with the same past. */
-function headFindings(jobId: string, rows: readonly EventRow[], witnesses: readonly Witness[]): Finding[] {
+function headFindings({ jobId, hashes }: StoredLog, witnesses: readonly Witness[]): Finding[] {
   for (const { where, heads } of witnesses) {
     const head = heads.jobs.get(jobId);
     if (head === undefined) continue;
-    const own = rows[head.seq - 1];
+    const own = hashes[head.seq - 1];
     if (own === undefined)
       return [
-        finding('cut', `Job ${jobId} ends at entry ${rows.length}; ${where} has seen it with ${head.seq} entries.`),
+        finding('cut', `Job ${jobId} ends at entry ${hashes.length}; ${where} has seen it with ${head.seq} entries.`),
       ];
-    if (own.hash !== head.hash)
+    if (own !== head.hash)
       return [finding('cut', `Job ${jobId}: entry ${head.seq} is another than ${where} has seen.`)];
   }
   return [];
@@ -128,7 +127,7 @@ function goneFindings(seen: ReadonlySet<string>, witnesses: readonly Witness[]):
   return [...gone.values()];
 }
 
-function read(jobId: string, facts: readonly LoggedFact[], findings: Finding[]): Job | null {
+function read({ jobId, facts }: StoredLog, findings: Finding[]): Job | null {
   try {
     return readLog(jobId, facts).job;
   } catch (error) {
@@ -154,14 +153,13 @@ class KeptTables {
     this.#handsOn = new KeptRows(db, 'hands_on');
   }
 
-  of(jobId: string, job: Job | null, log: readonly EventRow[]): Finding[] {
+  of({ jobId, times }: StoredLog, job: Job | null): Finding[] {
     const differing = this.#tables.flatMap(({ projection, rows }) => {
       const stored = rows.of(jobId);
       if (job === null) return [];
       return rows.same(stored, projection.rows(job, this.#timeZone), projection.key) ? [] : [projection.table];
     });
-    const times = [...new Set(log.map(({ at }) => at))].sort();
-    const stretches = stretchesOf(times).map((stretch) => ({ ...stretch, job_id: jobId }));
+    const stretches = stretchesOf([...new Set(times)].sort()).map((stretch) => ({ ...stretch, job_id: jobId }));
     if (!this.#handsOn.same(this.#handsOn.of(jobId), stretches, ['started_at'])) differing.push('hands_on');
     return differing.map((table) => finding('projection', `Job ${jobId}: “${table}” does not say what its log says.`));
   }
