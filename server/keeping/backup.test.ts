@@ -234,6 +234,30 @@ describe('restoring', () => {
     expect((await verifyStore(empty, how)).findings).toEqual([]);
     expect(jobIds(empty)).toEqual(jobIds(good));
   });
+  it('an older one, with a later backup beside it, is no loss that verify need speak of', async () => {
+    const { line } = await backUp();
+    const db = new Sqlite(place.store);
+    db.prepare("INSERT INTO airing (at, person, state) VALUES (?, 'isla', 'door')").run(AT);
+    db.close();
+    await backUp(realFiles, [], '2026-05-14T20:00:00.000Z');
+    // The later one of a day takes the place of the earlier; a copy of that was kept elsewhere.
+    const { onlyInKept } = await restore(newest());
+    expect(onlyInKept).toEqual([]);
+    const older = copyOfStore(good, join(folder, 'older'));
+    const earlier = join(older.backups, backupsIn(older.backups)[0]?.name ?? '');
+    expect((await restore(earlier)).onlyInKept).toEqual(['1 airings of the bay.']);
+    expect(line.good).toBe(true);
+    expect((await verifyStore(place, how)).findings).toEqual([]);
+    // Work that is done after that is watched again.
+    const after = new Sqlite(place.store);
+    after.prepare("INSERT INTO airing (at, person, state) VALUES (?, 'isla', 'fan')").run(LATER);
+    after.close();
+    await backUp(realFiles, [], '2026-05-16T02:00:00.000Z');
+    const gone = new Sqlite(place.store);
+    gone.exec('DELETE FROM airing');
+    gone.close();
+    expect((await verifyStore(place, how)).findings.map(({ kind }) => kind)).toContain('cut');
+  });
   it('twice never overwrites what was kept the first time', async () => {
     const first = await restore(newest());
     const second = await restore(newest());

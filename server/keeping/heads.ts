@@ -15,33 +15,39 @@ export interface Head {
 export interface Heads {
   readonly jobs: ReadonlyMap<string, Head>;
   readonly rows: ReadonlyMap<string, number>;
+  /** When a backup was put in place of the store, ISO time: what was seen before says nothing of it. Null for never. */
+  readonly restoredAt: string | null;
 }
 
 /** Lists that only grow, numbered without gaps. */
 export const GROWING = ['audit', 'stock_movement', 'unit_life', 'airing'] as const;
 
 const JOB = /^job (\S+) (\d+) ([0-9a-f]{64})$/;
+const RESTORED = /^restored (\S+)$/;
 const ROWS = /^rows (\w+) (\d+)$/;
 
 /** Reads heads as text, a line each; later lines say more than earlier ones, and one that was cut says nothing. */
 export function readHeads(text: string): Heads {
   const jobs = new Map<string, Head>();
   const rows = new Map<string, number>();
+  let restoredAt: string | null = null;
   for (const line of text.split('\n')) {
     const [, jobId, seq, hash] = JOB.exec(line) ?? [];
     const [, table, highest] = ROWS.exec(line) ?? [];
     if (jobId !== undefined && hash !== undefined) jobs.set(jobId, { seq: Number(seq), hash });
     else if (table !== undefined) rows.set(table, Number(highest));
+    else restoredAt = RESTORED.exec(line)?.[1] ?? restoredAt;
   }
-  return { jobs, rows };
+  return { jobs, rows, restoredAt };
 }
 
 const jobLine = (jobId: string, { seq, hash }: Head): string => `job ${jobId} ${seq} ${hash}\n`;
 const rowLine = (table: string, highest: number): string => `rows ${table} ${highest}\n`;
 
 /** Heads as text. */
-export const writeHeads = ({ jobs, rows }: Heads): string =>
+export const writeHeads = ({ jobs, rows, restoredAt }: Heads): string =>
   [
+    ...(restoredAt === null ? [] : [`restored ${restoredAt}\n`]),
     ...[...jobs].map(([jobId, head]) => jobLine(jobId, head)),
     ...[...rows].map(([table, highest]) => rowLine(table, highest)),
   ].join('');
@@ -56,7 +62,7 @@ export function headsOf(db: Database): Heads {
     )
     .iterate())
     jobs.set(job_id, { seq, hash });
-  return { jobs, rows: new Map(GROWING.map((table) => [table, highestOf(db, table)])) };
+  return { jobs, rows: new Map(GROWING.map((table) => [table, highestOf(db, table)])), restoredAt: null };
 }
 
 const highestOf = (db: Database, table: string): number =>

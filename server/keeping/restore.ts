@@ -72,7 +72,8 @@ export async function restoreStore(
     const found = await proved(work, task, said);
     const onlyInKept = isNew ? [] : await lackingIn(place.store, work, found.heads);
     if (!isNew && !task.anotherShop) refuseAnother(place.store, found.shopId);
-    putFile(files, join(work, 'heads'), Buffer.from(writeHeads(found.heads)));
+    // What later backups have seen is not in this one, and is no loss that anybody need look for.
+    putFile(files, join(work, 'heads'), Buffer.from(writeHeads({ ...found.heads, restoredAt: task.now })));
     const { plan, kept } = planOf(files, place, work, task.now);
     moveTogether(files, place.restoring, plan);
     return {

@@ -9,7 +9,7 @@ const TO_DO: Readonly<Record<FindingKind, string>> = {
   schema: `Something changed the tables behind the program’s back. ${RESTORE}`,
   reference: RESTORE,
   chain: 'Something changed the past of this job. Compare it with the last good backup, and ask who had the file.',
-  cut: 'Work that was there is missing. It is in a backup or in the folder “kept”; restore the one that has it.',
+  cut: 'Work that was there is missing. It is in a backup or in the folder “kept”; restore the one that has it. If an older copy was put in place by hand and that was meant, remove the file that ends in .heads.',
   log: 'A later program wrote it, or it is damaged: start that program, or restore a backup.',
   command: RESTORE,
   projection: REBUILD,

@@ -58,8 +58,9 @@ export async function verifyStore(
   }
   const { db, done } = checked;
   try {
-    const { witnesses, findings: backups } = await lastBackup(db, [place.backups, ...backupFolders]);
     const beside = keptHeads(place.heads);
+    const folders = [place.backups, ...backupFolders];
+    const { witnesses, findings: backups } = await lastBackup(db, folders, beside?.restoredAt ?? null);
     const all = beside === null ? witnesses : [{ where: BESIDE, heads: beside }, ...witnesses];
     const own = checkDatabase(db, { witnesses: all, machineZone, progress });
     const pictures = await picturesOf(db, place.pictures, progress);
@@ -158,6 +159,7 @@ function canWrite(store: string): boolean {
 async function lastBackup(
   db: Database,
   folders: readonly string[],
+  restoredAt: string | null,
 ): Promise<{ witnesses: Witness[]; findings: Finding[] }> {
   const shopId = shopIdOrNull(db);
   const [newest] = [...new Set(folders)]
@@ -166,6 +168,8 @@ async function lastBackup(
   if (newest === undefined) return { witnesses: [], findings: [] };
   try {
     const heads = await proveArchive(await openArchive(join(newest.folder, newest.name)));
+    // One from before a restore may well have seen more than was put back.
+    if (restoredAt !== null && newest.at < restoredAt) return { witnesses: [], findings: [] };
     return { witnesses: [{ where: `the backup of ${newest.at}`, heads }], findings: [] };
   } catch (error) {
     return { witnesses: [], findings: [finding('backup', (error as Error).message)] };
