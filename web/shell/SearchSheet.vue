@@ -17,6 +17,8 @@ const failed = ref('');
 const all = ref(false);
 const list = useTemplateRef('list');
 let asked = 0;
+/** The question that is answered on the screen; while another is typed, what stands there is not gone into. */
+const answered = ref('');
 
 const NAMES: Readonly<Record<FoundKind, string>> = {
   job: 'Jobs',
@@ -38,14 +40,17 @@ const MANY = 200;
 /** The newest question wins; an older answer that arrives late is dropped. */
 async function look(): Promise<void> {
   const mine = ++asked;
+  const words = text.value;
   if (text.value.trim() === '') {
     groups.value = null;
+    answered.value = words;
     return;
   }
   try {
     const reply = await searchAll(text.value, all.value ? MANY : FEW);
     if (mine !== asked) return;
     groups.value = reply.groups;
+    answered.value = words;
     failed.value = '';
   } catch (error) {
     if (mine === asked) failed.value = error instanceof Error ? error.message : String(error);
@@ -65,6 +70,11 @@ function open(kind: FoundKind, { ref: id }: FoundLine): void {
 }
 /** From the field down into the list, through it, and back up into the field. */
 function move(by: 1 | -1, event: KeyboardEvent): void {
+  if (answered.value !== text.value) {
+    // What was found for other words would be opened in place of what is sought.
+    event.preventDefault();
+    return;
+  }
   const rows = [...(list.value?.querySelectorAll<HTMLElement>('[data-found]') ?? [])];
   const here = rows.indexOf(document.activeElement as HTMLElement);
   const next = here + by;
