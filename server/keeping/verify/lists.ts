@@ -27,6 +27,9 @@ const BALANCES: readonly Balance[] = [
   },
 ];
 
+/** The tables of balances that are kept. */
+export const BALANCE_TABLES: readonly string[] = BALANCES.map(({ kept }) => kept);
+
 type BalanceRow = Readonly<Record<string, string | number | null>>;
 
 /** Balances that are kept, held against what comes out when all is added up again. */

@@ -134,6 +134,9 @@ const TABLES: readonly { readonly table: string; readonly name: string; readonly
   { table: 'return_sent', name: "job_id || ' ' || id", judge: fits(z.iso.datetime(), (row) => row.at) },
 ];
 
+/** The plain tables whose rows are read one by one. */
+export const ROW_TABLES: readonly string[] = TABLES.map(({ table }) => table);
+
 /** Every plain row, read as the program reads it. */
 export function checkRows(db: Database): Finding[] {
   return TABLES.flatMap(({ table, name, judge }) => {

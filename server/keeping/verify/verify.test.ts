@@ -9,6 +9,9 @@ import { realFiles } from '../files.ts';
 import { type Place, placeOf } from '../place.ts';
 import { DAMAGES, seeded } from '../../testing/damages.ts';
 import { copyOfStore, goodStore } from '../../testing/goodStore.ts';
+import { PROJECTIONS } from '../../store/projections/index.ts';
+import { BALANCE_TABLES } from './lists.ts';
+import { ROW_TABLES } from './rows.ts';
 import { verifyStore } from './verify.ts';
 
 const STORES = fileURLToPath(new URL('../../testing/stores/', import.meta.url));
@@ -30,6 +33,28 @@ describe.each(readdirSync(STORES))('a store that version %s wrote', (version) =>
     const after = await verifyStore(place, how);
     expect(after.findings).toEqual([]);
     expect(after.jobs).toBeGreaterThan(5);
+  });
+});
+
+describe('a check', () => {
+  it('looks at every table that there is', () => {
+    const db = openStore(join(folder, 'new.sqlite'));
+    const tables = db
+      .prepare<[], { name: string }>(
+        "SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY name",
+      )
+      .all()
+      .map(({ name }) => name);
+    db.close();
+    const looked = new Set([
+      ...PROJECTIONS.map(({ table }) => table),
+      ...ROW_TABLES,
+      ...BALANCE_TABLES,
+      // The log and its commands, what is worked out of it, settings, and what rows are found by, each by a check of its own.
+      ...['event', 'command', 'hands_on', 'setting', 'row_words', 'migration'],
+    ]);
+    const indexes = /^(row|job)_found(_\w+)?$/;
+    expect(tables.filter((name) => !looked.has(name) && !indexes.test(name))).toEqual([]);
   });
 });
 
