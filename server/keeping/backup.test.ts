@@ -193,10 +193,13 @@ describe('a backup on a disk that fails', () => {
 describe('whoever takes a store', () => {
   it('sweeps away what was never finished, by whichever name an earlier version gave it, and nothing else', () => {
     const [photo = ''] = readdirSync(place.pictures).filter((name) => name.length === 64);
+    const working = join(place.pictures, `.unfinished-${process.ppid}-1`);
+    writeFileSync(working, 'somebody is at work on this');
     const left = ['.unfinished-1', '.0b8f2a3c-1d4e-4f5a-8b6c-7d8e9f0a1b2c'].map((name) => join(place.pictures, name));
     for (const path of left) writeFileSync(path, 'half');
     takeStore(realFiles, place, AT).release();
     for (const path of left) expect(existsSync(path)).toBe(false);
+    expect(existsSync(working)).toBe(true);
     expect(existsSync(join(place.pictures, photo))).toBe(true);
   });
 });
@@ -257,6 +260,25 @@ describe('restoring', () => {
     gone.exec('DELETE FROM airing');
     gone.close();
     expect((await verifyStore(place, how)).findings.map(({ kind }) => kind)).toContain('cut');
+  });
+  it('leaves the photos of another store alone that lies in the same folder', async () => {
+    const other = placeOf(join(place.folder, 'other.sqlite'));
+    const { line } = await backUp();
+    const db = new Sqlite(place.store);
+    await db.backup(other.store);
+    db.close();
+    const photos = contents(place.pictures);
+    await restore(join(line.folder, line.name), other);
+    expect(contents(place.pictures)).toEqual(photos);
+    expect((await verifyStore(place, how)).findings).toEqual([]);
+    expect((await verifyStore(other, how)).findings).toEqual([]);
+  });
+  it('makes a photo whole that was damaged, and keeps the damaged one too', async () => {
+    const [photo = ''] = readdirSync(place.pictures).filter((name) => name.length === 64);
+    truncateSync(join(place.pictures, photo), 12);
+    const { kept } = await restore(newest());
+    expect((await verifyStore(place, how)).findings).toEqual([]);
+    expect(readFileSync(join(kept ?? '', 'pictures', photo))).toHaveLength(12);
   });
   it('twice never overwrites what was kept the first time', async () => {
     const first = await restore(newest());

@@ -101,17 +101,33 @@ export const realFiles: Files = {
   },
 };
 
-/** Names that begin so are unfinished: whatever was at work on them was stopped. */
+/** Names of what is unfinished begin so, and with the process that is at work on it. */
 const UNFINISHED = '.unfinished-';
+const WORKED_ON = /^\.unfinished-(\d+)-/;
 /** As versions before 0.5 called a photo that was being written. */
 const EARLIER = /^\.[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 /** A new name for something unfinished in a folder. */
-export const unfinishedIn = (folder: string): string => join(folder, `${UNFINISHED}${randomUUID()}`);
+export const unfinishedIn = (folder: string): string => join(folder, `${UNFINISHED}${process.pid}-${randomUUID()}`);
 
-/** Removes what was left unfinished in a folder. Call when nobody else is at work there. @returns how many */
+/** Whether another process is at work on something: two stores may share a folder. */
+function isWorkedOn(name: string): boolean {
+  const worker = Number(WORKED_ON.exec(name)?.[1] ?? 0);
+  if (worker === 0 || worker === process.pid) return false;
+  try {
+    process.kill(worker, 0);
+    return true;
+  } catch (error) {
+    // It is there, and of somebody else.
+    return (error as { code?: string }).code === 'EPERM';
+  }
+}
+
+/** Removes what was left unfinished in a folder. Call when this process is at work on nothing there. @returns how many */
 export function sweep(files: Files, folder: string): number {
   if (!existsSync(folder)) return 0;
-  const left = readdirSync(folder).filter((name) => name.startsWith(UNFINISHED) || EARLIER.test(name));
+  const left = readdirSync(folder).filter(
+    (name) => (name.startsWith(UNFINISHED) || EARLIER.test(name)) && !isWorkedOn(name),
+  );
   for (const name of left) files.removeFolder(join(folder, name));
   return left.length;
 }

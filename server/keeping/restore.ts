@@ -7,7 +7,7 @@ import { inWords, look, openStore } from '../store/open.ts';
 import { DATABASE, FILES, type Manifest } from './archive/manifest.ts';
 import { openArchive, unpack } from './archive/read.ts';
 import { snapshot } from './copy.ts';
-import { type Files, putFile, removeQuietly, sweep, unfinishedIn } from './files.ts';
+import { type Files, isWhole, lengthOf, putFile, removeQuietly, sweep, unfinishedIn } from './files.ts';
 import { type Heads, headsOf, writeHeads } from './heads.ts';
 import { lackingIn } from './lacking.ts';
 import { finishMoves, moveTogether, type Plan } from './moves.ts';
@@ -41,6 +41,9 @@ export interface Restored {
   readonly notes: readonly string[];
 }
 
+/** Where the photos that are kept wait to be moved. */
+const KEPT_PICTURES = 'kept-pictures';
+
 /**
  * Puts a backup in place of a store that nobody works on. The backup is proved first, unpacked beside, and moved in as
  * one; what was there is kept whole under a dated name, what was not yet checkpointed and the photos included.
@@ -65,15 +68,15 @@ export async function restoreStore(
   files.makeFolder(work);
   try {
     const said =
-      kind === 'archive'
-        ? await fromArchive(files, backup, work, progress)
-        : await fromLoose(files, backup, work, place);
+      kind === 'archive' ? await fromArchive(files, backup, work, progress) : await fromLoose(files, backup, work);
     const isNew = look(place.store) === 'missing';
     const found = await proved(work, task, said);
     const onlyInKept = isNew ? [] : await lackingIn(place.store, work, found.heads);
     if (!isNew && !task.anotherShop) refuseAnother(place.store, found.shopId);
     // What later backups have seen is not in this one, and is no loss that anybody need look for.
     putFile(files, join(work, 'heads'), Buffer.from(writeHeads({ ...found.heads, restoredAt: task.now })));
+    if (!isNew) linkPictures(files, place, work);
+    takeInPictures(files, place, work);
     const { plan, kept } = planOf(files, place, work, task.now);
     moveTogether(files, place.restoring, plan);
     return {
@@ -124,16 +127,35 @@ async function fromArchive(
   return archive.manifest;
 }
 
-/** A bare database, as older versions copied it: the photos that are here go with it. */
-async function fromLoose(files: Files, path: string, work: string, place: Place): Promise<null> {
-  const target = join(work, DATABASE);
+/** A bare database, as older versions copied it: the photos that are here stay. */
+async function fromLoose(files: Files, path: string, work: string): Promise<null> {
   mustBeOurs(path);
-  await snapshot(path, target);
+  await snapshot(path, join(work, DATABASE));
   files.makeFolder(join(work, FILES));
-  if (existsSync(place.pictures))
-    for (const name of readdirSync(place.pictures))
-      if (!name.startsWith('.')) files.link(join(place.pictures, name), join(work, FILES, name));
   return null;
+}
+
+/** The photos that are here, under a second name each: they go with what is kept, and cost no room. */
+function linkPictures(files: Files, { pictures }: Place, work: string): void {
+  if (!existsSync(pictures)) return;
+  files.makeFolder(join(work, KEPT_PICTURES));
+  for (const name of readdirSync(pictures))
+    if (!name.startsWith('.')) files.link(join(pictures, name), join(work, KEPT_PICTURES, name));
+  files.syncFolder(join(work, KEPT_PICTURES));
+}
+
+/**
+ * Photos of the backup join those that are here: a name is the hash of what it holds, so none takes the place of another,
+ * one that was damaged is whole again, and those that nobody knows after all are only room on the disk. Another store
+ * may share the folder.
+ */
+function takeInPictures(files: Files, { pictures }: Place, work: string): void {
+  files.makeFolder(pictures);
+  for (const name of readdirSync(join(work, FILES))) {
+    const from = join(work, FILES, name);
+    if (!isWhole(join(pictures, name), lengthOf(from) ?? 0, name)) files.rename(from, join(pictures, name));
+  }
+  files.syncFolder(pictures);
 }
 
 /** Looks before anything is copied. @throws StoreError for a database of another or a later program */
@@ -210,23 +232,22 @@ function keptFolder(files: Files, { kept }: Place, now: string): string {
 }
 
 /** What is there of a store, by the name under which it is kept. */
-const presentOf = ({ store, pictures, heads }: Place): { from: string; name: string }[] =>
+const presentOf = ({ store, heads }: Place, work: string): { from: string; name: string }[] =>
   [
     ...['', '-wal', '-shm'].map((tail) => ({ from: `${store}${tail}`, name: `${DATABASE}${tail}` })),
-    { from: pictures, name: 'pictures' },
+    { from: join(work, KEPT_PICTURES), name: 'pictures' },
     { from: heads, name: `${DATABASE}.heads` },
   ].filter(({ from }) => existsSync(from));
 
 /** What goes to the kept folder and what comes in its place. */
 function planOf(files: Files, place: Place, work: string, now: string): { plan: Plan; kept: string | null } {
-  const present = presentOf(place);
+  const present = presentOf(place, work);
   const kept = present.length === 0 ? null : keptFolder(files, place, now);
   return {
     kept,
     plan: {
       out: present.map(({ from, name }) => ({ from, to: join(kept ?? '', name) })),
       in: [
-        { from: join(work, FILES), to: place.pictures },
         { from: join(work, 'heads'), to: place.heads },
         { from: join(work, DATABASE), to: place.store },
       ],
