@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, realpathSync } from 'node:fs';
+import { existsSync, realpathSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import Sqlite, { type Database } from 'better-sqlite3';
 import { StoreError } from '../store/errors.ts';
@@ -7,8 +7,9 @@ import { inWords, look, openStore } from '../store/open.ts';
 import { DATABASE, FILES, type Manifest } from './archive/manifest.ts';
 import { openArchive, unpack } from './archive/read.ts';
 import { snapshot } from './copy.ts';
-import { type Files, isWhole, lengthOf, putFile, removeQuietly, sweep, unfinishedIn } from './files.ts';
+import { type Files, putFile, removeQuietly, sweep, unfinishedIn } from './files.ts';
 import { type Heads, headsOf, writeHeads } from './heads.ts';
+import { KEPT_PICTURES, linkPictures, takeInPictures } from './joinPictures.ts';
 import { lackingIn } from './lacking.ts';
 import { finishMoves, moveTogether, type Plan } from './moves.ts';
 import type { Place } from './place.ts';
@@ -40,9 +41,6 @@ export interface Restored {
   /** What the person has to know of it besides. */
   readonly notes: readonly string[];
 }
-
-/** Where the photos that are kept wait to be moved. */
-const KEPT_PICTURES = 'kept-pictures';
 
 /**
  * Puts a backup in place of a store that nobody works on. The backup is proved first, unpacked beside, and moved in as
@@ -133,29 +131,6 @@ async function fromLoose(files: Files, path: string, work: string): Promise<null
   await snapshot(path, join(work, DATABASE));
   files.makeFolder(join(work, FILES));
   return null;
-}
-
-/** The photos that are here, under a second name each: they go with what is kept, and cost no room. */
-function linkPictures(files: Files, { pictures }: Place, work: string): void {
-  if (!existsSync(pictures)) return;
-  files.makeFolder(join(work, KEPT_PICTURES));
-  for (const name of readdirSync(pictures))
-    if (!name.startsWith('.')) files.link(join(pictures, name), join(work, KEPT_PICTURES, name));
-  files.syncFolder(join(work, KEPT_PICTURES));
-}
-
-/**
- * Photos of the backup join those that are here: a name is the hash of what it holds, so none takes the place of another,
- * one that was damaged is whole again, and those that nobody knows after all are only room on the disk. Another store
- * may share the folder.
- */
-function takeInPictures(files: Files, { pictures }: Place, work: string): void {
-  files.makeFolder(pictures);
-  for (const name of readdirSync(join(work, FILES))) {
-    const from = join(work, FILES, name);
-    if (!isWhole(join(pictures, name), lengthOf(from) ?? 0, name)) files.rename(from, join(pictures, name));
-  }
-  files.syncFolder(pictures);
 }
 
 /** Looks before anything is copied. @throws StoreError for a database of another or a later program */
