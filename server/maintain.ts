@@ -106,6 +106,7 @@ async function backup(place: Place, folders: readonly string[]): Promise<number>
 const reply = z.object({
   running: z.object({}).nullable(),
   lastTry: z.object({ ok: z.boolean(), words: z.string() }).nullable(),
+  backups: z.array(z.object({ good: z.boolean() })),
 });
 
 /** A store that is served is backed up by its server, into the folders that the shop chose. */
@@ -117,10 +118,11 @@ async function backupByHolder({ store }: Place, folders: readonly string[]): Pro
   print(`The store is in use; the program at ${address} makes the backup.`);
   await fetch(`${address}/api/backups`, { method: 'POST' });
   for (;;) {
-    const { running, lastTry } = reply.parse(await (await fetch(`${address}/api/keeping`)).json());
+    const { running, lastTry, backups } = reply.parse(await (await fetch(`${address}/api/keeping`)).json());
     if (running === null) {
       print(lastTry?.words ?? '');
-      return lastTry?.ok === true ? EXIT.well : EXIT.failed;
+      if (lastTry?.ok !== true) return EXIT.failed;
+      return backups[0]?.good === true ? EXIT.well : EXIT.notWell;
     }
     await new Promise((resolve) => setTimeout(resolve, 200));
   }

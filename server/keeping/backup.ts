@@ -203,35 +203,43 @@ async function copyTo(files: Files, from: string, folder: string, name: string, 
   const of = lengthOf(from) ?? 0;
   hasRoom(files, folder, of);
   const aside = unfinishedIn(folder);
-  const out = files.create(aside);
-  let done = 0;
   try {
-    for await (const chunk of createReadStream(from, { highWaterMark: 1 << 20 })) {
-      out.write(chunk as Buffer);
-      progress((done += (chunk as Buffer).length), of);
+    const out = files.create(aside);
+    let done = 0;
+    try {
+      for await (const chunk of createReadStream(from, { highWaterMark: 1 << 20 })) {
+        out.write(chunk as Buffer);
+        progress((done += (chunk as Buffer).length), of);
+      }
+      out.sync();
+    } finally {
+      out.close();
     }
-    out.sync();
-  } finally {
-    out.close();
+    if ((await hashOfFile(aside)) !== (await hashOfFile(from)))
+      throw new StoreError(
+        'not-whole',
+        `The copy of the backup in ${folder} is not what was written. Try another disk.`,
+      );
+    files.rename(aside, join(folder, name));
+    files.syncFolder(folder);
+  } catch (error) {
+    removeQuietly(files, aside);
+    throw error;
   }
-  if ((await hashOfFile(aside)) !== (await hashOfFile(from)))
-    throw new StoreError('not-whole', `The copy of the backup in ${folder} is not what was written. Try another disk.`);
-  files.rename(aside, join(folder, name));
-  files.syncFolder(folder);
 }
 
 /** Removes backups that had their time; those of a store that was not well count for nothing and go after as long. */
 function removeOld(files: Files, folder: string, shopId: string, timeZone: string): string[] {
   const all = backupsIn(folder, shopId);
-  const { drop } = keptBackups(
-    all.filter(({ good }) => good),
-    timeZone,
-  );
-  const newestBad = keptBackups(
-    all.filter(({ good }) => !good),
-    timeZone,
-  );
-  const gone = [...drop, ...newestBad.drop].map(({ name }) => name);
+  const gone = [true, false]
+    .flatMap(
+      (good) =>
+        keptBackups(
+          all.filter((each) => each.good === good),
+          timeZone,
+        ).drop,
+    )
+    .map(({ name }) => name);
   for (const name of gone) files.remove(join(folder, name));
   return gone;
 }

@@ -10,14 +10,15 @@ const { data: keeping } = useKeeping();
 const words = computed(() => {
   const told = keeping.value;
   if (told === null || told.readOnly) return null;
-  const { room, freeBytes, findings, age, lastGood, lastTry } = told;
+  const { room, freeBytes, findings, backups, age, lastGood, lastTry } = told;
   if (room === 'last')
     return {
       alarm: true,
       what: `The disk is nearly full: ${sayBytes(freeBytes ?? 0)} left.`,
       then: 'Photos are not taken in until there is room.',
     };
-  if (findings.some(({ kind }) => kind !== 'picture' && kind !== 'setting'))
+  // What was found is forgotten with the program; that the newest backup was made of a store that was not well is not.
+  if (backups[0]?.good === false || findings.some(({ kind }) => kind !== 'picture' && kind !== 'setting'))
     return { alarm: true, what: 'The store is not well.', then: 'The last check found something; see what to do.' };
   if (age === 'old' || age === 'never')
     return {

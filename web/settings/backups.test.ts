@@ -174,6 +174,7 @@ describe('the Bay', () => {
     [{ room: 'low', freeBytes: 700_000_000 }, /700 MB are left on the disk/],
     [{ room: 'last', freeBytes: 40_000_000 }, /The disk is nearly full: 40 MB left. Photos are not taken in/],
     [{ findings: [{ kind: 'chain', words: 'x', toDo: 'y' }] }, /The store is not well/],
+    [{ backups: [backup('2026-05-13T03:00:00.000Z', false), GOOD] }, /The store is not well/],
   ])('says what would cost the shop its work: %o', async (keeping, words) => {
     expect(await note(keeping)).toMatch(words);
   });
