@@ -1,0 +1,47 @@
+import type { Subject } from '../../core/diagnose/index.ts';
+
+/** A case as a technician would tell it. Everything is text, so that it can be read and argued about in one glance. */
+export interface WrittenCase {
+  readonly id: string;
+  readonly title: string;
+  readonly on: Vehicle;
+  /** What it was: one cause, two joined by `+`, or `none` when nothing that the program knows of. A unit follows `@`. */
+  readonly truth: string;
+  /** In the customer's words. */
+  readonly says: string;
+  /** Codes with their status: `P0505 stored, P0171 pending`; “read” alone when they were read and none was there. */
+  readonly codes: string;
+  /** Answers to questions: `sign=outcome`, in the order asked. */
+  readonly asked: string;
+  /** What was tried: `relearn no` in this job, `replace@idle-valve no 12 days 300 km` before it, `… yes` when it helped. */
+  readonly tried: string;
+  /** What checks find, `sign=outcome` or `sign@kind:place=outcome`; any other check finds nothing out of the ordinary. */
+  readonly finds: string;
+  /** What a good technician would accept as the first thing to do. */
+  readonly first: string;
+}
+
+/** Vehicles that the cases are about: what a diagnosis has to know of them. */
+export const VEHICLES = {
+  cable: { group: 'cable', hasValve: true },
+  'cable, no valve': { group: 'cable', hasValve: false },
+  electronic: { group: 'electronic', hasValve: false },
+  'diesel flap': { group: 'diesel-flap', hasValve: false },
+  'four actuators': { group: 'multi-bank', hasValve: true },
+  'body a bank': { group: 'multi-bank', hasValve: false },
+  'one body': { group: 'motorcycle', hasValve: true },
+  'bank of four': { group: 'motorcycle', hasValve: false },
+  'bank with valve': { group: 'motorcycle', hasValve: true },
+  outboard: { group: 'outboard', hasValve: true },
+} as const satisfies Readonly<Record<string, Subject>>;
+/** A key of {@link VEHICLES}. */
+export type Vehicle = keyof typeof VEHICLES;
+
+/** Writes a case; what is left out was not said, not stored, not asked, not tried, not found. */
+export const written = (
+  id: string,
+  on: Vehicle,
+  truth: string,
+  title: string,
+  told: Partial<Pick<WrittenCase, 'says' | 'codes' | 'asked' | 'tried' | 'finds'>> & Pick<WrittenCase, 'first'>,
+): WrittenCase => ({ id, title, on, truth, says: '', codes: '', asked: '', tried: '', finds: '', ...told });
