@@ -38,8 +38,8 @@ export type {
   KeepingInput,
   KeepingReply,
 } from './keeping.ts';
-export { knowledgeChange } from './knowledge.ts';
-export type { KnowledgeReply, KnowledgeScore, KnowledgeVersion } from './knowledge.ts';
+export { knowledgeChange, knowledgeTrial } from './knowledge.ts';
+export type { KnowledgeReply, KnowledgeVersion, StoredCase, TrialChange, TrialReply } from './knowledge.ts';
 export { jobQuery, plainQuery, stockQuery, unitQuery, vehicleQuery } from './lists.ts';
 export type { JobSort, Page, StockSort, UnitSort, VehicleSort } from './lists.ts';
 export { id } from './primitives.ts';

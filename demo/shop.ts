@@ -1,6 +1,7 @@
 import type { Person } from '../contract/index.ts';
 import type { Wrench } from '../core/torque/index.ts';
-import { CASES } from './cases/index.ts';
+import { APART_CASES, casesFor, WORK_CASES } from './cases/index.ts';
+import { SHIPPED_KNOWLEDGE } from '../core/diagnose/knowledge/index.ts';
 import { families } from './families.ts';
 import type { Calendar, Tool } from '../core/prepare/index.ts';
 import { PROCEDURES } from './procedures/index.ts';
@@ -102,5 +103,8 @@ export const shop = {
     'stop-screw': 'never',
     'idle-screw': 'new',
   },
-  cases: CASES,
+  cases: [
+    ...casesFor(SHIPPED_KNOWLEDGE, WORK_CASES).map((each) => ({ ...each, apart: false })),
+    ...casesFor(SHIPPED_KNOWLEDGE, APART_CASES).map((each) => ({ ...each, apart: true })),
+  ],
 };

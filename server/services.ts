@@ -13,6 +13,7 @@ import { Bay } from './store/bay.ts';
 import { Changes } from './store/changes.ts';
 import { FollowUps } from './store/followUps.ts';
 import { OneGo } from './store/oneGo.ts';
+import { earlierJobs } from './store/earlier.ts';
 import { Families } from './store/families.ts';
 import { House } from './store/house.ts';
 import { Jobs } from './store/jobs.ts';
@@ -25,7 +26,10 @@ import { Search } from './store/search.ts';
 import { Settings } from './store/settings.ts';
 import { Tools } from './store/tools.ts';
 import { Procedures } from './store/procedures.ts';
+import type { TrialReply } from '../contract/index.ts';
+import type { Knowledge } from '../core/diagnose/index.ts';
 import { shopResults } from './store/results.ts';
+import { tryKnowledge } from './store/trial.ts';
 import { Stock } from './store/stock.ts';
 import { Units } from './store/units.ts';
 import { Vehicles } from './store/vehicles.ts';
@@ -55,6 +59,8 @@ export interface Services {
   readonly keeper: Keeper;
   readonly hub: AdapterHub;
   readonly results: (throttle: ThrottleKind) => readonly ShopResult[];
+  /** What a change of the knowledge would do to past jobs. */
+  readonly trial: (before: Knowledge, after: Knowledge) => TrialReply;
   readonly pictures: Pictures;
   /** ISO time. */
   readonly now: () => string;
@@ -102,7 +108,7 @@ export function createServices(
   const families = new Families(db, audit);
   const house = new House(db, audit);
   const procedures = new Procedures(db, audit);
-  const jobs = new Jobs(db, oneGo, {
+  const jobs: Jobs = new Jobs(db, oneGo, {
     vehicles,
     people,
     settings,
@@ -112,6 +118,7 @@ export function createServices(
     families,
     house,
     units,
+    earlier: (vehicleId) => earlierJobs(db, vehicleId, (id) => jobs.job(id)?.complaint ?? ''),
   });
   jobs.remakeProjections(progress);
   const stock = new Stock(db, audit);
@@ -161,6 +168,7 @@ export function createServices(
     keeper,
     hub,
     results: (throttle) => shopResults(db, throttle),
+    trial: (before, after) => tryKnowledge({ db, jobs, families }, before, after),
     pictures,
     now,
     printing: printing(people, settings, pictures),

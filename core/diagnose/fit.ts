@@ -1,3 +1,4 @@
+import { sameUnit } from './subject.ts';
 import type { CauseModel, Finding } from './types.ts';
 
 /** How well a cause explains what was seen. */
@@ -20,24 +21,36 @@ export const POOR_TAIL = 0.025;
 export function judgeFit(cause: CauseModel, findings: readonly Finding[]): Fit {
   let excess = 0;
   let variance = 0;
-  for (const { sign, outcome } of findings) {
-    const chances = cause.chances.get(sign);
+  for (const { sign, outcome, unit, weight = 1 } of findings) {
+    const here = !unit || !cause.unit || sameUnit(unit, cause.unit);
+    const chances = (here ? cause.chances : cause.elsewhere)?.get(sign);
     const chance = chances?.[outcome];
     if (chances === undefined || chance === undefined) continue;
-    let mean = 0;
-    let square = 0;
-    for (const p of Object.values(chances)) {
-      if (p <= 0) continue;
-      const surprise = -Math.log2(p);
-      mean += p * surprise;
-      square += p * surprise * surprise;
-    }
-    excess += -Math.log2(chance) - mean;
-    variance += square - mean * mean;
+    const { mean, variance: spread } = surpriseOf(chances);
+    excess += weight * (-Math.log2(chance) - mean);
+    variance += weight * weight * spread;
   }
   const tail = variance <= 0 ? 1 : upperTail(excess / Math.sqrt(variance));
   return { tail, poor: tail < POOR_TAIL };
 }
+
+/** Mean and variance of the surprise of a sign under a cause, bits. */
+function surpriseOf(chances: Readonly<Record<string, number>>): { readonly mean: number; readonly variance: number } {
+  const known = kept.get(chances);
+  if (known !== undefined) return known;
+  let mean = 0;
+  let square = 0;
+  for (const p of Object.values(chances)) {
+    if (p <= 0) continue;
+    const surprise = -Math.log2(p);
+    mean += p * surprise;
+    square += p * surprise * surprise;
+  }
+  const made = { mean, variance: square - mean * mean };
+  kept.set(chances, made);
+  return made;
+}
+const kept = new WeakMap<Readonly<Record<string, number>>, { readonly mean: number; readonly variance: number }>();
 
 /** P(Z ≥ z) for a standard normal. Abramowitz and Stegun 26.2.17; error below 7.5e-8. */
 export function upperTail(z: number): number {

@@ -99,8 +99,11 @@ describe('understand', () => {
 describe('codes and contradictions', () => {
   it.each([
     ['P0505', { sign: 'idle-code', outcome: 'cannot' }],
-    ['P0123', { sign: 'position-code', outcome: 'yes' }],
-    ['P0303', { sign: 'misfire-code', outcome: 'yes' }],
+    ['P0123', { sign: 'position-code', outcome: 'circuit' }],
+    ['P0303', { sign: 'misfire-code', outcome: 'one' }],
+    ['P0121-62', { sign: 'position-code', outcome: 'correlation' }],
+    ['P0121-13', { sign: 'position-code', outcome: 'circuit' }],
+    ['C1234', { sign: 'other-system-code', outcome: 'yes' }],
     ['P1234', null],
   ])('%s', (code, finding) => {
     expect(findingOfCode(signs, code)).toEqual(finding);

@@ -64,7 +64,7 @@ describe('editing', () => {
   const likelihood = (change: Partial<Extract<KnowledgeEdit, { kind: 'likelihood' }>> = {}): KnowledgeEdit => ({
     kind: 'likelihood',
     cause: 'deposit',
-    sign: 'stalls',
+    sign: 'idle-low',
     outcome: 'yes',
     word: 'nearly always',
     why: 'seen it all winter',
@@ -79,15 +79,41 @@ describe('editing', () => {
     if (!edited.ok) throw new Error('refused');
     const deposit = edited.knowledge.causes.find(({ id }) => id === 'deposit')!;
     expect(edited.knowledge.version).toBe(K.version + 1);
-    expect(deposit.shows.find(({ sign }) => sign === 'stalls')).toMatchObject({
+    expect(deposit.shows.find(({ sign }) => sign === 'idle-low')).toMatchObject({
       word: 'nearly always',
       why: 'seen it all winter',
     });
     expect(edited.knowledge.causes.find(({ id }) => id === 'foreign')!.common.outboard).toBeUndefined();
     expect(edited.knowledge.signs.find(({ id }) => id === 'smoke-test')!.method!.minutes).toBe(12);
-    expect(K.causes.find(({ id }) => id === 'deposit')!.shows.find(({ sign }) => sign === 'stalls')!.word).toBe(
+    expect(K.causes.find(({ id }) => id === 'deposit')!.shows.find(({ sign }) => sign === 'idle-low')!.word).toBe(
       'often',
     );
+  });
+  it('changes what proves, what cures, which signs are one, and what the shop says of codes and phrases', () => {
+    const edited = editKnowledge(K, [
+      likelihood({ cause: 'shaft', sign: 'shaft-play', outcome: 'felt', word: 'proves', seen: 'often' }),
+      { kind: 'cure', cause: 'shaft', option: 'rebuild', word: 'often', why: 'we sleeve them' },
+      { kind: 'group', id: 'idle-told', name: 'Idle as told', signs: ['hunting', 'rough'], why: 'people say both' },
+      { kind: 'group', id: 'ring', name: '', signs: [], why: '' },
+      { kind: 'code', code: 'p1234', meaning: 'idle valve blocked', sign: 'valve-code', outcome: 'yes' },
+      { kind: 'phrase', phrase: 'Does the tango', sign: 'hunting', outcome: 'yes' },
+    ]);
+    if (!edited.ok) throw new Error(edited.problems[0]?.message);
+    const { knowledge } = edited;
+    const shaft = knowledge.causes.find(({ id }) => id === 'shaft')!;
+    expect(shaft.shows.find(({ sign }) => sign === 'shaft-play')).toMatchObject({ word: 'proves', seen: 'often' });
+    expect(shaft.cures.find(({ option }) => option === 'rebuild')?.word).toBe('often');
+    expect(knowledge.groups.map(({ id }) => id)).toContain('idle-told');
+    expect(knowledge.groups.map(({ id }) => id)).not.toContain('ring');
+    expect(knowledge.ownCodes).toEqual([
+      { code: 'P1234', meaning: 'idle valve blocked', sign: 'valve-code', outcome: 'yes' },
+    ]);
+    expect(knowledge.ownPhrases).toEqual([{ phrase: 'does the tango', sign: 'hunting', outcome: 'yes' }]);
+    const forgotten = editKnowledge(knowledge, [
+      { kind: 'forget-code', code: 'P1234' },
+      { kind: 'forget-phrase', phrase: 'does the tango' },
+    ]);
+    expect(forgotten.ok && [forgotten.knowledge.ownCodes, forgotten.knowledge.ownPhrases]).toEqual([[], []]);
   });
   it('adds a row for a sign of which the cause said nothing', () => {
     const edited = editKnowledge(K, [likelihood({ sign: 'whistle' })]);
@@ -97,18 +123,43 @@ describe('editing', () => {
     [
       'answers that add up to more than all',
       likelihood({ sign: 'duct-off-look', outcome: 'oil' }),
-      /add up to 182 %.*at most 98 %/,
+      /add up to \d+ %.*at most 98 %/,
     ],
-    ['an answer that takes the rest', likelihood({ sign: 'stalls', outcome: 'no' }), /takes what the others leave/],
+    ['an answer that takes the rest', likelihood({ outcome: 'no' }), /takes what the others leave/],
     ['a sign that is not there', likelihood({ sign: 'moon' }), /no sign “moon”/],
     ['a cause that is not there', likelihood({ cause: 'ghosts' }), /no cause “ghosts”/],
     ['a likelihood without a reason', likelihood({ why: ' ' }), /Say why/],
     ['a check without minutes', { kind: 'minutes', sign: 'smoke-test', minutes: 0 }, /1 to 600 minutes, got 0/],
+    ['a group of one', { kind: 'group', id: 'g', name: 'G', signs: ['hunting'], why: 'x' }, /One sign is no group/],
+    [
+      'a phrase for two signs',
+      { kind: 'phrase', phrase: 'taught already', sign: 'moon', outcome: 'yes' },
+      /no finding “moon=yes”/,
+    ],
+    [
+      'a code that is none',
+      { kind: 'code', code: 'hello', meaning: 'x', sign: null, outcome: null },
+      /Expected a code such as P0505/,
+    ],
+    [
+      'words for a code of nothing',
+      { kind: 'code', code: 'P1234', meaning: ' ', sign: null, outcome: null },
+      /Say what it means/,
+    ],
+    ['forgetting what was never taught', { kind: 'forget-phrase', phrase: 'x y z' }, /has not taught/],
     ['minutes for a question', { kind: 'minutes', sign: 'hunting', minutes: 3 }, /no check “hunting”/],
   ])('refuses %s', (_, edit, words) => {
     const result = editKnowledge(K, [edit]);
     expect(result.ok).toBe(false);
     expect(result.ok || result.problems[0]?.message).toMatch(words);
+  });
+  it('a phrase taught for two signs says which it stands for already', () => {
+    const twice = editKnowledge(K, [
+      { kind: 'phrase', phrase: 'does the tango', sign: 'hunting', outcome: 'yes' },
+      { kind: 'phrase', phrase: 'Does the Tango ', sign: 'rough', outcome: 'yes' },
+    ]);
+    expect(twice.ok).toBe(false);
+    expect(twice.ok || twice.problems[0]?.message).toMatch(/already stands for “Hunting idle”/);
   });
   it('refuses to leave a kind of vehicle without a cause', () => {
     const edits = K.causes
@@ -150,7 +201,15 @@ describe('editing', () => {
       expect(said).toContain(words);
   });
   it('keeps never above nothing, so that no answer is impossible', () => {
-    expect(CHANCE).toEqual({ never: 0.02, seldom: 0.1, sometimes: 0.3, often: 0.6, 'nearly always': 0.9 });
+    expect(CHANCE).toEqual({
+      never: 0.02,
+      seldom: 0.1,
+      sometimes: 0.3,
+      often: 0.6,
+      'nearly always': 0.9,
+      proves: 0.995,
+      'rules out': 0.001,
+    });
     expect(restOf(K.signs[0]!)).toBe('no');
   });
 });

@@ -1,5 +1,5 @@
 import { restOf } from './model.ts';
-import { isKnown, lastOfEach, posterior } from './rank.ts';
+import { type Evidence, evidenceOf, isKnown, logsOf, logsWith, normalise } from './evidence.ts';
 import { ACCESS, type Access, type CauseModel, type Finding, type Sign } from './types.ts';
 
 /** What one answer would do. */
@@ -7,8 +7,14 @@ export interface Preview {
   readonly outcome: string;
   /** How likely this answer is now, 0 to 1. */
   readonly chance: number;
+  /** Shares after this answer, in the order of the causes. */
+  readonly shares: readonly number[];
   /** Causes after this answer, likeliest first. */
-  readonly causes: readonly { readonly id: string; readonly share: number }[];
+  readonly causes: readonly {
+    readonly id: string;
+    readonly share: number;
+    /** Place among the causes given. */ readonly index: number;
+  }[];
 }
 
 /** A check worth doing, with why. */
@@ -54,19 +60,17 @@ export function nextCheck(
   { minutePrice, reached = [], passedOver = [] }: NextOptions,
 ): Proposal[] {
   if (!(minutePrice >= 0)) throw new RangeError(`Expected a price of 0 or more a minute, got ${minutePrice}.`);
-  const known = lastOfEach(findings).filter((finding) => isKnown(causes, finding));
   const done = new Set(findings.map(({ sign }) => sign));
-  const shares = posterior(causes, known);
+  const evidence = evidenceOf(causes, findings);
+  const logs = logsOf(evidence);
+  const shares = normalise(logs);
   const before = entropy(shares);
   return checks
     .filter((sign) => !done.has(sign.id) && !passedOver.includes(sign.id) && isKnown(causes, whenRest(sign)))
     .filter(({ method }) => (method?.after ?? []).every((needed) => done.has(needed)))
     .map((sign) => {
-      const previews = sign.outcomes.map(({ id }) => preview(causes, shares, sign.id, id));
-      const expected = previews.reduce(
-        (sum, { chance, causes: after }) => sum + chance * entropy(after.map(({ share }) => share)),
-        0,
-      );
+      const previews = sign.outcomes.map(({ id }) => preview(evidence, logs, shares, { sign: sign.id, outcome: id }));
+      const expected = previews.reduce((sum, { chance, shares: after }) => sum + chance * entropy(after), 0);
       const reach = (sign.method?.needs ?? []).filter((access) => !reached.includes(access));
       const minutes =
         (sign.method?.minutes ?? ASK_MINUTES) + reach.reduce((sum, access) => sum + ACCESS[access].minutes, 0);
@@ -88,17 +92,26 @@ export function nextCheck(
 const whenRest = (sign: Sign): Finding => ({ sign: sign.id, outcome: restOf(sign) });
 
 /** Posterior after one more finding, from the shares of now. */
-function preview(causes: readonly CauseModel[], shares: readonly number[], sign: string, outcome: string): Preview {
-  const joint = causes.map(({ chances }, index) => (shares[index] ?? 0) * (chances.get(sign)?.[outcome] ?? 0));
-  const chance = joint.reduce((sum, value) => sum + value, 0);
+function preview(evidence: Evidence, logs: readonly number[], shares: readonly number[], finding: Finding): Preview {
+  const { causes } = evidence;
+  let chance = 0;
+  for (const [index, { chances }] of causes.entries())
+    chance += (shares[index] ?? 0) * (chances.get(finding.sign)?.[finding.outcome] ?? 0);
+  const after = normalise(logsWith(evidence, logs, finding));
   return {
-    outcome,
+    outcome: finding.outcome,
     chance,
-    causes: causes
-      .map(({ id }, index) => ({ id, share: chance === 0 ? 0 : (joint[index] ?? 0) / chance }))
-      .sort((a, b) => b.share - a.share),
+    shares: after,
+    // Sorted only where somebody looks: a hundred signs are previewed for the one that is shown.
+    get causes() {
+      return causes.map(({ id }, index) => ({ id, index, share: after[index] ?? 0 })).sort((a, b) => b.share - a.share);
+    },
   };
 }
+
+/** The place of the largest share. */
+const leaderOf = (shares: readonly number[]): number =>
+  shares.reduce((best, share, index) => (share > (shares[best] ?? 0) ? index : best), 0);
 
 /** An answer that would put another cause first. */
 export interface Turn {
@@ -110,15 +123,14 @@ export interface Turn {
 }
 
 /** What would change the leading cause, likeliest first: at most one answer a check. */
-export function whatWouldChange(leader: string, proposals: readonly Proposal[]): Turn[] {
+export function whatWouldChange(leader: string, proposals: readonly Proposal[], causes: readonly CauseModel[]): Turn[] {
+  const at = causes.findIndex(({ id }) => id === leader);
   return proposals
     .flatMap(({ sign, previews }): Turn[] => {
-      const turning = previews
-        .filter(({ causes }) => causes[0] !== undefined && causes[0].id !== leader)
-        .sort((a, b) => b.chance - a.chance)[0];
-      return turning === undefined
-        ? []
-        : [{ sign, outcome: turning.outcome, chance: turning.chance, leader: turning.causes[0]?.id ?? '' }];
+      const [turning] = previews.filter(({ shares }) => leaderOf(shares) !== at).sort((a, b) => b.chance - a.chance);
+      if (turning === undefined) return [];
+      const { outcome, chance, shares } = turning;
+      return [{ sign, outcome, chance, leader: causes[leaderOf(shares)]?.id ?? '' }];
     })
     .sort((a, b) => b.chance - a.chance);
 }

@@ -18,3 +18,5 @@ export type {
 } from './types.ts';
 export { lineUp, moved } from './lineUp.ts';
 export type { Similarity, Spot } from './lineUp.ts';
+export { SPEAKS, speaksOf, spokenBy } from './speaks.ts';
+export type { Speaks, Spoken } from './speaks.ts';

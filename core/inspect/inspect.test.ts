@@ -107,9 +107,9 @@ describe('judgePoint', () => {
     const family = limitOf(point('play'), { shaftPlay: { low: 0, high: 0.25, source: 'book' } }, null, 'throttle-body');
     expect(family).toEqual({ low: null, high: 0.25, unit: 'mm', source: 'book' });
     expect(judge('play', typed('0.2'), family)).toMatchObject({ verdict: 'good', limit: family });
-    expect(judge('play', typed('0.2'))).toMatchObject({ verdict: 'bad', cure: 'replace', outcome: 'felt' });
-    expect(judge('play', typed('0,13 mm'))).toMatchObject({ verdict: 'watch', outcome: null });
-    expect(judge('play', typed('0.05'))).toMatchObject({ verdict: 'good', cure: null, outcome: 'none' });
+    expect(judge('play', typed('0.2'))).toMatchObject({ verdict: 'bad', cure: 'replace' });
+    expect(judge('play', typed('0,13 mm'))).toMatchObject({ verdict: 'watch' });
+    expect(judge('play', typed('0.05'))).toMatchObject({ verdict: 'good', cure: null });
     expect(judge('play', typed('0.2')).words).toBe('0.2 mm; at most 0.15 mm.');
   });
   it('corrects a coil before it judges it: warm is not high', () => {
@@ -146,9 +146,9 @@ describe('judgePoint', () => {
   });
   it('knows what each answer and each grade leads to', () => {
     const pick = (id: string, outcome: string) => judge(id, { marks: [], outcome, typed: [] });
-    expect(pick('gears', 'broken')).toMatchObject({ verdict: 'bad', cure: 'replace', outcome: 'worn' });
+    expect(pick('gears', 'broken')).toMatchObject({ verdict: 'bad', cure: 'replace' });
     expect(pick('valve-free', 'stuck')).toMatchObject({ verdict: 'bad', cure: 'clean' });
-    expect(pick('stop-screw', 'sealed')).toMatchObject({ verdict: 'good', cure: null, outcome: 'sealed' });
+    expect(pick('stop-screw', 'sealed')).toMatchObject({ verdict: 'good', cure: null });
     const graded = (grade: number) => judge('deposit-edge', { marks: [grade], outcome: '', typed: [] });
     expect([0, 1, 2, 3, 4].map((grade) => graded(grade).verdict)).toEqual(['good', 'good', 'watch', 'bad', 'bad']);
   });

@@ -166,7 +166,7 @@ function judgeFigure(point: InspectPoint, values: readonly Typed[], limit: Limit
   const verdict: PointVerdict = below || above ? 'bad' : nearEdge(value, limit) ? 'watch' : 'good';
   const judged = result(point, verdict, value, limit, `${shown}; ${bounds(limit)}.`);
   // The coil's check tells low from high.
-  return point.id === 'coil' && verdict === 'bad' ? { ...judged, outcome: below ? 'short' : 'open' } : judged;
+  return point.id === 'coil' ? { ...judged, outcome: below ? 'short' : above ? 'open' : 'in-band' } : judged;
 }
 
 /** Only limits with one end are approached: in a band the middle is no better than the edge. */
@@ -183,20 +183,12 @@ function result(
   limit: Limit | null,
   words: string,
 ): PointResult {
-  const { check } = point;
   return {
     verdict,
     value,
     limit,
     words,
     cure: verdict === 'bad' || verdict === 'watch' ? point.cure : null,
-    outcome:
-      check === null || verdict === 'noted'
-        ? null
-        : verdict === 'bad'
-          ? check.bad || null
-          : verdict === 'good'
-            ? check.good
-            : null,
+    outcome: null,
   };
 }

@@ -46,7 +46,6 @@ const point = (
   cure: null,
   each: false,
   again: false,
-  check: null,
   ...given,
 });
 const grade = (
@@ -108,7 +107,6 @@ export const POINTS: readonly InspectPoint[] = [
       limit: { low: null, high: 0.15, unit: 'mm' },
       figure: 'shaftPlay',
       cure: 'replace',
-      check: { id: 'shaft-play', bad: 'felt', good: 'none' },
     },
   ),
   point(
@@ -137,7 +135,6 @@ export const POINTS: readonly InspectPoint[] = [
       limit: { low: null, high: 0.1, unit: 'mm' },
       figure: 'bodyFlat',
       cure: 'replace',
-      check: { id: 'flatness', bad: 'warped', good: 'flat' },
     },
   ),
   point(
@@ -155,7 +152,6 @@ export const POINTS: readonly InspectPoint[] = [
       figure: 'springReturn',
       cure: 'rebuild',
       again: true,
-      check: { id: 'plate-by-hand', bad: 'sandy', good: 'free' },
     },
   ),
   point(
@@ -188,7 +184,6 @@ export const POINTS: readonly InspectPoint[] = [
       'A tooth that slips is a plate that jumps',
       'Gears are not sold singly here: replace or fit a rebuilt one.',
     ],
-    { check: { id: 'gear-look', bad: 'worn', good: 'good' } },
   ),
   point(
     'stop-screw',
@@ -200,7 +195,6 @@ export const POINTS: readonly InspectPoint[] = [
       'The computer’s zero is this screw',
       'Set it back to the light test and learn again; never trim idle with it.',
     ],
-    { check: { id: 'stop-screw', bad: 'moved', good: 'sealed' } },
   ),
   point(
     'dashpot',
@@ -296,7 +290,7 @@ export const POINTS: readonly InspectPoint[] = [
       'A coil out of its band moves weakly or blows its driver',
       'Replace it: a coil is not repaired.',
     ],
-    { figure: 'coilOhms', cure: 'replace', each: true, check: { id: 'coil-ohms', bad: '', good: 'in-band' } },
+    { figure: 'coilOhms', cure: 'replace', each: true },
   ),
   point(
     'leak',

@@ -59,8 +59,6 @@ export interface InspectPoint {
   readonly each: boolean;
   /** Looked at again when the work is done. */
   readonly again: boolean;
-  /** The check of the knowledge that it answers: outcome when bad, when good. */
-  readonly check: { readonly id: string; readonly bad: string; readonly good: string } | null;
 }
 
 /** What a point came to. */
@@ -71,7 +69,7 @@ export interface PointResult {
   readonly limit: Limit | null;
   readonly words: string;
   readonly cure: Cure | null;
-  /** The knowledge outcome it stands for, or null. */
+  /** What its judge worked out beside good and bad: the shape of the light, the side of a coil; null for any other. */
   readonly outcome: string | null;
 }
 

@@ -1,12 +1,31 @@
-import type { Knowledge } from '../diagnose/index.ts';
+import type { Knowledge, OptionId } from '../diagnose/index.ts';
 import type { HouseRules } from '../house/index.ts';
 import type { Procedure } from '../procedure/index.ts';
 import type { Measures } from '../quantity/index.ts';
 import type { Wrench } from '../torque/index.ts';
-import type { EngineFamily, UnitObject, Vehicle } from '../vehicle/index.ts';
+import type { EngineFamily, MeterReading, UnitObject, Vehicle } from '../vehicle/index.ts';
 
 /** What people are in a workshop. */
 export type Role = 'lead' | 'technician' | 'apprentice' | 'owner';
+
+/** A comeback is the same complaint on the same vehicle within this distance (or hours) and these days. */
+export interface Comeback {
+  readonly km: number;
+  readonly h: number;
+  readonly days: number;
+}
+
+/** An earlier job of this shop on the vehicle. */
+export interface EarlierJob {
+  readonly jobId: string;
+  readonly number: number;
+  readonly option: OptionId;
+  /** ISO time of its hand-over. */
+  readonly closedAt: string;
+  readonly reading: MeterReading;
+  /** What was complained of then, as it was told. */
+  readonly complaint: string;
+}
 
 /** What a decision looks at besides the job. The caller fetches what is asked for; core never does. */
 export interface Context {
@@ -22,6 +41,10 @@ export interface Context {
   readonly rules: HouseRules;
   /** Which gallon the shop means; null until it has been asked. */
   readonly measures: Measures;
+  /** What this shop did to the vehicle before, newest first. */
+  readonly earlier: readonly EarlierJob[];
+  /** Within which distance, hours and days the same complaint is a comeback. */
+  readonly comeback: Comeback;
   /** What the sender is in the workshop; null when it is not known. */
   readonly role: Role | null;
 }
@@ -37,6 +60,8 @@ export const NO_CONTEXT: Context = {
   family: null,
   rules: {},
   measures: null,
+  earlier: [],
+  comeback: { km: 5000, h: 50, days: 90 },
   role: null,
 };
 
@@ -56,5 +81,7 @@ export interface Asks {
   readonly family?: true;
   readonly rules?: true;
   readonly measures?: true;
+  /** Earlier jobs of a vehicle by its id. */
+  readonly earlier?: string;
   readonly role?: true;
 }

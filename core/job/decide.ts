@@ -26,7 +26,7 @@ export function asksOf({ type, data }: CommandBody): Asks {
 export function decide(job: Job | null, command: CommandBody | Command, context: Context): Decision {
   if (job === null)
     return command.type === 'open-job'
-      ? decideOpening(command.data, context)
+      ? decideOpening(command.data, context, 'at' in command ? command.at : null)
       : refuse('no-such-job', 'There is no such job.');
   // The union of declarations cannot be called with the union of data; the catalogue keeps each pair together.
   const { decide: decideIt, may, whenClosed } = declared(command.type);

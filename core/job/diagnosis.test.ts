@@ -9,19 +9,21 @@ import {
   type Job,
   jobChoice,
   jobFindings,
-  unitInQuestion,
+  wayMinutes,
 } from './index.ts';
 import { play } from './testing/play.ts';
-import { SAMPLE_CONTEXT, SAMPLE_FAMILY, SAMPLES } from './testing/samples.ts';
+import { SAMPLE_CONTEXT, SAMPLE_FAMILY, SAMPLE_PROCEDURE, SAMPLES } from './testing/samples.ts';
 
-const open: CommandBody = { type: 'open-job', data: SAMPLES['open-job'].data };
+const open: CommandBody = { type: 'open-job', data: { ...SAMPLES['open-job'].data, complaint: 'Not right.' } };
 const check = (id: string, outcome: string, when: 'before' | 'after' = 'before'): CommandBody => ({
   type: 'record-check',
   data: { id: `${id}-${outcome}-${when}`, check: id, outcome, typed: [], when },
 });
 const jobOf = (...bodies: CommandBody[]): Job => play([open, ...bodies]).job!;
-const found = (job: Job) =>
-  jobFindings(job, SHIPPED_KNOWLEDGE, SAMPLE_FAMILY).map(({ sign, outcome, source }) => `${sign}=${outcome} ${source}`);
+/** Without what the shop did before: that is a sample of its own. */
+const ownFindings = (job: Job) =>
+  jobFindings(job, SHIPPED_KNOWLEDGE, SAMPLE_FAMILY).filter(({ id }) => !id.startsWith('earlier-'));
+const found = (job: Job) => ownFindings(job).map(({ sign, outcome, source }) => `${sign}=${outcome} ${source}`);
 const live = (values: readonly (readonly [number, number])[]): CommandBody => ({
   type: 'read-values',
   data: {
@@ -356,7 +358,9 @@ describe('what is refused', () => {
 
 describe('options of a job', () => {
   const SHOP = { ratePerHourMinor: 6000, dayPriceMinor: 0, comebackMinor: 0 };
-  it('ask for the unit at which the leading cause points', () => {
+  const choiceFor = (job: Job, family = SAMPLE_FAMILY, procedure: typeof SAMPLE_PROCEDURE | null = null) =>
+    jobChoice(job, diagnoseJob(job, SHIPPED_KNOWLEDGE, family), SHIPPED_KNOWLEDGE, family, procedure, [], SHOP);
+  it('are priced for the unit they are done to', () => {
     const valve = {
       ...SAMPLE_FAMILY,
       unitTypes: [
@@ -370,20 +374,42 @@ describe('options of a job', () => {
       ],
     };
     const stuck = jobOf(check('valve-moves', 'clicks'), { type: 'tell-complaint', data: { id: 't', text: 'hunts' } });
-    const diagnosis = diagnoseJob(stuck, SHIPPED_KNOWLEDGE, valve);
-    expect(unitInQuestion(diagnosis, valve)).toBe('idle-valve');
-    expect(jobChoice(stuck, diagnosis, valve, [], SHOP).terms.find(({ id }) => id === 'replace')?.partsMinor).toBe(100);
-    expect(unitInQuestion(diagnosis, null)).toBe('idle-valve');
+    const { terms } = choiceFor(stuck, valve);
+    expect(terms.filter(({ id }) => id === 'replace').map(({ kind, partsMinor }) => [kind, partsMinor])).toEqual([
+      ['throttle-body', 90_000],
+      ['idle-valve', 100],
+    ]);
   });
-  it('prefer what was set by hand', () => {
+  it('take the way off and back from the procedure once, and the bench for body and valve', () => {
+    const clean = (procedure: typeof SAMPLE_PROCEDURE | null) =>
+      choiceFor(jobOf(), SAMPLE_FAMILY, procedure).terms.find(({ id }) => id === 'clean-bench')?.minutes;
+    expect(clean(SAMPLE_PROCEDURE)).toBe(Math.round(wayMinutes(SAMPLE_PROCEDURE) + 2 * 40));
+    expect(clean(null)).toBe(170);
+  });
+  it('prefer what was set by hand, for one way or for every way of an option', () => {
     const job = jobOf({ type: 'set-terms', data: SAMPLES['set-terms'].data });
-    const { terms, per } = jobChoice(job, diagnoseJob(job, SHIPPED_KNOWLEDGE, SAMPLE_FAMILY), SAMPLE_FAMILY, [], SHOP);
+    const { terms, per } = choiceFor(job);
     expect(terms.find(({ id }) => id === 'replace')).toMatchObject({
       partsMinor: 80_000,
       minutes: 90,
       consumablesMinor: 800,
     });
     expect(per).toBe('km');
+  });
+  it('no longer hold a relearn that did not take', () => {
+    const tried = jobOf({
+      type: 'tell-attempt',
+      data: { id: 't', option: 'relearn', helped: false, ago: { km: 10, h: null, days: 1 }, words: '' },
+    });
+    expect(choiceFor(tried).failed).toEqual(['relearn']);
+    expect(choiceFor(jobOf()).failed).toEqual([]);
+  });
+  it('hold two faults at once where both were seen', () => {
+    const both = jobOf(check('hoses-seen', 'cracked'), check('valve-ring', 'hard'), check('fuel-pressure', 'low'));
+    const { belief } = choiceFor(both);
+    const pair = belief.find((one) => one.with !== undefined);
+    expect([pair?.cause, pair?.with?.cause].sort()).toEqual(['fuel', 'intake-leak']);
+    expect(belief.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
   });
   it('become lines of an estimate, with room below and above', () => {
     const lines = estimateLines(

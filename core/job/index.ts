@@ -16,9 +16,10 @@ export {
   ESTIMATE_SPREAD,
   estimateLines,
   estimateRange,
+  jobBelief,
   jobChoice,
   jobTerms,
-  unitInQuestion,
+  wayMinutes,
 } from './choice/options.ts';
 export type { ShopFigures } from './choice/options.ts';
 export { estimateMessage, estimateSheet } from './choice/estimateSheet.ts';
@@ -38,14 +39,21 @@ export type {
   ValuesRead,
 } from './complaint/state.ts';
 export { NO_CONTEXT } from './context.ts';
-export type { Asks, Context, Role } from './context.ts';
+export type { Asks, Comeback, Context, EarlierJob, Role } from './context.ts';
 export { mixAfter } from './coolant/sheet.ts';
 export { coolantLoss, coolantNow, inhibitorQuestions, openedHoses, shareBefore } from './coolant/account.ts';
 export type { CoolantRecord, CoolantTest, LeakCheck, LevelCheck } from './coolant/state.ts';
 export { asksOf, decide } from './decide.ts';
 export type { Decision, Refusal } from './decision.ts';
-export { diagnoseJob, isOrdinary, jobFindings, subjectOf } from './diagnosis/diagnose.ts';
-export type { FindingSource, JobDiagnosis, JobFinding } from './diagnosis/diagnose.ts';
+export { diagnoseJob, isOrdinary } from './diagnosis/diagnose.ts';
+export { jobFindings, subjectOf, unitsOf, whereIs } from './diagnosis/findings.ts';
+export { AMOUNTS, foreignHolding, foreignStillIn } from './diagnosis/foreign.ts';
+export type { ForeignFound } from './diagnosis/foreign.ts';
+export { openPoints, unanswered } from './handover/openPoints.ts';
+export type { LeftOpen, OpenCode, OpenPoint } from './handover/openPoints.ts';
+export { JOB_KINDS } from './complaint/opening.ts';
+export type { JobDiagnosis } from './diagnosis/diagnose.ts';
+export type { FindingSource, JobFinding } from './diagnosis/found.ts';
 export type { CheckDone, PassedOver, VariantCompared } from './diagnosis/state.ts';
 export { clockOffsetMs, counted, judgeTime } from './entryTime.ts';
 export type { EntryTime, Late } from './entryTime.ts';

@@ -16,7 +16,7 @@ import {
   type TypeOf,
   wholeWithin,
 } from '../shape/index.ts';
-import type { MeterReading, VariantFeatures, Vehicle } from '../vehicle/index.ts';
+import { type MeterReading, UNIT_KINDS, type VariantFeatures, type Vehicle } from '../vehicle/index.ts';
 
 /** Types that other rooms declare and facts hold whole. The contract holds a parser for each, by this name. */
 export const NAMED = {
@@ -37,6 +37,8 @@ export type NamedTypes = { readonly [K in keyof typeof NAMED]: TypeOf<(typeof NA
 
 export const { vehicle, reading, features, quantity, procedure, item, opening, need, beforeConstraint, recipe } = NAMED;
 
+/** One unit of a vehicle. */
+export const unitRef = record({ kind: keyOf(UNIT_KINDS), place: line });
 /** Before or after the work. */
 export const when = oneOf('before', 'after');
 /** Money in minor units, not negative. */

@@ -1,6 +1,6 @@
-export { dtcFromBytes, dtcToBytes, parseDtc } from './dtc.ts';
+export { baseCode, codesIn, dtcFromBytes, dtcToBytes, failureTypeOf, parseDtc } from './dtc.ts';
 export type { Dtc, DtcResult } from './dtc.ts';
-export { DTC_MEANINGS } from './dtcMeanings.ts';
+export { DTC_MEANINGS, FAILURE_TYPES } from './dtcMeanings.ts';
 export { FAMILY_FIGURES, FIGURE_FIELDS, figuresOf, groupOf, hasIdleValve, UNIT_KINDS, unitTypeOf } from './family.ts';
 export type { EngineFamily, FigureName, UnitObjectKind, UnitType } from './family.ts';
 export { checkReading, countsHours, METER_FIELDS, readMeter } from './odometer.ts';

@@ -1,89 +1,56 @@
-import type { WrittenCase } from './case.ts';
-
-const outboard = { group: 'outboard', hasValve: true } as const;
-const bank = { group: 'motorcycle', hasValve: false } as const;
-const saloon = { group: 'multi-bank', hasValve: true } as const;
+import { type WrittenCase, written as c } from './written.ts';
 
 /** The launch, the motorcycles and the hotel saloon. */
 export const OTHER_CASES: readonly WrittenCase[] = [
-  {
-    id: 'launch-warped',
-    title: 'Harbour launch trolls too fast',
-    subject: outboard,
-    truth: 'warped',
+  c('launch-warped', 'outboard', 'warped', 'Harbour launch trolls too fast', {
     says: 'Trolling speed up.',
-    codes: [],
-    asked: ['temperature=warm'],
-    finds: { 'light-gap': 'uneven', flatness: 'warped', 'idle-speed': 'high', 'valve-duty': 'low' },
-  },
-  {
-    id: 'launch-stepper',
-    title: 'Harbour launch clicks',
-    subject: outboard,
-    truth: 'valve-stuck',
+    codes: 'read',
+    asked: 'temperature=warm',
+    finds: 'light-gap=uneven flatness=warped idle-speed=high valve-duty=low',
+    first: 'replace replace-rebuilt replace-used',
+  }),
+  c('launch-stepper', 'outboard', 'valve-stuck', 'Harbour launch clicks', {
     says: 'Stalls coming to the pontoon.',
-    codes: [],
-    asked: ['stands=yes'],
-    finds: { 'valve-moves': 'clicks', 'idle-speed': 'low' },
-  },
-  {
-    id: 'launch-plug',
-    title: 'Launch with green pins',
-    subject: outboard,
-    truth: 'pigtail',
+    codes: 'read',
+    asked: 'stands=yes',
+    finds: 'valve-moves=clicks idle-speed=low',
+    first: 'clean-bench clean-in-place',
+  }),
+  c('launch-plug', 'outboard', 'pigtail', 'Launch with green pins', {
     says: 'Now and then it loses power.',
-    codes: [],
-    asked: ['wet=yes'],
-    finds: { 'plug-pins': 'bad', wiggle: 'reacts' },
-  },
-  {
-    id: 'sule900-balance',
-    title: 'Four-cylinder motorcycle shakes',
-    subject: bank,
-    truth: 'sync',
+    codes: 'read',
+    asked: 'wet=yes',
+    finds: 'plug-pins=bad wiggle=reacts',
+    first: 'elsewhere',
+  }),
+  c('sule900-balance', 'bank of four', 'sync', 'Four-cylinder motorcycle shakes', {
     says: 'Vibrates at idle and jerks when pulling away.',
-    codes: [],
-    asked: [],
-    finds: { 'bank-balance': 'out' },
-  },
-  {
-    id: 'sule650-boot',
-    title: 'Twin with a folded boot',
-    subject: bank,
-    truth: 'flange-leak',
+    codes: 'read',
+    finds: 'bank-balance=out',
+    first: 'adjust',
+  }),
+  c('sule650-boot', 'one body', 'flange-leak', 'Twin with a folded boot', {
     says: 'Hunts and idles high since the service.',
-    codes: [],
-    asked: [],
-    finds: { 'boot-look': 'folded', 'smoke-test': 'flange', 'leak-by-ear': 'changed' },
-  },
-  {
-    id: 'sule650-grip',
-    title: 'Nurse’s motorcycle revs hang',
-    subject: bank,
-    truth: 'cable',
+    codes: 'read',
+    finds: 'boot-look=folded smoke-test=flange leak-by-ear=changed',
+    first: 'rebuild clean-bench',
+  }),
+  c('sule650-grip', 'one body', 'cable', 'Nurse’s motorcycle revs hang', {
     says: 'Idle is too high.',
-    codes: [],
-    asked: [],
-    finds: { 'cable-play': 'tight', 'closed-volts': 'high' },
-  },
-  {
-    id: 'regent-actuator',
-    title: 'Hotel saloon with a worn actuator',
-    subject: saloon,
-    truth: 'gears',
+    codes: 'read',
+    finds: 'cable-play=tight closed-volts=high',
+    first: 'adjust',
+  }),
+  c('regent-actuator', 'four actuators', 'gears', 'Hotel saloon with a worn actuator', {
     says: 'Hesitates, and there was limp mode once.',
-    codes: ['P0638'],
-    asked: [],
-    finds: { 'key-on-sweep': 'jumps', 'gear-look': 'worn' },
-  },
-  {
-    id: 'regent-idle',
-    title: 'Hotel saloon hunts on one bank',
-    subject: saloon,
-    truth: 'valve-stuck',
+    codes: 'P0638 stored',
+    finds: 'key-on-sweep=jumps gear-look=worn',
+    first: 'replace replace-rebuilt replace-used rebuild',
+  }),
+  c('regent-idle', 'four actuators', 'valve-stuck', 'Hotel saloon hunts on one bank', {
     says: 'Nearly stalls with the air conditioning on.',
-    codes: ['P0171'],
-    asked: [],
-    finds: { 'valve-moves': 'clicks', 'valve-duty': 'high', 'idle-speed': 'low' },
-  },
+    codes: 'P0171 stored',
+    finds: 'valve-moves=clicks valve-duty=high idle-speed=low',
+    first: 'clean-bench clean-in-place',
+  }),
 ];

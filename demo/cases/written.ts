@@ -1,4 +1,5 @@
-import type { Subject } from '../../core/diagnose/index.ts';
+import type { Subject, UnitRef } from '../../core/diagnose/index.ts';
+import type { UnitObjectKind } from '../../core/vehicle/index.ts';
 
 /** A case as a technician would tell it. Everything is text, so that it can be read and argued about in one glance. */
 export interface WrittenCase {
@@ -21,18 +22,34 @@ export interface WrittenCase {
   readonly first: string;
 }
 
+const units = (...list: readonly `${UnitObjectKind}:${string}`[]): UnitRef[] =>
+  list.map((each) => {
+    const [kind = '', place = ''] = each.split(':');
+    return { kind: kind as UnitObjectKind, place };
+  });
+const FOUR = units(
+  'throttle-body:cylinder 1',
+  'throttle-body:cylinder 2',
+  'throttle-body:cylinder 3',
+  'throttle-body:cylinder 4',
+);
+
 /** Vehicles that the cases are about: what a diagnosis has to know of them. */
 export const VEHICLES = {
-  cable: { group: 'cable', hasValve: true },
-  'cable, no valve': { group: 'cable', hasValve: false },
-  electronic: { group: 'electronic', hasValve: false },
-  'diesel flap': { group: 'diesel-flap', hasValve: false },
-  'four actuators': { group: 'multi-bank', hasValve: true },
-  'body a bank': { group: 'multi-bank', hasValve: false },
-  'one body': { group: 'motorcycle', hasValve: true },
-  'bank of four': { group: 'motorcycle', hasValve: false },
-  'bank with valve': { group: 'motorcycle', hasValve: true },
-  outboard: { group: 'outboard', hasValve: true },
+  cable: { group: 'cable', hasValve: true, units: units('throttle-body:only', 'idle-valve:only') },
+  'cable, no valve': { group: 'cable', hasValve: false, units: units('throttle-body:only') },
+  electronic: { group: 'electronic', hasValve: false, units: units('throttle-body:only') },
+  'diesel flap': { group: 'diesel-flap', hasValve: false, units: units('throttle-body:only') },
+  'four actuators': {
+    group: 'multi-bank',
+    hasValve: true,
+    units: units('throttle-actuator:left', 'throttle-actuator:right', 'idle-actuator:left', 'idle-actuator:right'),
+  },
+  'body a bank': { group: 'multi-bank', hasValve: false, units: units('throttle-body:left', 'throttle-body:right') },
+  'one body': { group: 'motorcycle', hasValve: true, units: units('throttle-body:only', 'idle-valve:only') },
+  'bank of four': { group: 'motorcycle', hasValve: false, units: FOUR },
+  'bank with valve': { group: 'motorcycle', hasValve: true, units: [...FOUR, ...units('idle-valve:only')] },
+  outboard: { group: 'outboard', hasValve: true, units: units('throttle-body:only', 'idle-valve:only') },
 } as const satisfies Readonly<Record<string, Subject>>;
 /** A key of {@link VEHICLES}. */
 export type Vehicle = keyof typeof VEHICLES;

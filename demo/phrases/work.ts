@@ -57,7 +57,7 @@ my brother's car stalls too |
 The other van stalls as well | ~stalls=yes
 Idle too high | idle-high=yes
 It idles high | idle-high=yes
-fast idle all the time | idle-high=yes ~fast-idle=stays
+fast idle all the time | ~comes-and-goes=no idle-high=yes ~fast-idle=stays
 high idle when warm | idle-high=yes temperature=warm
 idles at 1500 | idle:1500 ~idle-high=yes
 Idles at 1.500 | idle:1500 ~idle-high=yes
@@ -72,7 +72,7 @@ runs too fast at idle | idle-high=yes
 races when I come off the gas | idle-high=yes
 engine races in neutral | idle-high=yes
 won't come down below 1300 | idle-high=yes ~idle:1300
-creeps forward in drive because it idles fast | idle-high=yes
+creeps forward in drive because it idles fast | ~load=yes idle-high=yes
 idle not high | idle-high=no
 The idle isn't high | idle-high=no
 idles normally | ~idle-high=no ~idle-low=no ~hunting=no

@@ -1,8 +1,9 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { knowledgeChange } from '../../contract/index.ts';
+import { knowledgeChange, knowledgeTrial } from '../../contract/index.ts';
 import type { Services } from '../services.ts';
-import { change, mustLead } from './acting.ts';
+import { editKnowledge } from '../../core/diagnose/index.ts';
+import { actorOf, change, mustLead } from './acting.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
 
@@ -10,7 +11,7 @@ const version = z.union([z.literal('newest'), z.coerce.number().int().min(1)]);
 
 /** What is known of causes and checks: read by version, changed by a lead. */
 export function knowledgeRoutes(services: Services): Router {
-  const { knowledge, settings } = services;
+  const { knowledge } = services;
   const router = Router();
 
   router.get('/:version', (request, response) => {
@@ -28,8 +29,21 @@ export function knowledgeRoutes(services: Services): Router {
       knowledge: found,
       versions: knowledge.versions(),
       newest: knowledge.newest().version,
-      score: knowledge.score(found, settings.shop().ratePerHourMinor / 60),
+      cases: knowledge.cases(),
     });
+  });
+
+  // What changes would do to past jobs is looked at before they are kept; nothing is written.
+  router.post('/trials', (request, response) => {
+    mustLead(actorOf(services, request), 'The knowledge');
+    const { edits } = parse(knowledgeTrial, request.body);
+    const newest = knowledge.newest();
+    const result = editKnowledge(newest, edits);
+    if (!result.ok) {
+      const fields = Object.fromEntries(result.problems.map(({ at, message }) => [at, message]));
+      throw new HttpError('bad-value', result.problems[0]?.message ?? 'That cannot be used.', { fields });
+    }
+    response.json(services.trial(newest, result.knowledge));
   });
 
   router.post(

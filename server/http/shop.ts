@@ -8,11 +8,13 @@ import {
   id,
   person,
   procedure,
+  type StoredCase,
   stockItem,
   tool,
   wrench,
 } from '../../contract/index.ts';
-import { type Case, type Group, GROUPS } from '../../core/diagnose/index.ts';
+import { type Group, GROUPS, OPTION_IDS, type OptionId } from '../../core/diagnose/index.ts';
+import { UNIT_KINDS, type UnitObjectKind } from '../../core/vehicle/index.ts';
 import { ruleProblem } from '../../core/house/index.ts';
 import { checkProcedure } from '../../core/procedure/index.ts';
 import type { Services } from '../services.ts';
@@ -21,15 +23,31 @@ import { actorOf, change, mustLead, shopItself } from './acting.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
 
-const finding = z.strictObject({ sign: id, outcome: id });
+const unit = z.strictObject({
+  kind: z.enum(Object.keys(UNIT_KINDS) as [UnitObjectKind, ...UnitObjectKind[]]),
+  place: z.string().max(60),
+});
+const finding = z.strictObject({
+  // An attempt is a finding too: `tried:replace@idle-valve`.
+  sign: z.string().min(1).max(80),
+  outcome: id,
+  unit: unit.nullish(),
+  weight: z.number().min(0).max(1).optional(),
+});
 const writtenCase = z.strictObject({
   id,
   title: z.string().min(1).max(200),
-  subject: z.strictObject({ group: z.enum(Object.keys(GROUPS) as [Group, ...Group[]]), hasValve: z.boolean() }),
+  subject: z.strictObject({
+    group: z.enum(Object.keys(GROUPS) as [Group, ...Group[]]),
+    hasValve: z.boolean(),
+    units: z.array(unit).max(20).optional(),
+  }),
   told: z.array(finding).max(100),
-  finds: z.record(id, id),
-  truth: id,
-}) satisfies z.ZodType<Case>;
+  finds: z.array(finding).max(100),
+  truth: z.array(z.string().max(120)).max(2),
+  first: z.array(z.enum(OPTION_IDS as [OptionId, ...OptionId[]])).max(10),
+  apart: z.boolean().default(false),
+}) satisfies z.ZodType<StoredCase, unknown>;
 
 const shop = z.strictObject({
   people: z.array(person).max(200),

@@ -1,4 +1,4 @@
-import { type Asks, type Context, type Job, NO_CONTEXT } from '../../core/job/index.ts';
+import { type Asks, type Context, type EarlierJob, type Job, NO_CONTEXT } from '../../core/job/index.ts';
 import type { Families } from './families.ts';
 import type { House } from './house.ts';
 import type { KnowledgeStore } from './knowledge.ts';
@@ -20,6 +20,8 @@ export interface Sources {
   readonly families: Families;
   readonly house: House;
   readonly units: Units;
+  /** Earlier jobs of a vehicle that were handed over, newest first. */
+  readonly earlier: (vehicleId: string) => readonly EarlierJob[];
 }
 
 /** Fetches what a command asks for, and nothing else. @param by who sent it @param nextNumber the next job's number */
@@ -37,6 +39,8 @@ export function answer(asks: Asks, job: Job | null, by: string, sources: Sources
     family: asks.family ? families.get((vehicle ?? job?.vehicle)?.familyId ?? null) : null,
     rules: asks.rules ? house.rules() : {},
     measures: asks.measures ? settings.read('measures') : null,
+    earlier: asks.earlier === undefined ? [] : sources.earlier(asks.earlier),
+    comeback: asks.earlier === undefined ? NO_CONTEXT.comeback : settings.read('comeback-within'),
     role: asks.role ? people.roleOf(by) : null,
   };
 }

@@ -1,15 +1,12 @@
 import type { Database } from 'better-sqlite3';
-import type { KnowledgeScore, KnowledgeVersion } from '../../contract/index.ts';
+import type { KnowledgeVersion, StoredCase } from '../../contract/index.ts';
 import {
-  type Case,
+  broughtUp,
+  carryOver,
   editKnowledge,
   type EditResult,
-  FIXED_ORDER,
   type Knowledge,
   type KnowledgeEdit,
-  scoreByGain,
-  scoreByList,
-  summarise,
 } from '../../core/diagnose/index.ts';
 import { SHIPPED_KNOWLEDGE } from '../../core/diagnose/knowledge/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
@@ -29,7 +26,7 @@ export class KnowledgeStore {
     const kept = this.#kept.get(version);
     if (kept !== undefined) return kept;
     const row = this.#sql<[number], { body: string }>('SELECT body FROM knowledge WHERE version = ?').get(version);
-    const found = row === undefined ? null : (JSON.parse(row.body) as Knowledge);
+    const found = row === undefined ? null : broughtUp(JSON.parse(row.body) as Parameters<typeof broughtUp>[0]);
     if (found !== null) this.#kept.set(version, found);
     return found;
   }
@@ -45,59 +42,83 @@ export class KnowledgeStore {
     ).all();
   }
 
-  /** Stores what ships with the program as version 1, once. */
+  /**
+   * Stores what ships with the program: as version 1 in a new store; over an earlier edition as the next version, with
+   * what the shop had changed. Jobs stay judged by the version that they were opened with.
+   */
   ship(at: string): void {
-    if (this.#sql('SELECT 1 FROM knowledge WHERE version = 1').get() !== undefined) return;
-    this.#sql(
-      "INSERT OR IGNORE INTO knowledge (version, at, person, note, edits, body) VALUES (1, ?, '', 'As shipped with the program', 0, ?)",
-    ).run(at, JSON.stringify(SHIPPED_KNOWLEDGE));
+    const first = this.get(1);
+    if (first === null) {
+      this.#put(SHIPPED_KNOWLEDGE, { at, by: '' }, 'As shipped with the program', 0);
+      return;
+    }
+    const newest = this.newest();
+    if (newest.edition >= SHIPPED_KNOWLEDGE.edition) return;
+    const shippedThen = this.#shippedAs(newest.edition) ?? first;
+    const { knowledge, kept, lost } = carryOver(shippedThen, newest, SHIPPED_KNOWLEDGE);
+    const note = [
+      'As shipped with the program, a new edition',
+      ...(kept > 0 ? [`${kept} of the shop’s changes kept`] : []),
+      ...(lost.length > 0 ? [`${lost.length} no longer fit`] : []),
+    ].join('; ');
+    this.#put(knowledge, { at, by: '' }, note, kept);
+  }
+
+  /** The version by which an edition first came into this store. */
+  #shippedAs(edition: number): Knowledge | null {
+    const rows = this.#sql<[], { version: number }>(
+      "SELECT version FROM knowledge WHERE person = '' ORDER BY version",
+    ).all();
+    return rows.map(({ version }) => this.get(version)).find((each) => each?.edition === edition) ?? null;
+  }
+
+  #put(knowledge: Knowledge, { by, at }: Stamp, note: string, edits: number): void {
+    this.#sql('INSERT OR IGNORE INTO knowledge (version, at, person, note, edits, body) VALUES (?, ?, ?, ?, ?, ?)').run(
+      knowledge.version,
+      at,
+      by,
+      note,
+      edits,
+      JSON.stringify(knowledge),
+    );
   }
 
   /** Makes the next version out of the newest. Nothing is stored when the result could not be used. */
   change(edits: readonly KnowledgeEdit[], note: string, { by, at }: Stamp): EditResult {
     const result = editKnowledge(this.newest(), edits);
-    if (result.ok)
-      this.#sql('INSERT INTO knowledge (version, at, person, note, edits, body) VALUES (?, ?, ?, ?, ?, ?)').run(
-        result.knowledge.version,
-        at,
-        by,
-        note,
-        edits.length,
-        JSON.stringify(result.knowledge),
-      );
+    if (result.ok) this.#put(result.knowledge, { by, at }, note, edits.length);
     return result;
   }
 
-  cases(): Case[] {
+  /** Written cases, those set apart too; one of before is read as it was. */
+  cases(): StoredCase[] {
     return this.#sql<[], { body: string }>('SELECT body FROM written_case ORDER BY id')
       .all()
-      .map(({ body }) => JSON.parse(body) as Case);
+      .map(({ body }) => caseOf(JSON.parse(body) as StoredCase | EarlierCase));
   }
 
-  putCases(cases: readonly Case[]): void {
+  putCases(cases: readonly StoredCase[]): void {
     const put = this.#sql('INSERT OR REPLACE INTO written_case (id, body) VALUES (?, ?)');
     for (const each of cases) put.run(each.id, JSON.stringify(each));
   }
-
-  /** How the written cases come out with this knowledge; null without a case. */
-  score(knowledge: Knowledge, minutePrice: number): KnowledgeScore | null {
-    const cases = this.cases();
-    if (cases.length === 0) return null;
-    const guided = cases.map((each) => scoreByGain(knowledge, each, minutePrice));
-    const list = cases.map((each) => scoreByList(knowledge, each, FIXED_ORDER));
-    return {
-      guided: summarise(guided),
-      list: summarise(list),
-      cases: cases.map(({ id, title, truth }, index) => ({
-        id,
-        title,
-        truth,
-        placeTold: guided[index]?.placeTold ?? 0,
-        placeEnd: guided[index]?.placeEnd ?? 0,
-        checks: guided[index]?.checksToLead ?? 0,
-        minutes: guided[index]?.minutesToLead ?? 0,
-        listMinutes: list[index]?.minutesToLead ?? 0,
-      })),
-    };
-  }
 }
+
+/** A case as it was kept at first: one truth, and one outcome a check. */
+interface EarlierCase extends Pick<StoredCase, 'id' | 'title' | 'subject' | 'told'> {
+  readonly finds: Readonly<Record<string, string>>;
+  readonly truth: string;
+}
+
+const caseOf = (stored: StoredCase | EarlierCase): StoredCase =>
+  typeof stored.truth === 'string'
+    ? {
+        ...stored,
+        finds: Object.entries(stored.finds as Readonly<Record<string, string>>).map(([sign, outcome]) => ({
+          sign,
+          outcome,
+        })),
+        truth: [stored.truth],
+        first: [],
+        apart: false,
+      }
+    : (stored as StoredCase);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { calendar, keepingInput, settings } from '../../contract/index.ts';
 import { type AiringState, USUAL_AIRING } from '../../core/clean/index.ts';
 import { type Calendar, ORDINARY_WEEK } from '../../core/prepare/index.ts';
+import { type Comeback, NO_CONTEXT } from '../../core/job/index.ts';
 import type { Measures } from '../../core/quantity/index.ts';
 
 /** A setting that a shop may have: what it is called, how its text is read, and what holds while nothing was said. */
@@ -37,6 +38,9 @@ const json = <T>(inner: z.ZodType<T>) =>
 /** Ten million in the smallest coin: more than any workshop's hour costs. */
 const money = whole(0, 1_000_000_000);
 
+/** How far a comeback reaches. */
+const far = (high: number) => z.number().int().min(0).max(high);
+
 /** Air changes an hour. */
 const rate = z.number().min(0).max(100);
 const cubicMetres = z
@@ -59,6 +63,11 @@ export const SETTINGS = {
   'rate-per-hour-minor': setting('the price of an hour', money, 0),
   'day-price-minor': setting('the price of a day', money, 0),
   'comeback-minor': setting('the price of a comeback', money, 0),
+  'comeback-within': setting<Comeback>(
+    'within what the same complaint is a comeback',
+    json(z.strictObject({ km: far(200_000), h: far(5000), days: far(1000) })),
+    NO_CONTEXT.comeback,
+  ),
   'first-job-number': setting('the first job’s number', whole(1, 9_999_999), 1),
   calendar: setting<Calendar>('the opening hours', json(calendar), ORDINARY_WEEK),
   'bay-volume-m3': setting('the size of the bay', cubicMetres, 180),

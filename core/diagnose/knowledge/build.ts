@@ -1,20 +1,28 @@
-import type { Cause, Group, Method, Outcome, Portrait, Sign, Word } from '../types.ts';
+import type { OptionId } from '../options.ts';
+import { THROTTLE_KINDS, IDLE_KINDS } from '../subject.ts';
+import type { Group } from '../subject.ts';
+import type { UsualWord } from '../likelihood.ts';
+import type { UnitObjectKind } from '../../vehicle/index.ts';
+import type { Cause, Cure, Method, Outcome, Portrait, Returns, Sign } from '../types.ts';
 
-/** An outcome: `id | button | as a finding`, then how people say it. */
-export function outcome(text: string, ...phrases: string[]): Outcome {
+/** An outcome: `id | button | as a finding`. */
+export function outcome(text: string): Outcome {
   const [id = '', name = id, found = name] = text.split('|').map((part) => part.trim());
-  return { id, name, found, phrases };
+  return { id, name, found, phrases: [] };
 }
 
-type Usual = Readonly<Record<string, Word>>;
+type Usual = Readonly<Record<string, UsualWord>>;
 interface SignOptions {
   readonly groups?: readonly Group[];
   readonly needsValve?: boolean;
+  /** Kinds of unit of which it is a look at one. */
+  readonly of?: readonly UnitObjectKind[];
 }
 
 const base = (options: SignOptions) => ({
   groups: options.groups ?? null,
   needsValve: options.needsValve ?? false,
+  of: options.of ?? [],
   codes: {},
 });
 
@@ -29,7 +37,7 @@ export const asked = (
   options: SignOptions = {},
 ): Sign => ({ ...base(options), id, kind, name, ask, outcomes, usually, method: null });
 
-/** A group of trouble codes. */
+/** A group of trouble codes; `codes` maps a code, or as many of its first characters as they share, to an outcome. */
 export const coded = (
   id: string,
   name: string,
@@ -62,9 +70,45 @@ export const checked = (
 ): Sign => ({ ...base(options), id, kind: 'check', name, ask: '', outcomes, usually, method: method(how) });
 
 /** A portrait row: `sign=outcome`, how often, why. */
-export function shows(what: string, word: Word, why: string): Portrait {
+export function shows(what: string, word: UsualWord, why: string): Portrait {
   const [sign = '', found = 'yes'] = what.split('=');
   return { sign, outcome: found, word, why };
+}
+
+/** A row for what proves the cause when it is seen; `seen` says how often it is, when this is the cause. */
+export const proves = (what: string, why: string, seen: UsualWord = 'nearly always'): Portrait => ({
+  ...shows(what, 'never', why),
+  word: 'proves',
+  seen,
+});
+
+/** A row for what rules the cause out when it is seen. */
+export const rulesOut = (what: string, why: string): Portrait => ({ ...shows(what, 'never', why), word: 'rules out' });
+
+/** What cures a cause: `option, how often: why`. */
+export const cures = (...rows: readonly string[]): Cure[] =>
+  rows.map((row) => {
+    const [, option = '', word = '', why = ''] = /^([a-z-]+), ([a-z ]+): (.+)$/.exec(row) ?? [];
+    return { option: option as OptionId, word: word as UsualWord, why };
+  });
+
+/** Another unit: new and rebuilt nearly always, used often. */
+export const renewed = (why: string): Cure[] =>
+  cures(`replace, nearly always: ${why}`, `replace-rebuilt, nearly always: ${why}`, `replace-used, often: ${why}`);
+
+/** Where a cause sits: at whatever holds a plate, or at whatever lets idle air past it. */
+export const AT_PLATE = THROTTLE_KINDS;
+/** See {@link AT_PLATE}. */
+export const AT_VALVE = IDLE_KINDS;
+
+interface CauseOptions {
+  readonly throttle?: boolean;
+  readonly needsValve?: boolean;
+  readonly homes?: readonly UnitObjectKind[];
+  readonly leastUnits?: number;
+  readonly decides: readonly string[];
+  readonly cures: readonly Cure[];
+  readonly returns?: Returns;
 }
 
 /** A cause; `name` is `name|short name`. */
@@ -74,7 +118,7 @@ export const cause = (
   about: string,
   common: Cause['common'],
   rows: readonly Portrait[],
-  options: { readonly throttle?: boolean; readonly needsValve?: boolean } = {},
+  options: CauseOptions,
 ): Cause => ({
   id,
   name: name.split('|')[0] ?? name,
@@ -84,4 +128,9 @@ export const cause = (
   shows: rows,
   throttle: options.throttle ?? true,
   needsValve: options.needsValve ?? false,
+  homes: options.homes ?? [],
+  leastUnits: options.leastUnits ?? 1,
+  decides: options.decides,
+  cures: options.cures,
+  returns: options.returns ?? null,
 });

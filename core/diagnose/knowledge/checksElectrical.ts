@@ -1,5 +1,5 @@
 import type { Sign } from '../types.ts';
-import { checked, outcome } from './build.ts';
+import { AT_PLATE, AT_VALVE, checked, outcome } from './build.ts';
 
 const DRIVEN = ['electronic', 'multi-bank', 'diesel-flap'] as const;
 
@@ -27,7 +27,7 @@ export const ELECTRICAL_CHECKS: readonly Sign[] = [
       needs: ['duct-off'],
       leaves: ['duct-off'],
     },
-    { groups: ['electronic', 'multi-bank'] },
+    { groups: ['electronic', 'multi-bank', 'diesel-flap'], of: AT_PLATE },
   ),
   checked(
     'valve-moves',
@@ -48,7 +48,7 @@ export const ELECTRICAL_CHECKS: readonly Sign[] = [
       ],
       normal: 'moves once, then still',
     },
-    { needsValve: true },
+    { needsValve: true, of: AT_VALVE },
   ),
   checked(
     'coil-ohms',
@@ -69,7 +69,6 @@ export const ELECTRICAL_CHECKS: readonly Sign[] = [
         'Note the temperature: copper reads 4 % more for 10 °C.',
       ],
       normal: 'in the family’s band, nothing to the body',
-      after: ['plug-pins'],
       needs: ['plug-out'],
       leaves: ['plug-out'],
       entry: {
@@ -82,7 +81,7 @@ export const ELECTRICAL_CHECKS: readonly Sign[] = [
         outcomes: ['short', 'in-band', 'open'],
       },
     },
-    { needsValve: true },
+    { needsValve: true, of: AT_VALVE },
   ),
   checked(
     'supply-volts',
@@ -167,6 +166,7 @@ export const ELECTRICAL_CHECKS: readonly Sign[] = [
         outcomes: ['low', 'in-band', 'high'],
       },
     },
+    { of: AT_PLATE },
   ),
   checked(
     'sweep-dropouts',
@@ -188,6 +188,7 @@ export const ELECTRICAL_CHECKS: readonly Sign[] = [
       normal: 'rises without a drop',
       cautions: ['plate'],
     },
+    { of: AT_PLATE },
   ),
   checked(
     'two-tracks',
@@ -215,7 +216,7 @@ export const ELECTRICAL_CHECKS: readonly Sign[] = [
         outcomes: { yes: 'agree', no: 'disagree' },
       },
     },
-    { groups: ['electronic', 'multi-bank'] },
+    { groups: ['electronic', 'multi-bank', 'diesel-flap'], of: AT_PLATE },
   ),
   checked(
     'pedal-tracks',

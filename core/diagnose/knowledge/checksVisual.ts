@@ -1,5 +1,5 @@
 import type { Sign } from '../types.ts';
-import { checked, outcome } from './build.ts';
+import { AT_PLATE, AT_VALVE, checked, outcome } from './build.ts';
 
 const ROAD = ['cable', 'electronic', 'diesel-flap', 'multi-bank'] as const;
 
@@ -115,7 +115,7 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       outcome('oil|Wet with oil|duct wet with oil'),
       outcome('clean|Thin even film|plate clean'),
     ],
-    { object: 'never', ring: 'seldom', oil: 'seldom' },
+    { object: 'never', ring: 'sometimes', oil: 'seldom' },
     {
       minutes: 8,
       key: 'key off',
@@ -130,6 +130,7 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       cautions: ['plate'],
       leaves: ['duct-off'],
     },
+    { of: AT_PLATE },
   ),
   checked(
     'light-gap',
@@ -139,7 +140,7 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       outcome('blocked|No light at all|no light round the plate'),
       outcome('even|Thin and even|light gap thin and even'),
     ],
-    { uneven: 'never', blocked: 'seldom' },
+    { uneven: 'never', blocked: 'never' },
     {
       minutes: 5,
       key: 'key off',
@@ -151,6 +152,7 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       needs: ['duct-off'],
       leaves: ['duct-off'],
     },
+    { of: AT_PLATE },
   ),
   checked(
     'plate-by-hand',
@@ -171,7 +173,7 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       ],
       normal: 'free, snaps shut',
     },
-    { groups: ['cable', 'motorcycle', 'outboard'] },
+    { groups: ['cable', 'motorcycle', 'outboard'], of: AT_PLATE },
   ),
   checked(
     'shaft-play',
@@ -189,6 +191,7 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       needs: ['duct-off'],
       leaves: ['duct-off'],
     },
+    { of: AT_PLATE },
   ),
   checked(
     'cable-play',
@@ -209,7 +212,7 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       ],
       normal: '1 to 3 mm of play, full travel',
     },
-    { groups: ['cable', 'motorcycle', 'outboard'] },
+    { groups: ['cable', 'motorcycle', 'outboard'], of: AT_PLATE },
   ),
   checked(
     'stop-screw',
@@ -222,7 +225,7 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       steps: ['Look for the factory’s paint across screw and boss.', 'Count how many threads stand proud and note it.'],
       normal: 'paint whole',
     },
-    { groups: ['cable', 'motorcycle', 'outboard'] },
+    { groups: ['cable', 'motorcycle', 'outboard'], of: AT_PLATE },
   ),
   checked(
     'idle-screw-ring',
@@ -242,7 +245,7 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       ],
       normal: 'soft, round, oiled',
     },
-    { groups: ['cable', 'outboard'] },
+    { groups: ['cable', 'outboard'], of: ['throttle-body'] },
   ),
   checked(
     'boot-look',
@@ -262,6 +265,7 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       ],
       normal: 'sits evenly all round',
     },
+    { of: AT_PLATE },
   ),
   checked(
     'variant',
@@ -279,6 +283,7 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       ],
       normal: 'as in the family’s file',
     },
+    { of: [...AT_PLATE, ...AT_VALVE] },
   ),
   checked(
     'plug-pins',
@@ -297,6 +302,7 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       cautions: ['plate'],
       leaves: ['plug-out'],
     },
+    { of: [...AT_PLATE, ...AT_VALVE] },
   ),
   checked(
     'plugs-look',
@@ -316,66 +322,5 @@ export const VISUAL_CHECKS: readonly Sign[] = [
       cautions: ['hot-coolant'],
     },
     { groups: ['cable', 'electronic', 'multi-bank', 'motorcycle', 'outboard'] },
-  ),
-];
-
-/** Checks for which something has to come off first. */
-export const BENCH_CHECKS: readonly Sign[] = [
-  checked(
-    'flatness',
-    'Straight edge across the body',
-    [outcome('warped|Light under the edge|body or plate warped'), outcome('flat|Flat|body flat')],
-    { warped: 'never' },
-    {
-      minutes: 25,
-      key: 'key off',
-      tools: ['straight edge', 'feeler gauges'],
-      steps: [
-        'Body off its manifold, flange clean.',
-        'Straight edge both ways and across.',
-        'Feeler under the edge: note the thickest that goes.',
-      ],
-      normal: 'less than 0.05 mm',
-      after: ['duct-off-look'],
-    },
-  ),
-  checked(
-    'gear-look',
-    'Gears under the cover',
-    [outcome('worn|Teeth worn or broken|gears worn'), outcome('good|Whole|gears whole')],
-    { worn: 'never' },
-    {
-      minutes: 18,
-      key: 'key off',
-      steps: [
-        'Plug out. Cover off where it is made to come off.',
-        'Turn the gears by finger through the whole travel.',
-        'Look for shaved teeth and for dust.',
-      ],
-      normal: 'whole, light grease',
-      cautions: ['plate'],
-      after: ['plug-pins'],
-    },
-    { groups: ['electronic', 'multi-bank', 'diesel-flap'] },
-  ),
-  checked(
-    'relearn-trial',
-    'Relearn and see',
-    [outcome('cured|Idles as it should|a relearn cured it'), outcome('same|No change|a relearn changed nothing')],
-    { cured: 'never' },
-    {
-      minutes: 15,
-      key: 'engine running',
-      steps: [
-        'Engine warm, loads off, battery above 12.4 V.',
-        'Do the maker’s relearn once, all of it.',
-        'Drive a short way and let it idle.',
-      ],
-      normal: 'idles in its band',
-      cautions: ['running'],
-      needs: ['warm'],
-      leaves: ['warm'],
-    },
-    { groups: ['cable', 'electronic', 'multi-bank', 'diesel-flap'] },
   ),
 ];

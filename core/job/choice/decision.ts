@@ -28,7 +28,8 @@ export const decisionMade = fact('decision-made', {
 /** What {@link beliefKept} holds. */
 export const beliefKeptShape = record({
   knowledge: wholeWithin({ low: 1 }),
-  causes: list(record({ id, name: line, share: number }), { high: 40 }),
+  /** A cause at one of several units is named with its unit. */
+  causes: list(record({ id: line, name: line, share: number }), { high: 40 }),
   findings: list(line, { high: 200 }),
   options: list(optionFigures, { high: 12 }),
 });
@@ -108,7 +109,11 @@ function beliefEvents(job: Job, { knowledge, family }: Context, options: readonl
   const names = new Map(knowledge.causes.map(({ id, name }) => [id, name]));
   const kept: TypeOf<typeof beliefKeptShape> = {
     knowledge: knowledge.version,
-    causes: ranking.causes.slice(0, KEPT_CAUSES).map(({ id, share }) => ({ id, name: names.get(id) ?? id, share })),
+    causes: ranking.causes.slice(0, KEPT_CAUSES).map(({ id, cause, unit, share }) => ({
+      id,
+      name: `${names.get(cause) ?? cause}${id === cause || unit === null ? '' : `, ${unit.place}`}`,
+      share,
+    })),
     findings: findings
       .filter((finding) => finding.source !== 'codes read' && !isOrdinary(knowledge.signs, finding))
       .map((finding) => findingWords(knowledge.signs, finding)),

@@ -1,6 +1,16 @@
+import {
+  type Believed,
+  type ChooseInput,
+  type OptionId,
+  type OptionTerms,
+  type ShopResult,
+  usualTerms,
+  wayId,
+} from '../../choose/index.ts';
+import type { Knowledge } from '../../diagnose/index.ts';
+import { expectedMinutes, type Procedure } from '../../procedure/index.ts';
 import { minorOf } from '../../quantity/index.ts';
-import { type ChooseInput, type OptionId, type OptionTerms, type ShopResult, usualTerms } from '../../choose/index.ts';
-import type { EngineFamily, UnitObjectKind } from '../../vehicle/index.ts';
+import type { EngineFamily } from '../../vehicle/index.ts';
 import type { JobDiagnosis } from '../diagnosis/diagnose.ts';
 import type { Job } from '../job.ts';
 import type { EstimateLine } from './state.ts';
@@ -12,41 +22,77 @@ export interface ShopFigures {
   readonly comebackMinor: number;
 }
 
-const OF_VALVE: ReadonlySet<string> = new Set(['valve-stuck', 'valve-coil', 'valve-leak', 'idle-screw']);
+/** Of a pair that is proved, how much of the belief is that both are there. */
+const PAIR_PROVED = 0.95;
 
-/** The unit at which the leading throttle cause points; the throttle body when none leads. */
-export function unitInQuestion(diagnosis: JobDiagnosis, family: EngineFamily | null): UnitObjectKind {
-  const leading = diagnosis.ranking.causes[0]?.id ?? '';
-  const wanted: readonly UnitObjectKind[] = OF_VALVE.has(leading)
-    ? ['idle-valve', 'idle-actuator']
-    : ['throttle-body', 'throttle-actuator'];
-  return family?.unitTypes.find(({ kind }) => wanted.includes(kind))?.kind ?? wanted[0] ?? 'throttle-body';
+/** What is believed, as a plan is made from: every cause at its unit, and two at once where that is the story. */
+export function jobBelief({ ranking, pair, causes }: JobDiagnosis): Believed[] {
+  const single = ranking.causes.map(({ cause, unit, id, share }): Believed => ({
+    cause,
+    ...(id === cause ? {} : { unit }),
+    share,
+  }));
+  if (pair === null) return single;
+  const both = pair.proved ? PAIR_PROVED : 1 / (1 + 2 ** -pair.bits);
+  const at = (id: string): Pick<Believed, 'cause' | 'unit'> => {
+    const model = causes.find((each) => each.id === id);
+    const cause = model?.cause ?? id;
+    return { cause, ...(id === cause ? {} : { unit: model?.unit ?? null }) };
+  };
+  return [
+    ...single.map((one) => ({ ...one, share: one.share * (1 - both) })),
+    { ...at(pair.first), with: at(pair.second), share: both },
+  ];
 }
+
+/** Hands-on minutes of the way off and back by a procedure, all of its items once. */
+export const wayMinutes = ({ items }: Pick<Procedure, 'items'>): number =>
+  items.reduce((sum, item) => sum + expectedMinutes(item, 'off') + expectedMinutes(item, 'back'), 0);
 
 /** Terms of every option for this job: what was set by hand comes before what is usual. */
-export function jobTerms(job: Job, diagnosis: JobDiagnosis, family: EngineFamily | null): OptionTerms[] {
-  const per = job.vehicle.meterUnit === 'h' ? 'h' : 'km';
-  return usualTerms(family, unitInQuestion(diagnosis, family), per).map((terms) => ({
-    ...terms,
-    ...job.terms.find(({ id }) => id === terms.id),
-  }));
-}
-
-/** What `compareOptions` is asked for a job. */
-export function jobChoice(
+export function jobTerms(
   job: Job,
   diagnosis: JobDiagnosis,
   family: EngineFamily | null,
+  procedure: Pick<Procedure, 'items'> | null,
+): OptionTerms[] {
+  return usualTerms({
+    family,
+    units: diagnosis.subject.units ?? [],
+    belief: jobBelief(diagnosis),
+    per: job.vehicle.meterUnit === 'h' ? 'h' : 'km',
+    wayMinutes: procedure === null ? null : wayMinutes(procedure),
+  }).map((terms) => ({ ...terms, ...setByHand(job, terms) }));
+}
+
+/** What was set for this very way; what was set before ways were told apart goes for every way of its option. */
+function setByHand(job: Job, terms: OptionTerms): Partial<OptionTerms> {
+  const own = job.terms.find(({ way }) => way === wayId(terms));
+  const set = own ?? job.terms.find(({ id, way }) => way === undefined && id === terms.id);
+  if (set === undefined) return {};
+  const { partsMinor, minutes, daysOff, life } = set;
+  return { partsMinor, minutes, daysOff, life };
+}
+
+/** What `planOptions` is asked for a job. */
+export function jobChoice(
+  job: Job,
+  diagnosis: JobDiagnosis,
+  knowledge: Pick<Knowledge, 'causes'>,
+  family: EngineFamily | null,
+  procedure: Pick<Procedure, 'items'> | null,
   results: readonly ShopResult[],
   shop: ShopFigures,
 ): ChooseInput {
   return {
-    belief: diagnosis.ranking.causes.map(({ id, share }) => ({ cause: id, share })),
-    terms: jobTerms(job, diagnosis, family),
+    belief: jobBelief(diagnosis),
+    causes: knowledge.causes,
+    terms: jobTerms(job, diagnosis, family, procedure),
     results,
     ratePerHourMinor: shop.ratePerHourMinor,
     dayPriceMinor: shop.dayPriceMinor,
     comebackMinor: shop.comebackMinor,
+    failed: diagnosis.failed,
     per: job.vehicle.meterUnit === 'h' ? 'h' : 'km',
   };
 }
@@ -59,12 +105,27 @@ export function estimateLines(
   terms: OptionTerms,
   name: (option: OptionId) => string,
   ratePerHourMinor: number,
+  way: number | null = null,
 ): EstimateLine[] {
+  const labour = (words: string, minutes: number): EstimateLine[] =>
+    minutes <= 0
+      ? []
+      : [
+          {
+            words: `${words}, about ${Math.round(minutes)} minutes`,
+            minor: Math.round((minutes * ratePerHourMinor) / 60),
+          },
+        ];
+  const off = way === null ? 0 : Math.min(way, terms.minutes);
+  const waits =
+    (terms.waiting ?? 0) > 0 ? ` (and ${Math.round(terms.waiting ?? 0)} minutes of soaking, not charged)` : '';
   return [
-    {
-      words: `${name(terms.id)}: labour, about ${Math.round(terms.minutes)} minutes`,
-      minor: Math.round((terms.minutes * ratePerHourMinor) / 60),
-    },
+    ...(off > 0
+      ? [
+          ...labour('Labour: off and back', off),
+          ...labour(`${name(terms.id)}: at the bench${waits}`, terms.minutes - off),
+        ]
+      : labour(`${name(terms.id)}: labour${waits}`, terms.minutes)),
     ...(terms.partsMinor === null || terms.partsMinor === 0
       ? []
       : [{ words: 'Parts and seals', minor: terms.partsMinor }]),

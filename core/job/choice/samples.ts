@@ -16,7 +16,13 @@ export const CHOICE_SAMPLES: SamplesOf<typeof CHOICE> = {
       (job.belief?.causes ?? []).length,
       job.departures[0]?.reason,
     ],
-    as: ['clean-in-place', 1, ['idle hunts', 'worse cold'], 6, 'only the front is dirty'],
+    as: [
+      'clean-in-place',
+      1,
+      ['clean on the bench helped before', 'idle hunts', 'worse cold'],
+      6,
+      'only the front is dirty',
+    ],
   },
 
   'depart-from-rule': {

@@ -22,7 +22,9 @@ export type Estimate = Recorded<typeof estimateMadeShape> & {
 /** What was weighed, decided and agreed. */
 export interface ChoiceState {
   /** Prices, minutes and days set by hand, by option. */
-  readonly terms: readonly Pick<OptionTerms, 'id' | 'partsMinor' | 'minutes' | 'daysOff' | 'life'>[];
+  readonly terms: readonly (Pick<OptionTerms, 'id' | 'partsMinor' | 'minutes' | 'daysOff' | 'life'> & {
+    readonly way?: string | undefined;
+  })[];
   readonly belief: Belief | null;
   readonly departures: readonly Departure[];
   readonly estimates: readonly Estimate[];

@@ -1,5 +1,5 @@
 import { OPTIONS } from '../../choose/index.ts';
-import { keyOf, number, orNull, record, whole } from '../../shape/index.ts';
+import { keyOf, line, number, optional, orNull, record, whole } from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, within } from '../decision.ts';
 import { fact } from '../fact.ts';
@@ -8,6 +8,8 @@ import { DEAREST } from './dearest.ts';
 /** What {@link termsSet} holds. */
 export const termsSetShape = record({
   option: keyOf(OPTIONS),
+  /** The way that it is set for; left out it goes for every way of the option. */
+  way: optional(line),
   partsMinor: orNull(whole),
   minutes: number,
   daysOff: number,
@@ -17,7 +19,7 @@ export const termsSetShape = record({
 export const termsSet = fact('terms-set', {
   shape: termsSetShape,
   means: (job, { option, ...terms }) => ({
-    terms: [...job.terms.filter(({ id }) => id !== option), { id: option, ...terms }],
+    terms: [...job.terms.filter(({ id, way }) => !(id === option && way === terms.way)), { id: option, ...terms }],
   }),
   words: (data) => `Figures of “${OPTIONS[data.option]}”`,
   sheet: { no: 'the estimate carries what came of it' },

@@ -9,7 +9,7 @@ import { liveValues, when } from '../shapes.ts';
 export const codeReadShape = record({
   id,
   code: line,
-  status: oneOf('stored', 'pending', 'cleared'),
+  status: oneOf('stored', 'pending', 'permanent', 'cleared', 'ours'),
   when,
   note: line,
 });

@@ -2,7 +2,10 @@ import { gap } from '../gap.ts';
 import type { Job } from '../job.ts';
 
 /** What a careful person would still ask and read. */
-export const complaintGaps = (job: Job): string[] => [
-  ...gap(job.symptoms.length === 0 && job.signs.length === 0, 'no symptom noted'),
-  ...gap(job.codesRead.before === null && job.codes.length === 0, 'codes not read'),
-];
+export const complaintGaps = (job: Job): string[] =>
+  job.planned !== null
+    ? []
+    : [
+        ...gap(job.symptoms.length === 0 && job.signs.length === 0, 'no symptom noted'),
+        ...gap(job.codesRead.before === null && job.codes.length === 0, 'codes not read'),
+      ];

@@ -8,7 +8,7 @@ export const COMPLAINT_SAMPLES: SamplesOf<typeof COMPLAINT> = {
   'open-job': {
     after: [],
     data: open.data,
-    events: ['job-opened', 'knowledge-chosen'],
+    events: ['job-opened', 'knowledge-chosen', 'earlier-work-found', 'complaint-told'],
     shows: (job) => job.complaint,
     as: 'hunts',
   },
@@ -49,7 +49,7 @@ export const COMPLAINT_SAMPLES: SamplesOf<typeof COMPLAINT> = {
     after: [open],
     data: { id: 't', text: ' Hunts when cold. ' },
     events: ['complaint-told'],
-    shows: (job) => [job.told[0]?.text, job.signs.map(({ sign, outcome }) => `${sign}=${outcome}`)],
+    shows: (job) => [job.told.at(-1)?.text, job.signs.map(({ sign, outcome }) => `${sign}=${outcome}`)],
     as: ['Hunts when cold.', ['hunting=yes', 'temperature=cold']],
   },
 
@@ -115,5 +115,13 @@ export const COMPLAINT_SAMPLES: SamplesOf<typeof COMPLAINT> = {
     events: ['clearing-ended'],
     shows: (job) => job.clearings[0]?.ended?.outcome,
     as: 'cleared',
+  },
+
+  'plan-work': {
+    after: [open],
+    data: { kind: 'service', what: 'clean the throttle at its interval' },
+    events: ['work-planned'],
+    shows: (job) => job.planned?.what,
+    as: 'clean the throttle at its interval',
   },
 };

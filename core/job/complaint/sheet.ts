@@ -1,5 +1,6 @@
 import { row, type SheetRow } from '../../sheet/index.ts';
-import { DTC_MEANINGS } from '../../vehicle/index.ts';
+import { OPTIONS } from '../../diagnose/index.ts';
+import { parseDtc } from '../../vehicle/index.ts';
 import type { Job } from '../job.ts';
 
 /** What was told, read and cleared. */
@@ -7,14 +8,23 @@ export function complaintRows(job: Job): SheetRow[] {
   const asked = job.signs.filter(({ source }) => source === 'asked');
   return [
     row('Owner says', job.complaint),
+    ...(job.planned === null ? [] : [row('Planned', job.planned.what)]),
+    ...job.earlierWork.map(({ number, option, helped, ago }) =>
+      row(
+        'Earlier here',
+        `Job ${number}: ${OPTIONS[option].toLowerCase()}`,
+        `${helped ? 'held' : 'came back'}, ${ago.days ?? 0} days ago`,
+      ),
+    ),
+    ...job.attempts.map(({ option, helped, words }) =>
+      row('Tried before', OPTIONS[option], `${helped ? 'helped' : 'did not help'}${words === '' ? '' : `: ${words}`}`),
+    ),
     ...job.told.filter(({ text }) => text !== job.complaint).map(({ text }) => row('Told', text)),
     ...(asked.length > 0 ? [row('Asked', asked.map(({ words }) => words).join(', '))] : []),
     ...(job.symptoms.length > 0 ? [row('Noticed', job.symptoms.map(({ text }) => text).join(', '))] : []),
     ...(job.since === '' ? [] : [row('Since', job.since)]),
     ...(job.doneBefore === '' ? [] : [row('Done before', job.doneBefore)]),
-    ...job.codes.map(({ code, when, status }) =>
-      row(`${code}, ${when}`, DTC_MEANINGS.get(code) ?? 'unknown here', status),
-    ),
+    ...job.codes.map(({ code, when, status }) => row(`${code}, ${when}`, meaningOf(code), STATUS_WORDS[status])),
     ...job.frames.map(({ code, values }) =>
       row(
         `Freeze frame of ${code}`,
@@ -30,6 +40,20 @@ export function complaintRows(job: Job): SheetRow[] {
     ),
   ];
 }
+
+/** What a code says, failure type and all. */
+function meaningOf(code: string): string {
+  const parsed = parseDtc(code);
+  return (parsed.ok ? parsed.dtc.meaning : undefined) ?? 'unknown here';
+}
+
+const STATUS_WORDS = {
+  stored: 'stored',
+  pending: 'pending',
+  permanent: 'permanent',
+  cleared: 'cleared',
+  ours: 'set by our own unplugging',
+} as const;
 
 /** Codes that were read after the work, once they were read to the end. */
 export const codesAfterRows = (job: Job): SheetRow[] =>

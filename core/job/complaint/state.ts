@@ -4,7 +4,7 @@ import type { liveValues } from '../shapes.ts';
 import type { Stamp, When } from '../stamp.ts';
 import type { clearingEndedShape, codesClearedShape } from './clearing.ts';
 import type { codeReadShape, frameReadShape, valuesReadShape } from './codes.ts';
-import type { historyToldShape, jobOpenedShape } from './opening.ts';
+import type { historyToldShape, jobOpenedShape, workPlannedShape } from './opening.ts';
 import type { symptomNotedShape } from './symptoms.ts';
 import type { complaintToldShape } from './told.ts';
 
@@ -49,6 +49,8 @@ export interface ComplaintState extends Opened, TypeOf<typeof historyToldShape> 
   readonly frames: readonly FreezeFrame[];
   readonly values: readonly ValuesRead[];
   readonly clearings: readonly Clearing[];
+  /** What was planned, without any fault; null where something is wrong. */
+  readonly planned: TypeOf<typeof workPlannedShape> | null;
 }
 
 /** Before anything was told but the complaint. */
@@ -63,4 +65,5 @@ export const FRESH_COMPLAINT: Omit<ComplaintState, keyof Opened> = {
   frames: [],
   values: [],
   clearings: [],
+  planned: null,
 };

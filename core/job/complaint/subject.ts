@@ -1,4 +1,13 @@
-import { correctReading, historyTold, jobOpened, openJob, readingCorrected, tellHistory } from './opening.ts';
+import {
+  correctReading,
+  historyTold,
+  jobOpened,
+  openJob,
+  planWork,
+  readingCorrected,
+  tellHistory,
+  workPlanned,
+} from './opening.ts';
 import { noteSymptom, strikeSymptom, symptomNoted, symptomStruck } from './symptoms.ts';
 import { answerGiven, answerQuestion, complaintTold, signStruck, strikeSign, tellComplaint } from './told.ts';
 import {
@@ -19,6 +28,7 @@ export const COMPLAINT = {
     jobOpened,
     readingCorrected,
     historyTold,
+    workPlanned,
     symptomNoted,
     symptomStruck,
     complaintTold,
@@ -35,6 +45,7 @@ export const COMPLAINT = {
     openJob,
     correctReading,
     tellHistory,
+    planWork,
     noteSymptom,
     strikeSymptom,
     tellComplaint,

@@ -1,10 +1,21 @@
-import { signsFor, understand } from '../../diagnose/index.ts';
+import {
+  findingWords,
+  interpret,
+  type Knowledge,
+  signsFor,
+  type Understood,
+  understand,
+} from '../../diagnose/index.ts';
 import { id, line, list, paragraph, record } from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, nonEmpty, refuse, refuseField } from '../decision.ts';
-import { subjectOf } from '../diagnosis/diagnose.ts';
+import { attemptTold } from '../diagnosis/attempts.ts';
+import { subjectOf, unitsOf } from '../diagnosis/findings.ts';
 import { NO_KNOWLEDGE, signOf } from '../diagnosis/signs.ts';
-import { fact } from '../fact.ts';
+import { type EngineFamily, figuresOf } from '../../vehicle/index.ts';
+import { fact, type MadeFact } from '../fact.ts';
+import type { Job } from '../job.ts';
+import { codeRead } from './codes.ts';
 
 /** What {@link complaintTold} holds. */
 export const complaintToldShape = record({
@@ -41,10 +52,68 @@ export const tellComplaint = command('tell-complaint', {
     const missing = nonEmpty('text', text, 'Say what it does, in your own words.');
     if (missing) return missing;
     if (knowledge === null) return NO_KNOWLEDGE;
-    const { heard } = understand(text, signsFor(knowledge, subjectOf(job, family)));
-    return accept(complaintTold.of({ id, text: text.trim(), heard }));
+    return accept(...whatWasTold(job, { id, text: text.trim() }, knowledge, family));
   },
 });
+
+/**
+ * What somebody said, as facts: the findings heard in it, attempts and how they went, codes, and an idle speed judged
+ * by the family's band. What can be read two ways is asked back, and weighed once it is answered.
+ */
+export function whatWasTold(
+  job: Job,
+  { id, text }: { readonly id: string; readonly text: string },
+  knowledge: Knowledge,
+  family: EngineFamily | null,
+): MadeFact[] {
+  const signs = signsFor(knowledge, subjectOf(job, family));
+  const told = understand(text, signs, knowledge.ownPhrases);
+  const idle = idleOf(job, told, knowledge, family);
+  return [
+    complaintTold.of({
+      id,
+      text,
+      heard: [...told.heard.map(({ sign, outcome, phrase }) => ({ sign, outcome, phrase })), ...idle],
+    }),
+    ...told.attempts.map(({ option, kind, helped, days, phrase }, index) => {
+      const unit = kind === null ? undefined : unitsOf(job, family).find((each) => each.kind === kind);
+      return attemptTold.of({
+        id: `${id}-tried-${index + 1}`,
+        option,
+        ...(unit === undefined ? {} : { unit }),
+        helped,
+        ago: { km: null, h: null, days: days === null ? null : Math.round(days) },
+        words: phrase.slice(0, 200),
+      });
+    }),
+    ...told.codes
+      .filter((code) => !job.codes.some((read) => read.code === code && read.when === 'before'))
+      .map((code, index) =>
+        codeRead.of({ id: `${id}-code-${index + 1}`, code, status: 'stored', when: 'before', note: 'as told' }),
+      ),
+  ];
+}
+
+/** An idle speed that was named, as the finding it amounts to. */
+function idleOf(
+  job: Job,
+  { idleRpm }: Understood,
+  { signs }: Knowledge,
+  family: EngineFamily | null,
+): { sign: string; outcome: string; phrase: string }[] {
+  const sign = signs.find(({ id }) => id === 'idle-speed');
+  if (idleRpm === null || sign === undefined) return [];
+  const judged = interpret(sign, [String(idleRpm)], figuresOf(job.vehicle, family));
+  return judged.ok
+    ? [
+        {
+          sign: sign.id,
+          outcome: judged.outcome,
+          phrase: `${idleRpm} rpm, ${findingWords(signs, { sign: sign.id, outcome: judged.outcome })}`,
+        },
+      ]
+    : [];
+}
 
 /** What {@link answerGiven} holds. */
 export const answerGivenShape = record({ id, sign: id, outcome: id, words: line });

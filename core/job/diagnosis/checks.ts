@@ -1,11 +1,13 @@
-import { interpret, restOf } from '../../diagnose/index.ts';
-import { id, idOrNone, line, list, oneOf, orNull, paragraph, record, text } from '../../shape/index.ts';
+import { interpret, restOf, type UnitRef } from '../../diagnose/index.ts';
+import { id, idOrNone, line, list, oneOf, optional, orNull, paragraph, record, text } from '../../shape/index.ts';
 import { figuresOf } from '../../vehicle/index.ts';
 import { lowerFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
 import { accept, nonEmpty, refuse, refuseField } from '../decision.ts';
-import { fact } from '../fact.ts';
-import { band, when } from '../shapes.ts';
+import { fact, type MadeFact } from '../fact.ts';
+import type { Job } from '../job.ts';
+import { band, unitRef, when } from '../shapes.ts';
+import { foreignFound, foreignHolding } from './foreign.ts';
 import { missingBefore, signOf } from './signs.ts';
 
 /** What {@link checkDone} holds. */
@@ -45,6 +47,8 @@ export const checkRecordedShape = record({
   typed: list(text(40), { high: 2 }),
   band: orNull(band),
   when,
+  /** The unit it was made on; left out where it is of the whole engine. */
+  unit: optional(unitRef),
 });
 /** A check of the knowledge was made. `typed` is as typed; empty when the answer was picked. */
 export const checkRecorded = fact('check-recorded', {
@@ -59,9 +63,16 @@ export const checkRecorded = fact('check-recorded', {
 
 /** Records a check: an outcome that was picked, or typed values that core judges. */
 export const recordCheck = command('record-check', {
-  shape: record({ id, check: id, outcome: idOrNone, typed: list(text(40), { high: 2 }), when }),
+  shape: record({
+    id,
+    check: id,
+    outcome: idOrNone,
+    typed: list(text(40), { high: 2 }),
+    when,
+    unit: optional(unitRef),
+  }),
   asks: () => ({ knowledge: 'own', family: true }),
-  decide: (job, { id, check, outcome, typed, when }, context) => {
+  decide: (job, { id, check, outcome, typed, when, unit }, context) => {
     const found = signOf(job, context, check);
     if (!found.ok) return found;
     const { sign, knowledge } = found;
@@ -77,6 +88,8 @@ export const recordCheck = command('record-check', {
     if (judged !== null && !judged.ok) return refuseField(`typed.${judged.field}`, judged.message);
     const chosen = sign.outcomes.find((each) => each.id === (judged?.outcome ?? outcome));
     if (chosen === undefined) return refuseField('outcome', `Say what was found at “${sign.name}”.`);
+    if (unit !== undefined && !sign.of.includes(unit.kind))
+      return refuseField('unit', `“${sign.name}” is not made on that unit.`);
     return accept(
       checkRecorded.of({
         id,
@@ -88,10 +101,27 @@ export const recordCheck = command('record-check', {
         typed: [...typed],
         band: judged?.band ?? null,
         when,
+        ...(unit === undefined ? {} : { unit }),
       }),
+      ...foreignIn(job, id, check, chosen.id, unit),
     );
   },
 });
+
+/** Something that lies at the plate holds the engine from the moment it was seen, described or not. */
+function foreignIn(job: Job, id: string, check: string, outcome: string, unit: UnitRef | undefined): MadeFact[] {
+  if (check !== 'duct-off-look' || outcome !== 'object' || foreignHolding(job).length > 0) return [];
+  return [
+    foreignFound.of({
+      id: `${id}-foreign`,
+      what: 'Something at the plate',
+      where: 'at the plate',
+      came: '',
+      amount: 'not said',
+      ...(unit === undefined ? {} : { unit }),
+    }),
+  ];
+}
 
 /** What {@link checkPassedOver} holds. */
 export const checkPassedOverShape = record({ id, check: id, name: line, why: line });

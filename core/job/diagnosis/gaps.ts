@@ -2,4 +2,5 @@ import { gap } from '../gap.ts';
 import type { Job } from '../job.ts';
 
 /** What a careful person would still check. */
-export const diagnosisGaps = (job: Job): string[] => gap(job.checks.length === 0, 'nothing checked yet');
+export const diagnosisGaps = (job: Job): string[] =>
+  gap(job.planned === null && job.checks.length === 0, 'nothing checked yet');

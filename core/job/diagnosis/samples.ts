@@ -53,4 +53,66 @@ export const DIAGNOSIS_SAMPLES: SamplesOf<typeof DIAGNOSIS> = {
     shows: (job) => job.knowledge,
     as: 2,
   },
+
+  'tell-attempt': {
+    after: [open],
+    data: {
+      id: 't',
+      option: 'replace',
+      helped: false,
+      ago: { km: 400, h: null, days: 20 },
+      words: 'new valve, no change',
+    },
+    events: ['attempt-told'],
+    shows: (job) => job.attempts.map(({ option, helped }) => [option, helped]),
+    as: [['replace', false]],
+  },
+
+  'strike-attempt': {
+    after: [
+      open,
+      {
+        type: 'tell-attempt',
+        data: { id: 't', option: 'relearn', helped: true, ago: { km: null, h: null, days: null }, words: '' },
+      },
+    ],
+    data: { id: 't' },
+    events: ['attempt-struck'],
+    shows: (job) => job.attempts.length,
+    as: 0,
+  },
+
+  'describe-foreign': {
+    after: [open],
+    data: { id: 'f', what: 'Acorn', where: 'under the plate', came: 'the air box', amount: 'one' },
+    events: ['foreign-found'],
+    shows: (job) => job.foreign.map(({ what, came, recovered }) => [what, came, recovered]),
+    as: [['Acorn', 'the air box', null]],
+  },
+
+  'recover-foreign': {
+    after: [
+      open,
+      {
+        type: 'describe-foreign',
+        data: { id: 'f', what: 'Filter', where: 'behind the plate', came: '', amount: 'crumbs' },
+      },
+    ],
+    data: { id: 'f', recovered: 'part', how: 'a corner is missing, perhaps in the manifold' },
+    events: ['foreign-recovered'],
+    shows: (job) => job.foreign[0]?.recovered?.recovered,
+    as: 'part',
+  },
+
+  'let-stand': {
+    after: [
+      open,
+      { type: 'answer-question', data: { id: 'a', sign: 'idle-high', outcome: 'yes' } },
+      { type: 'answer-question', data: { id: 'b', sign: 'idle-low', outcome: 'yes' } },
+    ],
+    data: { id: 's', stands: { sign: 'idle-low', outcome: 'yes' }, falls: { sign: 'idle-high', outcome: 'yes' } },
+    events: ['finding-stands'],
+    shows: (job) => job.fallen.map(({ falls }) => falls.sign),
+    as: ['idle-high'],
+  },
 };

@@ -3,7 +3,7 @@ import type { EngineFamily } from '../../vehicle/index.ts';
 import type { Context } from '../context.ts';
 import { type Refusal, refuse } from '../decision.ts';
 import type { Job } from '../job.ts';
-import { jobFindings, subjectOf } from './diagnose.ts';
+import { jobFindings, subjectOf } from './findings.ts';
 
 export const NO_KNOWLEDGE = refuse(
   'no-knowledge',

@@ -7,6 +7,7 @@ import { fact } from '../fact.ts';
 import { held } from '../proof/held.ts';
 import { reading } from '../shapes.ts';
 import { STAGE_NAMES, STAGES } from '../stages.ts';
+import { unanswered } from './openPoints.ts';
 
 /** What {@link stagePassed} holds. */
 export const stagePassedShape = record({ stage: oneOf(...STAGES) });
@@ -67,6 +68,15 @@ export const handOver = command('hand-over', {
         : null) ??
       (job.decision === null
         ? refuse('not-decided', 'Nothing was decided.', 'Say at Decide what was chosen and why.')
+        : null) ??
+      (unanswered(job).length > 0
+        ? refuse(
+            'still-open',
+            `Still open: ${unanswered(job)
+              .map(({ words }) => words)
+              .join('; ')}.`,
+            'Say of each why it goes like this, what to watch, and when it is looked at again.',
+          )
         : null) ??
       accept(handedOver.of(data))
     );

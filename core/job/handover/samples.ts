@@ -36,4 +36,26 @@ export const HANDOVER_SAMPLES: SamplesOf<typeof HANDOVER> = {
     shows: (job) => job.rechecks.map(({ days }) => days),
     as: [14],
   },
+
+  'leave-open': {
+    after: [
+      open,
+      decided,
+      {
+        type: 'record-finding',
+        data: { id: 'g', unit: 'throttle-body', point: 'deposit-back', when: 'after', grade: 4, text: '' },
+      },
+    ],
+    data: {
+      code: 'still-bad',
+      subject: 'throttle-body deposit-back',
+      reason: 'coke behind the plate would not come off',
+      watch: 'idle that drops at stops',
+      days: 60,
+      use: null,
+    },
+    events: ['point-left-open'],
+    shows: (job) => job.leftOpen.map(({ words, days }) => [words, days]),
+    as: [['Throttle body, deposit, back: still bad after the work', 60]],
+  },
 };

@@ -26,7 +26,20 @@ export function moneyRows(job: Job, say: Speaker): SheetRow[] {
 }
 
 /** What to watch, when it is next due, what is to be looked at again, and why it was opened again. */
-export const watchRows = ({ handOver, rechecks, vehicle, notes, reopened }: Job): SheetRow[] => [
+export const watchRows = ({ handOver, rechecks, vehicle, notes, reopened, leftOpen }: Job): SheetRow[] => [
+  ...leftOpen.map(({ words, reason, watch, days, use }) =>
+    row(
+      'Left open',
+      words,
+      [
+        reason,
+        `watch: ${watch}`,
+        [days === null ? '' : `look again in ${days} days`, use === null ? '' : `after ${use} ${vehicle.meterUnit}`]
+          .filter(Boolean)
+          .join(' or '),
+      ].join(' · '),
+    ),
+  ),
   ...(handOver?.watch ? [row('Watch', handOver.watch)] : []),
   ...(handOver?.nextDue ? [row('Next due', format(handOver.nextDue))] : []),
   ...rechecks.map(({ what, days, use }) =>

@@ -1,5 +1,6 @@
 import type { Recorded } from '../fact.ts';
 import type { Stage } from '../stages.ts';
+import type { LeftOpen } from './openPoints.ts';
 import type { handedOverShape, jobReopenedShape, recheckSetShape } from './closing.ts';
 
 /** The hand-over: minutes, rate and what to watch. */
@@ -14,6 +15,8 @@ export interface HandoverState {
   readonly handOver: HandOver | null;
   readonly reopened: readonly Recorded<typeof jobReopenedShape>[];
   readonly rechecks: readonly Recheck[];
+  /** What was left open on purpose, with why. */
+  readonly leftOpen: readonly LeftOpen[];
 }
 
 /** A job that was just opened. */
@@ -23,4 +26,5 @@ export const FRESH_HANDOVER: HandoverState = {
   handOver: null,
   reopened: [],
   rechecks: [],
+  leftOpen: [],
 };

@@ -1,6 +1,15 @@
 import { UNIT_FORMS } from '../../clean/index.ts';
-import { restOf, signsFor } from '../../diagnose/index.ts';
-import { isPointProblem, judgePoint, limitOf, pointName, pointOf } from '../../inspect/index.ts';
+import { restOf, signsFor, type UnitRef } from '../../diagnose/index.ts';
+import {
+  isPointProblem,
+  judgePoint,
+  limitOf,
+  pointName,
+  pointOf,
+  type PointResult,
+  speaksOf,
+  spokenBy,
+} from '../../inspect/index.ts';
 import {
   id,
   keyOf,
@@ -20,10 +29,11 @@ import { command } from '../command.ts';
 import type { Context } from '../context.ts';
 import { accept, refuse, refuseField } from '../decision.ts';
 import { checkRecorded } from '../diagnosis/checks.ts';
-import { subjectOf } from '../diagnosis/diagnose.ts';
+import { subjectOf } from '../diagnosis/findings.ts';
 import { fact, type MadeFact } from '../fact.ts';
 import type { Job } from '../job.ts';
 import { limit, when } from '../shapes.ts';
+import { jobUnits } from './units.ts';
 
 /** What a person enters at a point of the walk. */
 const pointEntry = {
@@ -97,54 +107,63 @@ export const enterPoint = command('judge-point', {
     const limit = limitOf(point, figuresOf(job.vehicle, context.family), context.family, data.kind);
     const judged = judgePoint(point, data, limit);
     if (isPointProblem(judged)) return refuseField(fieldOf(point.entry.kind, judged.field), judged.message);
-    const { verdict, value, words, cure, outcome } = judged;
+    const { verdict, value, words, cure } = judged;
     return accept(
       pointJudged.of({ ...data, which: data.which.trim(), verdict, value, limit: judged.limit, words, cure }),
-      ...asCheck(job, data, outcome, words, context),
+      ...asCheck(job, data, judged, context),
     );
   },
 });
 
 /** The check of the knowledge that a judged point answers, as the event that records it; nothing where there is none. */
-function asCheck(job: Job, data: PointEntry, outcome: string | null, words: string, context: Context): MadeFact[] {
-  const point = pointOf(data.point);
+function asCheck(job: Job, data: PointEntry, judged: PointResult, context: Context): MadeFact[] {
   const { knowledge, family } = context;
-  const checkId = checkOf(data.point);
-  if (data.when === 'after' || outcome === null || knowledge === null || point === undefined || checkId === null)
-    return [];
-  const sign = signsFor(knowledge, subjectOf(job, family)).find(({ id }) => id === checkId);
-  const found = sign?.outcomes.find(({ id }) => id === outcome);
+  const spoken = spokenBy(data.point, data.form, judged, data.outcome);
+  if (data.when === 'after' || spoken === null || knowledge === null) return [];
+  const sign = signsFor(knowledge, subjectOf(job, family)).find(({ id }) => id === spoken.sign);
+  const found = sign?.outcomes.find(({ id }) => id === spoken.outcome);
   if (sign === undefined || found === undefined) return [];
-  const normal = outcome === restOf(sign);
-  // One good coil, or one good body of four, does not make the bad one good.
-  if (normal && anotherIsBad(job, data)) return [];
+  const normal = spoken.outcome === restOf(sign);
+  // One good coil of a unit, or one clean face of a plate, does not make the bad one good.
+  if (normal && anotherIsBad(job, data, spoken.sign)) return [];
+  const unit = unitAt(job, data, family);
   return [
     checkRecorded.of({
       id: `${data.id}-check`,
-      check: checkId,
+      check: spoken.sign,
       name: sign.name,
-      outcome,
-      result: words,
+      outcome: spoken.outcome,
+      result: judged.words,
       verdict: normal ? 'normal' : 'abnormal',
       typed: [],
       band: null,
       when: 'before',
+      ...(unit === null ? {} : { unit }),
     }),
   ];
 }
 
-const anotherIsBad = (job: Job, { unit, point, which }: PointEntry): boolean =>
+/** The unit on the bench as the knowledge names it. */
+function unitAt(job: Job, { unit, kind }: PointEntry, family: Context['family']): UnitRef | null {
+  const known = jobUnits(job, family).find(({ id }) => id === unit);
+  return known === undefined ? null : { kind, place: known.place };
+}
+
+/** Whether something that is one look at the same thing on the same unit was bad. */
+const anotherIsBad = (job: Job, { unit, form, point, which }: PointEntry, sign: string): boolean =>
   job.findings.some(
     (each) =>
-      each.point === point &&
+      each.unit === unit &&
       each.when === 'before' &&
       each.judged?.verdict === 'bad' &&
-      !(each.unit === unit && each.judged.which === which.trim()),
+      speaksOfSign(each.point, form, sign) &&
+      !(each.point === point && each.judged.which === which.trim()),
   );
 
-/** The light test answers a check of its own, which tells more than good and bad. */
-const checkOf = (point: string): string | null =>
-  point === 'light' ? 'light-gap' : (pointOf(point)?.check?.id ?? null);
+const speaksOfSign = (point: string, form: PointEntry['form'], sign: string): boolean => {
+  const speaks = speaksOf(point, form);
+  return speaks !== undefined && speaks.by !== 'nothing' && speaks.sign === sign;
+};
 
 const fieldOf = (entry: string, index: number): string =>
   entry === 'grade' || entry === 'light' ? 'marks' : entry === 'choice' ? 'outcome' : `typed.${index}`;

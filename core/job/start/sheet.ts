@@ -12,6 +12,17 @@ export function openRows(job: Job, say: Speaker): SheetRow[] {
       holds.map(({ words }) => row(words, `let pass by ${say.person(by)}, ${say.time(at)}`, reason)),
     ),
     ...searchRows(job, say),
+    ...job.foreign.map((found) =>
+      row(
+        `${found.what}, ${found.where}`,
+        found.recovered === null
+          ? 'STILL IN'
+          : found.recovered.recovered === 'all'
+            ? 'all of it out'
+            : `${found.recovered.recovered === 'part' ? 'PART STILL IN' : 'the rest accounted for'}: ${found.recovered.how}`,
+        found.came === '' ? '' : `came from ${found.came}`,
+      ),
+    ),
     ...job.items.flatMap((item) => [...flagRows(item), ...threadRows(item)]),
     ...brokenOrderRows(job),
     ...now.reusedSingleUse.map(({ name }) => row(name, 'single-use, refitted old')),

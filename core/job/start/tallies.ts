@@ -9,6 +9,7 @@ import {
   tally,
   type TallyInput,
 } from '../../refit/index.ts';
+import { foreignHolding, foreignStillIn } from '../diagnosis/foreign.ts';
 import { coolantLoss, inhibitorQuestions } from '../coolant/account.ts';
 import { closerOf, itemOf } from '../items/query.ts';
 import type { JobItem } from '../items/state.ts';
@@ -29,7 +30,13 @@ function tallyInput(job: Job): TallyInput {
       state,
       plug: plugId === null ? null : (plugName.get(plugId) ?? null),
     })),
-    objects: job.objects,
+    objects: [
+      ...job.objects,
+      ...foreignHolding(job).flatMap((found) => {
+        const still = foreignStillIn(found);
+        return still === null ? [] : [{ id: found.id, ...still, out: false }];
+      }),
+    ],
     searches: job.searches.map(({ id, what, where, ended }) => ({ id, what, where, outcome: ended?.outcome ?? null })),
     endSteps: endSteps(job).flatMap(({ need, words, beforeStart, done }) =>
       beforeStart ? [{ id: need.id, words, done }] : [],

@@ -14,7 +14,7 @@ export interface Played {
 
 /** What the sample world has of what a command asks for, and nothing else: a command that asks too little is refused. */
 export function contextFor(body: CommandBody): Context {
-  const { nextNumber, vehicle, procedure, wrenches, knowledge, family, rules, measures, role } = asksOf(body);
+  const { nextNumber, vehicle, procedure, wrenches, knowledge, family, rules, measures, role, earlier } = asksOf(body);
   const sample = procedure?.id === 'rich' ? RICH_PROCEDURE : SAMPLE_PROCEDURE;
   return {
     ...NO_CONTEXT,
@@ -29,22 +29,27 @@ export function contextFor(body: CommandBody): Context {
     ...(rules && { rules: SAMPLE_CONTEXT.rules }),
     ...(measures && { measures: SAMPLE_CONTEXT.measures }),
     ...(role && { role: SAMPLE_CONTEXT.role }),
+    ...(earlier !== undefined && { earlier: SAMPLE_CONTEXT.earlier }),
   };
 }
 
 /** Plays commands two minutes apart; the n-th has the id `cn`, from `c0`. @throws Error when one is refused */
-export function play(bodies: readonly CommandBody[]): Played {
+export function play(bodies: readonly CommandBody[], world: Partial<Context> = {}): Played {
   let job: Job | null = null;
   const log: RecordedEvent[] = [];
   for (const [index, body] of bodies.entries()) {
-    const decision = decide(job, body as Command, contextFor(body));
+    const at = `2026-05-13T08:${String(index * 2).padStart(2, '0')}:00.000Z`;
+    const decision = decide(job, (body.type === 'open-job' ? { ...body, at } : body) as Command, {
+      ...contextFor(body),
+      ...world,
+    });
     if (!decision.ok) throw new Error(`${body.type}: ${decision.message}`);
     for (const fact of decision.events) {
       const recorded = {
         ...fact,
         seq: log.length + 1,
         commandId: `c${index}`,
-        at: `2026-05-13T08:${String(index * 2).padStart(2, '0')}:00.000Z`,
+        at,
         by: 'tomas',
       } as RecordedEvent;
       log.push(recorded);

@@ -137,6 +137,17 @@ export const SAMPLE_CONTEXT: Context = {
   family: SAMPLE_FAMILY,
   rules: { where: 'off' },
   measures: null,
+  earlier: [
+    {
+      jobId: 'before',
+      number: 4,
+      option: 'clean-bench',
+      closedAt: '2025-03-02T08:00:00.000Z',
+      reading: { value: 5, unit: 'km' },
+      complaint: 'It hunts at the lights.',
+    },
+  ],
+  comeback: { km: 5000, h: 50, days: 90 },
   role: 'lead',
   nextNumber: 1,
   vehicle: SAMPLE_VEHICLE,

@@ -6,10 +6,11 @@ export const CHOICE_TABLES: readonly Projection[] = [
     'option_terms',
     ['choice'],
     (job) => job.terms,
-    ({ id, partsMinor, minutes, daysOff, life }, job) => [
+    ({ id, way, partsMinor, minutes, daysOff, life }, job) => [
       {
         job_id: job.id,
-        choice: id,
+        // Set for one of several units, it is named with its unit.
+        choice: way ?? id,
         parts_minor: partsMinor,
         minutes,
         days_off: daysOff,

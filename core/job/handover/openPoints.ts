@@ -1,0 +1,121 @@
+import { pointName } from '../../inspect/index.ts';
+import { line, number, orNull, paragraph, record, whole } from '../../shape/index.ts';
+import { lowerFirst } from '../../words/index.ts';
+import { command } from '../command.ts';
+import { accept, nonEmpty, refuse, refuseField, within } from '../decision.ts';
+import { fact, type Recorded } from '../fact.ts';
+import { unitName } from '../inspection/units.ts';
+import type { Job } from '../job.ts';
+import { jobMayStart } from '../start/tallies.ts';
+
+/** What kind of thing is open. Every part of the program that knows of something open adds a kind here. */
+export type OpenCode = 'holds-engine' | 'still-bad' | 'nothing-decided' | 'run-open';
+
+/** Something that is open when the vehicle goes. */
+export interface OpenPoint {
+  readonly code: OpenCode;
+  /** What it is about: with the code, its name. */
+  readonly subject: string;
+  readonly words: string;
+  /** Whether the vehicle may go all the same, with a reason that stands on the sheet. */
+  readonly mayStay: boolean;
+  /** Why it was left open; null while nobody has said. */
+  readonly left: LeftOpen | null;
+}
+
+/** What {@link pointLeftOpen} holds. */
+export const pointLeftOpenShape = record({
+  code: line,
+  subject: line,
+  words: paragraph,
+  reason: paragraph,
+  watch: paragraph,
+  days: orNull(whole),
+  use: orNull(number),
+});
+/** Something stays open at the hand-over: why, what to watch, and when to look again. */
+export const pointLeftOpen = fact('point-left-open', {
+  shape: pointLeftOpenShape,
+  means: (job, data, stamp) => ({
+    leftOpen: [
+      ...job.leftOpen.filter(({ code, subject }) => !(code === data.code && subject === data.subject)),
+      { ...data, ...stamp },
+    ],
+  }),
+  words: () => 'Left open, with why',
+  sheet: 'What to watch',
+});
+/** A point that was left open, with who and when. */
+export type LeftOpen = Recorded<typeof pointLeftOpenShape>;
+
+/** Leaves something open, with a reason. */
+export const leaveOpen = command('leave-open', {
+  shape: record({
+    code: line,
+    subject: line,
+    reason: paragraph,
+    watch: paragraph,
+    days: orNull(whole),
+    use: orNull(number),
+  }),
+  decide: (job, data) => {
+    const point = openPoints(job).find(({ code, subject }) => code === data.code && subject === data.subject);
+    if (point === undefined) return refuse('not-open', 'That is not open.');
+    if (!point.mayStay) return refuse('must-close', `${point.words}: this cannot stay so.`, 'Put it right first.');
+    const per = job.vehicle.meterUnit;
+    const wrong =
+      nonEmpty('reason', data.reason, 'Say why it goes like this.') ??
+      nonEmpty('watch', data.watch, 'What is the customer to watch for?') ??
+      (data.days === null ? null : within('days', data.days, 1, 3650, 'days')) ??
+      (data.use === null ? null : within('use', data.use, 1, 500_000, per));
+    if (wrong) return wrong;
+    return data.days === null && data.use === null
+      ? refuseField('days', `When is it looked at again: after how many days, or how many ${per}?`)
+      : accept(pointLeftOpen.of({ ...data, words: point.words }));
+  },
+});
+
+/** The one list of what is open at hand-over. */
+export function openPoints(job: Job): OpenPoint[] {
+  const start = jobMayStart(job);
+  const point = (code: OpenCode, subject: string, words: string, mayStay: boolean): OpenPoint => ({
+    code,
+    subject,
+    words,
+    mayStay,
+    left: job.leftOpen.find((each) => each.code === code && each.subject === subject) ?? null,
+  });
+  return [
+    ...(start.may
+      ? []
+      : start.holds.map(({ code, subject, words }) => point('holds-engine', `${code} ${subject}`, words, false))),
+    ...stillBad(job).map(({ key, words }) => point('still-bad', key, words, true)),
+    ...job.runs.flatMap(({ id: run, closed, run: { recipe } }) =>
+      closed === null ? [point('run-open', run, `${recipe.name} is still open`, false)] : [],
+    ),
+    ...(job.decision === null ? [point('nothing-decided', 'decision', 'nothing was decided', false)] : []),
+  ];
+}
+
+/** Points that nobody has said anything of, and that do not close by themselves. */
+export const unanswered = (job: Job): OpenPoint[] =>
+  openPoints(job).filter(({ mayStay, left }) => mayStay && left === null);
+
+/** What was looked at after the work and is still bad, on a unit that stays. */
+function stillBad(job: Job): { readonly key: string; readonly words: string }[] {
+  const gone = new Set(job.replaced.map(({ unit }) => unit));
+  return job.findings.flatMap(({ unit, point, when, grade, judged }) => {
+    const bad = judged === undefined ? (grade ?? 0) >= BAD_GRADE : judged.verdict === 'bad';
+    if (when !== 'after' || !bad || gone.has(unit)) return [];
+    const which = judged?.which ?? '';
+    return [
+      {
+        key: [unit, point, which].filter((part) => part !== '').join(' '),
+        words: `${unitName(job, unit)}, ${lowerFirst(pointName(point))}${which === '' ? '' : ` (${which})`}: still bad after the work`,
+      },
+    ];
+  });
+}
+
+/** A deposit grade from which a unit is not clean: crust. */
+const BAD_GRADE = 3;
