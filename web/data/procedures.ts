@@ -23,3 +23,15 @@ export const takeProcedureFile = (file: ProcedureFile): Promise<Procedure> => gi
 /** Saves the next version. */
 export const saveProcedure = (procedure: Procedure, basedOn: number, note: string): Promise<Procedure> =>
   keep(`/procedures/${procedure.id}`, { basedOn, note, procedure });
+/** The procedure that a job goes by, else the newest that its vehicle's family has; null where there is none. */
+export async function procedureOf(
+  id: string | undefined,
+  version: number | undefined,
+  familyId: string | null,
+): Promise<Procedure | null> {
+  if (id !== undefined) return readProcedure(id, version);
+  if (familyId === null) return null;
+  const { rows } = await ask<{ rows: readonly ProcedureLine[] }>('/procedures');
+  const fits = rows.find((row) => row.familyId === familyId);
+  return fits === undefined ? null : readProcedure(fits.id);
+}

@@ -50,18 +50,20 @@ const groups = computed(() =>
       .filter((sign) => sign.kind === kind)
       .flatMap((sign) =>
         sign.outcomes
-          .slice(0, -1)
           .filter(
-            ({ id }) =>
-              added.value.includes(`${sign.id}=${id}`) ||
-              props.cause.shows.some((row) => row.sign === sign.id && row.outcome === id) ||
-              props.edits.some(
-                (each) =>
-                  each.kind === 'likelihood' &&
-                  each.cause === props.cause.id &&
-                  each.sign === sign.id &&
-                  each.outcome === id,
-              ),
+            ({ id }, index) =>
+              // The last answer takes the rest; it has a row of its own only where it rules the cause out.
+              (index < sign.outcomes.length - 1 ||
+                props.cause.shows.some((row) => row.sign === sign.id && row.outcome === id)) &&
+              (added.value.includes(`${sign.id}=${id}`) ||
+                props.cause.shows.some((row) => row.sign === sign.id && row.outcome === id) ||
+                props.edits.some(
+                  (each) =>
+                    each.kind === 'likelihood' &&
+                    each.cause === props.cause.id &&
+                    each.sign === sign.id &&
+                    each.outcome === id,
+                )),
           )
           .map(({ id }) => rowFor(sign, id)),
       ),

@@ -4,6 +4,8 @@ import { useRoute, useRouter } from 'vue-router';
 import type { VehicleFile } from '../../contract/index.ts';
 import { format } from '../../core/quantity/index.ts';
 import { engineLine, METER_FIELDS, readMeter, vehicleName } from '../../core/vehicle/index.ts';
+import { JOB_KINDS } from '../../core/job/index.ts';
+import ChoiceRow from '../parts/ChoiceRow.vue';
 import DraftNote from '../forms/DraftNote.vue';
 import { dropDraft, keepDraft, readDraft } from '../forms/drafts.ts';
 import FigureField from '../parts/FigureField.vue';
@@ -26,6 +28,10 @@ const busy = ref(false);
 // Made once, so that a second press opens no second job.
 const jobId = freshId();
 const commandId = freshId();
+const planId = freshId();
+/** What the job is for: planned work needs no fault. */
+const kind = ref<keyof typeof JOB_KINDS | null>('fault');
+const planned = computed(() => kind.value === 'service' || kind.value === 'replacement');
 
 /** What was typed and not sent comes back, also over a reload. */
 const restored = ref(false);
@@ -68,7 +74,7 @@ async function open(): Promise<void> {
   busy.value = true;
   general.value = '';
   try {
-    await sendCommand(jobId, {
+    const opened = await sendCommand(jobId, {
       id: commandId,
       at: nowIso(),
       by: shop.personId,
@@ -81,6 +87,15 @@ async function open(): Promise<void> {
         complaint: text.complaint,
       },
     });
+    if (planned.value && kind.value !== null)
+      await sendCommand(jobId, {
+        id: planId,
+        at: nowIso(),
+        by: shop.personId,
+        seen: opened.version,
+        type: 'plan-work',
+        data: { kind: kind.value, what: text.complaint.trim() },
+      });
     dropDraft(draftName());
     await router.push(`/jobs/${jobId}`);
   } catch (error) {
@@ -104,11 +119,18 @@ async function open(): Promise<void> {
       </div>
       <DraftNote class="max-w-xl" :restored="restored" @afresh="startAfresh" />
       <form class="mt-6 grid max-w-xl gap-4" novalidate @submit.prevent="open">
+        <ChoiceRow
+          v-model="kind"
+          label="What is it for"
+          :options="Object.entries(JOB_KINDS).map(([id, name]) => ({ id: id as keyof typeof JOB_KINDS, name }))"
+        />
         <TextField
           v-model="text.complaint"
-          label="What does the owner say?"
+          :label="planned ? 'What is planned?' : 'What does the owner say?'"
           :lines="3"
-          placeholder="Hunts at the quay, stalls when it comes to rest."
+          :placeholder="
+            planned ? 'Clean the throttle at its interval.' : 'Hunts at the quay, stalls when it comes to rest.'
+          "
           :error="errors['data.complaint']"
         />
         <FigureField

@@ -1,6 +1,17 @@
 import { findingWords } from '../../diagnose/index.ts';
 import { departure, HOUSE_QUESTIONS, ruleFor, schoolOfChoice } from '../../house/index.ts';
-import { id, keyOf, line, list, number, paragraph, record, type TypeOf, wholeWithin } from '../../shape/index.ts';
+import {
+  id,
+  keyOf,
+  line,
+  list,
+  number,
+  paragraph,
+  optional,
+  record,
+  type TypeOf,
+  wholeWithin,
+} from '../../shape/index.ts';
 import { lowerFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
 import type { Context } from '../context.ts';
@@ -16,7 +27,12 @@ import type { OptionFigures } from './state.ts';
 const KEPT_CAUSES = 6;
 
 /** What {@link decisionMade} holds. */
-export const decisionMadeShape = record({ choice: keyOf(CHOICES), reason: paragraph });
+export const decisionMadeShape = record({
+  choice: keyOf(CHOICES),
+  reason: paragraph,
+  /** The steps of the plan by way, the first of which is the choice; left out where only one thing was decided. */
+  plan: optional(list(line, { high: 3 })),
+});
 /** What is to be done, and why. */
 export const decisionMade = fact('decision-made', {
   shape: decisionMadeShape,
@@ -57,7 +73,7 @@ export const ruleDeparted = fact('rule-departed', {
 export const decideOn = command('decide', {
   shape: record({ ...decisionMadeShape.fields, departure: line, options: list(optionFigures, { high: 12 }) }),
   asks: () => ({ knowledge: 'own', family: true, rules: true }),
-  decide: (job, { choice: taken, reason, departure: why, options }, context) => {
+  decide: (job, { choice: taken, reason, departure: why, options, plan }, context) => {
     const missing = nonEmpty('reason', reason, 'Say why, in a few words: the sheet carries it.');
     if (missing) return missing;
     const departs = departure(context.rules, taken);
@@ -68,7 +84,7 @@ export const decideOn = command('decide', {
         `House rule: ${departs.rule.name.toLowerCase()}. Say why this job departs from it.`,
       );
     return accept(
-      decisionMade.of({ choice: taken, reason }),
+      decisionMade.of({ choice: taken, reason, ...(plan === undefined ? {} : { plan }) }),
       ...beliefEvents(job, context, options),
       ...(departs === null || why.trim() === ''
         ? []

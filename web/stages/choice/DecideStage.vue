@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import type { OptionId, OptionTerms } from '../../../core/choose/index.ts';
+import type { Believed, OptionId, OptionTerms } from '../../../core/choose/index.ts';
 import { departure } from '../../../core/house/index.ts';
 import { type Choice, CHOICES } from '../../../core/job/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
+import SheetDialog from '../../parts/SheetDialog.vue';
 import TextField from '../../parts/TextField.vue';
 import { shareWords } from '../diagnosis/useDiagnosis.ts';
 import KnowledgeMissing from '../diagnosis/KnowledgeMissing.vue';
@@ -12,65 +13,114 @@ import { useForm } from '../useForm.ts';
 import EstimateBlock from './EstimateBlock.vue';
 import FlipLine from './FlipLine.vue';
 import OptionRows from './OptionRows.vue';
+import PlanRows from './PlanRows.vue';
+import PlanSums from './PlanSums.vue';
+import { firstWords, ofHundred, thenWords } from './planWords.ts';
 import TermsForm from './TermsForm.vue';
 import { useOptions } from './useOptions.ts';
 
-const { store, shop, diagnosis, input, comparison, dragged, flipOf, money, per, optionName, nameOf } = useOptions();
+const {
+  store,
+  shop,
+  diagnosis,
+  input,
+  plans,
+  comparison,
+  dragged,
+  flipOf,
+  chanceFlipOf,
+  money,
+  per,
+  wayName,
+  wayMinutes,
+  nameOf,
+  shortOf,
+} = useOptions();
 const form = useForm();
 const termsForm = useForm();
 const job = computed(() => store.job);
 const closed = computed(() => job.value?.status === 'closed');
-const choice = ref<OptionId>((store.job?.decision?.choice as OptionId | undefined) ?? 'clean-bench');
-const touched = ref(store.job?.decision !== null && store.job?.decision !== undefined);
 const reason = ref(store.job?.decision?.reason ?? '');
 const why = ref('');
+const oneByOne = ref(false);
 
-// Until somebody chooses, what comes first is marked.
+/** What is chosen, by the first step of its plan; until somebody chooses, what was decided, else what comes first. */
+const chosen = ref('');
+const touched = ref(false);
+const best = computed(() => plans.value?.plans[0] ?? null);
 watch(
-  () => comparison.value?.first,
+  () => best.value?.steps[0]?.way.id,
   (first) => {
-    if (!touched.value && first) choice.value = first;
+    if (touched.value) return;
+    const decided = job.value?.decision;
+    chosen.value = decided?.plan?.[0] ?? (decided === null || decided === undefined ? first : decided.choice) ?? '';
   },
   { immediate: true },
 );
-watch(choice, (now) => {
-  if (now !== comparison.value?.first) touched.value = true;
-});
-
-const option = computed(() => comparison.value?.options.find(({ terms }) => terms.id === choice.value) ?? null);
-const terms = computed(() => option.value?.terms ?? null);
-const priced = computed(
-  () => choice.value.startsWith('replace') || choice.value === 'rebuild' || choice.value === 'clean-bench',
+const pick = (way: string): void => {
+  touched.value = true;
+  chosen.value = way;
+};
+const plan = computed(() => plans.value?.plans.find(({ steps }) => steps[0]?.way.id === chosen.value) ?? null);
+const option = computed(
+  () =>
+    comparison.value?.options.find(({ way }) => way.id === chosen.value) ??
+    comparison.value?.options.find(({ terms }) => terms.id === chosen.value) ??
+    null,
 );
-/** The part whose price is on the line: the chosen option’s, or a new unit’s when it needs none. */
-const lineOption = computed<OptionId>(() => (priced.value ? choice.value : 'replace'));
-const lineTerms = computed(() => input.value?.terms.find(({ id }) => id === lineOption.value) ?? null);
-const flip = computed(() => flipOf(lineOption.value));
+const terms = computed(() => option.value?.terms ?? null);
+const taken = computed((): OptionId => terms.value?.id ?? 'clean-bench');
+const headline = computed(() => {
+  const { value } = plan;
+  const first = value?.steps[0];
+  if (plans.value !== null && plans.value.plans.length === 0) return 'No option has both a chance and a price yet';
+  return first === undefined || value === null ? 'Decide' : firstWords(first, wayName, money);
+});
+const after = computed(() => (plan.value === null ? '' : thenWords(plan.value, wayName)));
+const hopeless = computed(() => plans.value?.notWorth.filter(({ why: reasonWhy }) => reasonWhy !== 'no price') ?? []);
+const NOT_WORTH = {
+  'no chance': 'not worth trying',
+  'tried already': 'tried already, and it did not help',
+  'no price': 'no price',
+  'no life': 'no life given',
+} as const;
+
+/** The part whose price is on the line: the chosen way’s, or a new unit’s when it needs none. */
+const priced = computed(() =>
+  ['replace', 'replace-rebuilt', 'replace-used', 'rebuild', 'clean-bench'].includes(taken.value),
+);
+const lineWay = computed(() =>
+  priced.value ? option.value?.way : plans.value?.ways.find(({ option: id }) => id === 'replace'),
+);
+const flip = computed(() => (lineWay.value === undefined ? null : flipOf(lineWay.value.id)));
+const chanceFlip = computed(() => (plan.value === null ? null : chanceFlipOf(plan.value.steps[0]?.way.id ?? '')));
 const HEADROOM = 1.5;
 const LEAST_LINE = 20_000;
 const highest = computed(() => {
-  const known = lineTerms.value?.partsMinor ?? 0;
-  return Math.ceil((Math.max(LEAST_LINE, known, flip.value?.priceMinor ?? 0) * HEADROOM) / 1000) * 1000;
+  const known = lineWay.value?.terms.partsMinor ?? 0;
+  return Math.ceil((Math.max(LEAST_LINE, known, flip.value?.at ?? 0) * HEADROOM) / 1000) * 1000;
 });
 // The line must not grow while it is dragged.
 const frozen = ref<number | null>(null);
 const price = computed({
-  get: () => lineTerms.value?.partsMinor ?? 0,
+  get: () => lineWay.value?.terms.partsMinor ?? 0,
   set: (partsMinor: number) => {
+    if (lineWay.value === undefined) return;
     frozen.value ??= highest.value;
-    dragged.value = { option: lineOption.value, partsMinor };
+    dragged.value = { way: lineWay.value.id, partsMinor };
   },
 });
 type Change = Partial<{ partsMinor: number | null; minutes: number; daysOff: number; life: number }>;
-function setTerms(own: OptionTerms | null, change: Change): void {
-  if (own === null) return;
-  const { partsMinor, minutes, daysOff, life, id } = own;
-  if (termsForm.send('set-terms', { option: id, partsMinor, minutes, daysOff, life, ...change })) {
+function setTerms(of: { readonly id: string; readonly terms: OptionTerms } | undefined, change: Change): void {
+  if (of === undefined) return;
+  const { partsMinor, minutes, daysOff, life, id } = of.terms;
+  const way = of.id === id ? {} : { way: of.id };
+  if (termsForm.send('set-terms', { option: id, ...way, partsMinor, minutes, daysOff, life, ...change })) {
     dragged.value = null;
     frozen.value = null;
   }
 }
-const rule = computed(() => departure(shop.rules, choice.value));
+const rule = computed(() => departure(shop.rules, taken.value));
 const departed = computed(
   () => job.value?.departures.some(({ question }) => question === rule.value?.question.id) ?? false,
 );
@@ -82,42 +132,84 @@ function decideNow(): void {
     nowMinor,
     perUseMinor,
   }));
-  form.send('decide', { choice: choice.value as Choice, reason: reason.value, departure: why.value, options });
+  const steps = plan.value?.steps.map(({ way }) => way.id);
+  form.send('decide', {
+    choice: taken.value as Choice,
+    reason: reason.value,
+    departure: why.value,
+    options: options.slice(0, 12),
+    ...(steps === undefined ? {} : { plan: steps }),
+  });
 }
 const belief = computed(() => diagnosis.value?.ranking.causes.slice(0, 4) ?? []);
+const causeWords = ({ cause, unit, with: other }: Believed): string => {
+  const one = (each: Pick<Believed, 'cause' | 'unit'>): string =>
+    shortOf(each.unit ? `${each.cause}@${each.unit.kind}:${each.unit.place}` : each.cause);
+  return other === undefined ? one({ cause, unit }) : `${one({ cause, unit })} and ${one(other)}`;
+};
 </script>
 
 <template>
   <StageFrame v-if="job" stage="decide" title="Decide">
     <template #head>
-      <h2 class="text-heading">{{ comparison?.sentence ?? 'Decide' }}</h2>
+      <h2 class="text-heading">{{ headline }}</h2>
+      <p v-if="after" class="text-heading font-bold leading-tight">{{ after }}</p>
+      <p v-if="plans?.close && plan === best" class="mt-1 font-semibold text-brass">
+        A near draw: the second is within a tenth of it.
+      </p>
     </template>
     <KnowledgeMissing />
-    <OptionRows
-      v-if="comparison"
-      v-model="choice"
-      class="mt-4"
-      :options="comparison.options"
-      :first="comparison.first"
+    <p v-if="plans && plans.asksPrice.length > 0" class="mt-3 border-l-4 border-brass pl-3" role="status">
+      <span class="font-semibold">Ask for a price first:</span>
+      {{ plans.asksPrice.map(wayName).join(', ') }} could come first, depending on what it costs.
+      <button type="button" class="link" @click="oneByOne = true">Set it</button>
+    </p>
+    <PlanRows
+      v-if="plans && plans.plans.length > 0"
+      class="mt-3"
+      :model-value="chosen"
+      :plans="plans.plans"
       :per="per"
       :money="money"
+      :name="wayName"
+      :cause="causeWords"
       :disabled="closed"
+      @update:model-value="pick"
     />
-    <div v-else class="mt-6 grid gap-3" aria-busy="true"><div v-for="row in 6" :key="row" class="h-12 bg-band" /></div>
+    <div v-else-if="!plans" class="mt-6 grid gap-3" aria-busy="true">
+      <div v-for="row in 6" :key="row" class="h-12 bg-band" />
+    </div>
+    <p v-if="option && !plan" class="mt-3 font-semibold">
+      Chosen beside the plans: {{ wayName(option.way).toLowerCase() }}, {{ ofHundred(option.chance.mean) }} in 100 to
+      cure.
+    </p>
+    <ul v-if="hopeless.length > 0" class="rows mt-3 border-y border-line">
+      <li v-for="each in hopeless" :key="each.way.id" class="flex flex-wrap items-baseline gap-x-4 gap-y-0.5 py-1.5">
+        <span aria-hidden="true">×</span><span>{{ wayName(each.way) }}</span>
+        <span class="font-semibold"
+          >{{ NOT_WORTH[each.why]
+          }}<template v-if="each.why === 'no chance'">: {{ ofHundred(each.way.chance.mean) }} in 100</template></span
+        >
+      </li>
+    </ul>
+    <div class="mt-2 flex flex-wrap items-baseline justify-between gap-3 text-note">
+      <span class="font-semibold text-brass">Minutes, lives and small parts are shop figures, verify.</span>
+      <button type="button" class="link min-h-10" @click="oneByOne = true">All choices, one by one</button>
+    </div>
 
-    <div v-if="terms && !closed" class="mt-5 grid max-w-4xl gap-x-10 gap-y-4 md:grid-cols-2">
+    <div v-if="option && lineWay && !closed" class="mt-5 grid max-w-4xl gap-x-10 gap-y-4 md:grid-cols-2">
       <FlipLine
         v-model="price"
-        :label="`Parts for “${optionName(lineOption).toLowerCase()}”`"
+        :label="`Parts for “${wayName(lineWay).toLowerCase()}”`"
         :flip="flip"
         :highest="frozen ?? highest"
         :money="money"
-        :name-of="optionName"
-        @settle="setTerms(lineTerms, { partsMinor: price })"
+        :name-of="wayName"
+        @settle="setTerms(lineWay, { partsMinor: price })"
       />
       <TermsForm
-        :key="terms.id"
-        :terms="terms"
+        :key="option.way.id"
+        :terms="option.terms"
         :priced="priced"
         :currency="shop.settings.currency"
         :errors="{
@@ -125,13 +217,23 @@ const belief = computed(() => diagnosis.value?.ranking.causes.slice(0, 4) ?? [])
           minutes: termsForm.error('minutes'),
           daysOff: termsForm.error('daysOff'),
         }"
-        @set="setTerms(terms, $event)"
+        @set="setTerms(option.way, $event)"
       />
     </div>
 
-    <EstimateBlock v-if="job.decision && input" class="mt-8" :job="job" :terms="input.terms" />
+    <EstimateBlock v-if="job.decision && input" class="mt-8" :job="job" :terms="input.terms" :way="wayMinutes" />
 
     <template #why>
+      <PlanSums
+        v-if="plan"
+        :plan="plan"
+        :per="per"
+        :money="money"
+        :day-price-minor="shop.settings.dayPriceMinor"
+        :comeback-minor="shop.settings.comebackMinor"
+        :chance-flip="chanceFlip"
+        :name="wayName"
+      />
       <form v-if="!closed" class="grid gap-3" @submit.prevent="decideNow">
         <TextField
           v-if="rule && !departed"
@@ -148,7 +250,7 @@ const belief = computed(() => diagnosis.value?.ranking.causes.slice(0, 4) ?? [])
           :error="form.error('reason') ?? form.general('reason', 'departure')"
         />
         <button type="submit" class="primary">
-          {{ job.decision === null ? `Decide: ${optionName(choice).toLowerCase()}` : 'Decide anew' }}
+          {{ job.decision === null ? `Decide: ${CHOICES[taken].toLowerCase()}` : 'Decide anew' }}
         </button>
       </form>
       <div v-if="job.decision">
@@ -174,22 +276,41 @@ const belief = computed(() => diagnosis.value?.ranking.causes.slice(0, 4) ?? [])
         <h3 class="text-sm font-bold">What is believed</h3>
         <dl class="rows mt-1">
           <FigureRow v-for="cause in belief" :key="cause.id" :label="nameOf(cause.id)">{{
-            shareWords(cause.share)
+            cause.standing === 'proved' ? 'seen' : shareWords(cause.share)
           }}</FigureRow>
         </dl>
       </div>
-      <div v-if="option">
-        <h3 class="text-sm font-bold">The chance, and what is not known</h3>
-        <p class="mt-1 text-note">
-          {{ Math.round(option.chance.fromCauses * 100) }} % from the causes; our own jobs:
-          {{ option.chance.cured }} cured, {{ option.chance.cameBack }} back. Nine in ten between
-          {{ Math.round(option.chance.low * 100) }} and {{ Math.round(option.chance.high * 100) }} %.
-        </p>
-        <ul class="mt-1 text-note text-brass">
-          <li v-for="each in option.unknown" :key="each">{{ each }}</li>
-        </ul>
-      </div>
-      <p v-if="job.checks.length === 0" class="text-soft">Nothing was checked. A choice without a check is a guess.</p>
+      <p v-if="job.checks.length === 0 && job.planned === null" class="text-soft">
+        Nothing was checked. A choice without a check is a guess.
+      </p>
     </template>
   </StageFrame>
+  <SheetDialog v-if="oneByOne && comparison" title="All choices, one by one" wide @close="oneByOne = false">
+    <OptionRows
+      :model-value="chosen"
+      :options="comparison.options"
+      :name="wayName"
+      :per="per"
+      :money="money"
+      :disabled="closed"
+      @update:model-value="pick"
+    />
+    <TermsForm
+      v-if="option && !closed"
+      :key="`sheet-${option.way.id}`"
+      class="mt-4"
+      :terms="option.terms"
+      :priced="true"
+      :currency="shop.settings.currency"
+      :errors="{
+        partsMinor: termsForm.error('partsMinor'),
+        minutes: termsForm.error('minutes'),
+        daysOff: termsForm.error('daysOff'),
+      }"
+      @set="setTerms(option.way, $event)"
+    />
+    <ul v-if="option" class="mt-2 text-note text-brass">
+      <li v-for="each in option.unknown" :key="each">{{ each }}</li>
+    </ul>
+  </SheetDialog>
 </template>

@@ -2,7 +2,7 @@
 import { typedMoney } from '../../../core/quantity/index.ts';
 import { minorIn } from '../../parts/numberIn.ts';
 import { computed, ref, watch } from 'vue';
-import { OPTIONS, type OptionTerms } from '../../../core/choose/index.ts';
+import { OPTIONS, type OptionTerms, USUAL, wayId } from '../../../core/choose/index.ts';
 import { estimateLines, estimateMessage, estimateRange, type Job } from '../../../core/job/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FigureField from '../../parts/FigureField.vue';
@@ -13,7 +13,12 @@ import SavedLink from '../SavedLink.vue';
 import { useForm } from '../useForm.ts';
 
 /** The estimate for the owner: lines to be adjusted, a page, a message, and what the owner said. */
-const props = defineProps<{ job: Job; terms: readonly OptionTerms[] }>();
+const props = defineProps<{
+  job: Job;
+  terms: readonly OptionTerms[];
+  /** Hands-on minutes of the way off and back by the procedure; null without one. */
+  way: number | null;
+}>();
 const shop = useShop();
 const form = useForm();
 const answerForm = useForm();
@@ -24,11 +29,17 @@ const wrong = ref('');
 watch(
   () => props.job.decision?.choice,
   (choice) => {
-    const own = props.terms.find(({ id }) => id === choice);
+    const decided = props.job.decision?.plan?.[0];
+    const own = props.terms.find((terms) => wayId(terms) === decided) ?? props.terms.find(({ id }) => id === choice);
     lines.value =
       own === undefined
         ? []
-        : estimateLines(own, (id) => OPTIONS[id], shop.settings.ratePerHourMinor).map(({ words, minor }) => ({
+        : estimateLines(
+            own,
+            (id) => OPTIONS[id],
+            shop.settings.ratePerHourMinor,
+            USUAL[own.id].comesOff ? props.way : null,
+          ).map(({ words, minor }) => ({
             words,
             amount: typedMoney(minor, shop.settings.currency),
           }));

@@ -8,7 +8,7 @@ const props = defineProps<{
   flip: Flip | null;
   highest: number;
   money: (minor: number) => string;
-  nameOf: (option: string) => string;
+  nameOf: (way: Flip['below']) => string;
 }>();
 const price = defineModel<number>({ required: true });
 defineEmits<{ settle: [] }>();
@@ -18,7 +18,7 @@ const place = (minor: number): string => `${Math.min(100, (minor / props.highest
 const words = computed(() =>
   props.flip === null
     ? 'No price of it changes what comes first.'
-    : `Below ${props.money(props.flip.priceMinor)}: ${props.nameOf(props.flip.below).toLowerCase()}. Above: ${props.nameOf(props.flip.above).toLowerCase()}.`,
+    : `Below ${props.money(props.flip.at)}: ${props.nameOf(props.flip.below).toLowerCase()}. Above: ${props.nameOf(props.flip.above).toLowerCase()}.`,
 );
 </script>
 
@@ -30,16 +30,9 @@ const words = computed(() =>
     </div>
     <svg class="mt-1 overflow-visible" width="100%" height="16" aria-hidden="true">
       <line x1="0" x2="100%" y1="12" y2="12" class="stroke-line" stroke-width="2" />
-      <template v-if="flip && flip.priceMinor <= highest">
-        <line x1="0" :x2="place(flip.priceMinor)" y1="12" y2="12" class="stroke-bottle" stroke-width="4" />
-        <line
-          :x1="place(flip.priceMinor)"
-          :x2="place(flip.priceMinor)"
-          y1="2"
-          y2="16"
-          class="stroke-oxide"
-          stroke-width="3"
-        />
+      <template v-if="flip && flip.at <= highest">
+        <line x1="0" :x2="place(flip.at)" y1="12" y2="12" class="stroke-bottle" stroke-width="4" />
+        <line :x1="place(flip.at)" :x2="place(flip.at)" y1="2" y2="16" class="stroke-oxide" stroke-width="3" />
       </template>
     </svg>
     <input

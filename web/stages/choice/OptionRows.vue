@@ -1,16 +1,22 @@
 <script setup lang="ts">
 import { group } from '../../../core/quantity/index.ts';
-import { type ComparedOption, OPTIONS, type OptionId } from '../../../core/choose/index.ts';
+import type { ComparedOption } from '../../../core/choose/index.ts';
 
 /** Options side by side: the chance to cure with its spread, money now and for the distance, days off the road. */
 defineProps<{
   options: readonly ComparedOption[];
-  first: OptionId | null;
+  name: (way: ComparedOption['way']) => string;
   per: string;
   money: (minor: number) => string;
   disabled: boolean;
 }>();
-const choice = defineModel<OptionId>({ required: true });
+const choice = defineModel<string>({ required: true });
+const WHY = {
+  'no chance': 'not worth trying',
+  'tried already': 'tried already, and it did not help',
+  'no price': 'no price',
+  'no life': 'no life given',
+} as const;
 const percent = (share: number): string => `${(share * 100).toFixed(1)}%`;
 const life = (value: number, per: string): string => `${group(String(value))} ${per.includes('km') ? 'km' : 'h'}`;
 </script>
@@ -28,24 +34,29 @@ const life = (value: number, per: string): string => `${group(String(value))} ${
     </div>
     <div class="rows border-y border-line">
       <label
-        v-for="option in options"
-        :key="option.terms.id"
+        v-for="(option, index) in options"
+        :key="option.way.id"
         class="grid min-h-12 cursor-pointer grid-cols-2 items-center gap-x-4 py-1 has-checked:bg-band md:grid-cols-[15rem_1fr_6.5rem_6.5rem_5rem]"
       >
         <span class="flex items-center gap-3 max-md:col-span-2">
           <input
             v-model="choice"
             type="radio"
-            name="choice"
-            :value="option.terms.id"
+            name="way"
+            :value="option.way.id"
             class="ml-2 size-5 shrink-0 accent-bottle"
           />
           <span class="leading-tight"
-            ><span class="block" :class="option.terms.id === first ? 'font-bold text-bottle' : 'font-semibold'">{{
-              OPTIONS[option.terms.id]
-            }}</span
+            ><span
+              class="block"
+              :class="index === 0 && option.notWorth === null ? 'font-bold text-bottle' : 'font-semibold'"
+              >{{ name(option.way) }}</span
             ><span class="block text-sm text-soft">{{
-              option.terms.id === first ? 'least for the distance' : `lasts about ${life(option.terms.life, per)}`
+              option.notWorth !== null
+                ? `${WHY[option.notWorth]}: ${Math.round(option.chance.mean * 100)} in 100`
+                : index === 0
+                  ? 'least for the distance'
+                  : `lasts about ${life(option.terms.life, per)}`
             }}</span></span
           >
         </span>
@@ -78,7 +89,7 @@ const life = (value: number, per: string): string => `${group(String(value))} ${
           ><span class="text-sm text-soft md:sr-only">now </span
           >{{ option.nowMinor === null ? 'no price' : money(option.nowMinor) }}</span
         >
-        <span class="text-right" :class="option.terms.id === first ? 'font-bold' : ''"
+        <span class="text-right" :class="index === 0 && option.notWorth === null ? 'font-bold' : ''"
           ><span class="text-sm font-normal text-soft md:sr-only">{{ per }} </span
           >{{ option.perUseMinor === null ? '—' : money(option.perUseMinor) }}</span
         >

@@ -1,16 +1,31 @@
 import { computed, ref, shallowRef, watch } from 'vue';
-import { compareOptions, flipPrice, OPTIONS, type OptionId, PER, type ShopResult } from '../../../core/choose/index.ts';
-import { jobChoice } from '../../../core/job/index.ts';
+import {
+  compareOptions,
+  flipChance,
+  flipPrice,
+  OPTIONS,
+  type OptionId,
+  PER,
+  planOptions,
+  type ShopResult,
+  type Way,
+  wayId,
+} from '../../../core/choose/index.ts';
+import { jobChoice, wayMinutes, whereIs } from '../../../core/job/index.ts';
+import { UNIT_KINDS } from '../../../core/vehicle/index.ts';
+import type { Procedure } from '../../../core/procedure/index.ts';
 import { format, formatRoundMoney } from '../../../core/quantity/index.ts';
+import { procedureOf } from '../../data/procedures.ts';
 import { readResults } from '../../data/shopRows.ts';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 
-/** The options of the job on the screen, worked out; a price being dragged counts before it is kept. */
+/** The plans of the job on the screen, worked out; a price being dragged counts before it is kept. */
 export function useOptions() {
   const base = useDiagnosis();
   const { store, shop, diagnosis } = base;
   const results = shallowRef<readonly ShopResult[]>([]);
-  const dragged = ref<{ readonly option: OptionId; readonly partsMinor: number } | null>(null);
+  const procedure = shallowRef<Pick<Procedure, 'items'> | null>(null);
+  const dragged = ref<{ readonly way: string; readonly partsMinor: number } | null>(null);
 
   watch(
     () => store.job?.vehicle.throttle,
@@ -21,35 +36,63 @@ export function useOptions() {
     },
     { immediate: true },
   );
+  // The way off and back takes what its procedure says: the job's own, else the one that its family has.
+  watch(
+    () => [store.job?.procedure?.id, store.job?.procedure?.version, store.job?.vehicle.familyId] as const,
+    async ([id, version, familyId]) => {
+      procedure.value = await procedureOf(id, version, familyId ?? null).catch(() => null);
+    },
+    { immediate: true },
+  );
 
   const input = computed(() => {
-    if (store.job === null || diagnosis.value === null) return null;
-    const made = jobChoice(store.job, diagnosis.value, store.family, results.value, shop.settings);
+    if (store.job === null || diagnosis.value === null || store.knowledge === null) return null;
+    const made = jobChoice(
+      store.job,
+      diagnosis.value,
+      store.knowledge,
+      store.family,
+      procedure.value,
+      results.value,
+      shop.settings,
+    );
     const { value: moved } = dragged;
     return moved === null
       ? made
       : {
           ...made,
           terms: made.terms.map((terms) =>
-            terms.id === moved.option ? { ...terms, partsMinor: moved.partsMinor } : terms,
+            wayId(terms) === moved.way ? { ...terms, partsMinor: moved.partsMinor } : terms,
           ),
         };
   });
+  const plans = computed(() => (input.value === null ? null : planOptions(input.value)));
   const comparison = computed(() => (input.value === null ? null : compareOptions(input.value)));
-  const flipOf = (option: OptionId) => (input.value === null ? null : flipPrice(input.value, option));
+  const flipOf = (way: string) => (input.value === null ? null : flipPrice(input.value, way));
+  const chanceFlipOf = (way: string) => (input.value === null ? null : flipChance(input.value, way));
   const money = (minor: number): string => formatRoundMoney(minor, shop.settings.currency);
   const per = computed(() =>
     input.value?.per === 'h' ? `per ${PER.h} h` : `per ${format({ value: PER.km, unit: 'km' })}`,
   );
+  /** Several kinds of unit, or several of a kind: then a way says what it is done to. */
+  const wayName = ({ option, terms }: Pick<Way, 'option' | 'terms'>): string => {
+    const name = OPTIONS[option];
+    if (terms.unit) return `${name}: ${whereIs(terms.unit)}`;
+    return terms.kind === undefined ? name : `${name}: ${UNIT_KINDS[terms.kind].toLowerCase()}`;
+  };
   return {
     ...base,
     input,
+    plans,
     comparison,
     results,
     dragged,
     flipOf,
+    chanceFlipOf,
     money,
     per,
+    wayName,
+    wayMinutes: computed(() => (procedure.value === null ? null : wayMinutes(procedure.value))),
     optionName: (id: string) => OPTIONS[id as OptionId] ?? id,
   };
 }

@@ -15,7 +15,7 @@ const props = defineProps<{ job: Job }>();
 const form = useForm();
 const way = ref<'type' | 'paste' | 'adapter' | null>(null);
 const code = ref('');
-const status = ref<'stored' | 'pending' | null>('stored');
+const status = ref<'stored' | 'pending' | 'permanent' | 'cleared' | 'ours' | null>('stored');
 const note = ref('');
 const printout = ref('');
 const open = computed(() => props.job.status === 'open');
@@ -84,7 +84,7 @@ function takePrintout(): void {
     </div>
     <form
       v-if="open && way === 'type'"
-      class="mt-3 grid max-w-2xl gap-3 sm:grid-cols-[150px_auto_1fr]"
+      class="mt-3 grid max-w-2xl gap-3 sm:grid-cols-[150px_1fr]"
       @submit.prevent="add"
     >
       <TextField v-model="code" label="Code" placeholder="P0505" :error="form.error('code') ?? form.general('code')" />
@@ -94,11 +94,19 @@ function takePrintout(): void {
         :options="[
           { id: 'stored', name: 'stored' },
           { id: 'pending', name: 'pending' },
+          { id: 'permanent', name: 'permanent' },
+          { id: 'cleared', name: 'history' },
+          { id: 'ours', name: 'our own unplugging' },
         ]"
       />
-      <TextField v-model="note" label="Freeze frame, in words" placeholder="warm, 610 rpm, 0 km/h" />
-      <p v-if="explained" class="text-soft sm:col-span-3">{{ explained }}</p>
-      <button type="submit" class="quiet justify-self-start sm:col-span-3">Add the code</button>
+      <TextField
+        v-model="note"
+        class="sm:col-span-2"
+        label="Freeze frame, in words"
+        placeholder="warm, 610 rpm, 0 km/h"
+      />
+      <p v-if="explained" class="text-soft sm:col-span-2">{{ explained }}</p>
+      <button type="submit" class="quiet justify-self-start sm:col-span-2">Add the code</button>
     </form>
     <form v-if="open && way === 'paste'" class="mt-3 grid max-w-2xl gap-3" @submit.prevent="takePrintout">
       <TextField

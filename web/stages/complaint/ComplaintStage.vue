@@ -5,6 +5,7 @@ import { shareWords, useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import KnowledgeMissing from '../diagnosis/KnowledgeMissing.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
+import AttemptsBlock from './AttemptsBlock.vue';
 import CodesEntry from './CodesEntry.vue';
 import ConversationPanel from './ConversationPanel.vue';
 import ReadingLine from './ReadingLine.vue';
@@ -20,13 +21,25 @@ const began = computed(() => (diagnosis.value?.findings.length ?? 0) > 0);
 </script>
 
 <template>
-  <StageFrame v-if="job" stage="complaint" title="Complaint" :lead="`The owner said: “${job.complaint}”`">
+  <StageFrame
+    v-if="job"
+    stage="complaint"
+    title="Complaint"
+    :lead="job.planned === null ? `The owner said: “${job.complaint}”` : `Planned: ${job.planned.what}`"
+  >
     <KnowledgeMissing />
-    <ConversationPanel class="mt-5" />
+    <p v-if="job.planned !== null" class="mt-3 max-w-prose text-soft">
+      No fault is to be found: a quick look at codes and idle is enough. If something is wrong after all, say so.
+      <button v-if="open" type="button" class="link" @click="form.send('plan-work', { kind: 'fault', what: '' })">
+        There is a fault after all
+      </button>
+    </p>
+    <ConversationPanel v-else class="mt-5" />
     <p v-if="job.symptoms.length > 0" class="mt-3 text-soft">
       Noted: {{ job.symptoms.map(({ text }) => text).join(', ') }}
     </p>
     <CodesEntry :job="job" />
+    <AttemptsBlock :job="job" />
     <h3 class="mb-2 mt-7 text-sm font-bold">Before this</h3>
     <form
       class="grid max-w-2xl gap-3 sm:grid-cols-2"
@@ -50,7 +63,7 @@ const began = computed(() => (diagnosis.value?.findings.length ?? 0) > 0);
           <li v-for="(cause, index) in leading" :key="cause.id" class="flex items-baseline justify-between gap-3 py-1">
             <span :class="index === 0 && began ? 'text-lg font-bold' : 'text-soft'">{{ nameOf(cause.id) }}</span>
             <span class="figure" :class="index === 0 && began ? 'text-2xl' : 'text-soft'">{{
-              shareWords(cause.share)
+              cause.standing === 'proved' ? 'seen' : shareWords(cause.share)
             }}</span>
           </li>
         </ol>

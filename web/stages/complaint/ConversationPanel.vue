@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
-import { understand } from '../../../core/diagnose/index.ts';
+import { OPTIONS, understand } from '../../../core/diagnose/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { useForm } from '../useForm.ts';
 
 /** People say what it does; the program says what it understood, and asks the one question that tells most. */
-const { store, diagnosis, signs, questions, says } = useDiagnosis();
+const { store, shop, diagnosis, signs, questions, says } = useDiagnosis();
 const form = useForm();
 const askForm = useForm();
 const words = ref('');
@@ -17,7 +17,17 @@ const open = computed(() => job.value?.status === 'open');
 
 const heardIn = (id: string) => job.value?.signs.filter((sign) => sign.id.startsWith(`${id}-`)) ?? [];
 const answered = computed(() => job.value?.signs.filter(({ source }) => source === 'asked') ?? []);
-const notUnderstood = (text: string): readonly string[] => understand(text, signs.value).left;
+const read = (text: string) => understand(text, signs.value, store.knowledge?.ownPhrases);
+const notUnderstood = (text: string): readonly string[] => read(text).left;
+/** What can be read two ways is asked back, until it is answered or waved off. */
+const waved = ref<readonly string[]>([]);
+const asksOf = (id: string, text: string) =>
+  read(text).asks.filter(
+    (ask) => !waved.value.includes(`${id}/${ask.sign}`) && !job.value?.signs.some(({ sign }) => sign === ask.sign),
+  );
+const attemptsOf = (id: string) => job.value?.attempts.filter((attempt) => attempt.id.startsWith(`${id}-tried`)) ?? [];
+const codesOf = (id: string) => job.value?.codes.filter((code) => code.id.startsWith(`${id}-code`)) ?? [];
+const mayTeach = computed(() => shop.person?.role === 'lead' || shop.person?.role === 'owner');
 const signName = (id: string): string => signs.value.find((sign) => sign.id === id)?.name ?? id;
 
 const LEAST_BITS = 0.01;
@@ -66,11 +76,48 @@ const nothing = computed(() => job.value !== null && job.value.told.length === 0
             </button></span
           >
         </p>
-        <p v-else class="mt-1 text-sm text-brass">
+        <p v-if="attemptsOf(each.id).length + codesOf(each.id).length > 0" class="mt-1.5 text-note">
+          <span class="text-sm text-soft">Taken down: </span>
+          <span v-for="code in codesOf(each.id)" :key="code.id" class="code mr-3 font-semibold">{{ code.code }}</span>
+          <span v-for="attempt in attemptsOf(each.id)" :key="attempt.id" class="mr-3 font-semibold"
+            >{{ OPTIONS[attempt.option].toLowerCase() }}: {{ attempt.helped ? 'helped' : 'did not help' }}</span
+          >
+        </p>
+        <div
+          v-for="ask in asksOf(each.id, each.text)"
+          :key="ask.sign"
+          class="mt-2 border-l-4 border-brass pl-3"
+          role="status"
+        >
+          <p class="font-semibold">“{{ ask.phrase }}”: which is meant?</p>
+          <div v-if="open" class="mt-1 flex flex-wrap gap-2">
+            <button type="button" class="quiet" @click="answer(ask.sign, ask.readings[0].outcome)">
+              {{ ask.readings[0].words }}
+            </button>
+            <button type="button" class="quiet" @click="waved = [...waved, `${each.id}/${ask.sign}`]">
+              {{ ask.readings[1].words }}
+            </button>
+          </div>
+        </div>
+        <p
+          v-if="
+            heardIn(each.id).length + attemptsOf(each.id).length + codesOf(each.id).length === 0 &&
+            asksOf(each.id, each.text).length === 0
+          "
+          class="mt-1 text-sm text-brass"
+        >
           Nothing that can be weighed was understood; the words are kept. Say it in other words, or pick below.
         </p>
-        <p v-if="heardIn(each.id).length > 0 && notUnderstood(each.text).length > 0" class="mt-1 text-sm text-soft">
-          Kept, not weighed: {{ notUnderstood(each.text).join('; ') }}
+        <p v-if="notUnderstood(each.text).length > 0" class="mt-1 text-sm text-soft">
+          Kept, not weighed:
+          <span v-for="clause in notUnderstood(each.text)" :key="clause" class="mr-3"
+            >“{{ clause }}”<RouterLink
+              v-if="mayTeach"
+              class="link ml-1"
+              :to="{ path: '/knowledge', query: { teach: clause } }"
+              >teach it</RouterLink
+            ></span
+          >
         </p>
       </li>
     </ol>

@@ -27,7 +27,7 @@ const rows = computed(() =>
     return {
       cause,
       line,
-      strong: index < 2 && cause.share >= 0.15,
+      strong: cause.standing === 'proved' || (index < 2 && cause.share >= 0.15),
       speaks: speaks.join(', '),
       height: Math.max(3, line.bars.length) * ROW + 14,
     };
@@ -91,7 +91,7 @@ const rows = computed(() =>
           <span
             class="figure w-20 shrink-0 text-right"
             :class="strong ? 'text-title' : 'text-base font-semibold text-soft'"
-            >{{ shareWords(cause.share) }}</span
+            >{{ cause.standing === 'proved' ? 'seen' : shareWords(cause.share) }}</span
           >
         </button>
         <slot v-if="chosen === cause.id" name="detail" :cause="cause" />

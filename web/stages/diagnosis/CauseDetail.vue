@@ -27,6 +27,7 @@ const sides = computed(() => [
   { title: 'Speaks for it', rows: weighed.value.filter(({ bits }) => bits > 0) },
   { title: 'Speaks against it', rows: weighed.value.filter(({ bits }) => bits < 0) },
 ]);
+const once = computed(() => props.ranked.evidence.filter(({ countedAs }) => countedAs !== null).length);
 const said = (bits: number): string => formatNumber({ value: Math.abs(bits), unit: 'V' }, { decimals: 1 });
 </script>
 
@@ -34,7 +35,11 @@ const said = (bits: number): string => formatNumber({ value: Math.abs(bits), uni
   <div class="mb-3 border-l-2 border-bottle bg-card px-4 py-3">
     <p>
       {{ cause.about
-      }}<span v-if="!cause.throttle" class="font-semibold text-brass"> No work on the throttle will cure it.</span>
+      }}<span v-if="!cause.throttle" class="font-semibold text-brass"> No work on the throttle will cure it.</span
+      ><span v-if="ranked.standing === 'proved'" class="font-semibold text-moss"> Seen or measured directly.</span
+      ><span v-else-if="ranked.standing === 'ruled out'" class="font-semibold text-soft">
+        Ruled out by what was seen.</span
+      >
     </p>
     <div class="mt-2 grid gap-x-8 gap-y-3 sm:grid-cols-2">
       <div v-for="side in sides" :key="side.title">
@@ -53,6 +58,10 @@ const said = (bits: number): string => formatNumber({ value: Math.abs(bits), uni
         <p v-else class="text-sm text-soft">Nothing of weight.</p>
       </div>
     </div>
+    <p v-if="once > 0" class="mt-2 text-sm text-soft">
+      {{ once === 1 ? 'One finding is' : `${once} findings are` }} another view of what is weighed already, and counted
+      once.
+    </p>
     <p class="mt-2 text-sm text-soft">
       Weights in bits: one bit doubles the odds. Findings are weighed in the order they were met.
     </p>

@@ -8,8 +8,9 @@ import {
   type Sign,
   type TypedField,
   typedFields,
+  type UnitRef,
 } from '../../../core/diagnose/index.ts';
-import type { When } from '../../../core/job/index.ts';
+import { whereIs, type When } from '../../../core/job/index.ts';
 import { fieldIn } from '../../../core/quantity/index.ts';
 import { figuresOf } from '../../../core/vehicle/index.ts';
 import CautionStack from '../../parts/CautionStack.vue';
@@ -27,6 +28,8 @@ const props = defineProps<{
   when: When;
   name: (cause: string) => string;
   leaders?: readonly string[];
+  /** Every unit of the vehicle: a look at one of several says at which. */
+  units?: readonly UnitRef[];
 }>();
 const emit = defineEmits<{ done: [] }>();
 const store = useJob();
@@ -34,12 +37,22 @@ const form = useForm();
 const first = ref('');
 const second = ref('');
 const skipping = ref(false);
+const at = ref('');
+const places = computed(() => (props.units ?? []).filter(({ kind }) => props.sign.of.includes(kind)));
+const several = computed(() => places.value.length > 1);
+const unit = computed(() =>
+  several.value ? places.value[Number(at.value)] : places.value.length === 1 ? places.value[0] : undefined,
+);
+/** Nobody has said at which of several it was made. */
+const unplaced = computed(() => several.value && (at.value === '' || unit.value === undefined));
+const asked = ref(false);
 const why = ref('');
 
 watch(
   () => props.sign.id,
   () => {
-    first.value = second.value = why.value = '';
+    first.value = second.value = why.value = at.value = '';
+    asked.value = false;
     skipping.value = false;
     form.clear();
   },
@@ -83,8 +96,10 @@ const outcomeName = computed(() => {
 const judgedPreview = computed(() => (judged.value?.ok ? previewOf(judged.value.outcome) : []));
 
 function record(outcome: string, values: readonly string[]): void {
-  if (form.send('record-check', { id: freshId(), check: props.sign.id, outcome, typed: [...values], when: props.when }))
-    emit('done');
+  asked.value = unplaced.value;
+  if (unplaced.value) return;
+  const made = { id: freshId(), check: props.sign.id, outcome, typed: [...values], when: props.when };
+  if (form.send('record-check', unit.value === undefined ? made : { ...made, unit: unit.value })) emit('done');
 }
 function passOver(): void {
   if (form.send('pass-over-check', { id: freshId(), check: props.sign.id, why: why.value })) emit('done');
@@ -117,6 +132,21 @@ function passOver(): void {
       ><template v-else> {{ method.normal }}</template>
     </p>
 
+    <fieldset v-if="several" class="grid gap-1">
+      <legend class="text-sm font-bold">On which one</legend>
+      <label
+        v-for="(place, index) in places"
+        :key="whereIs(place)"
+        class="flex min-h-11 cursor-pointer items-center gap-2 has-checked:font-bold"
+      >
+        <input v-model="at" type="radio" name="unit" :value="String(index)" class="size-5 accent-bottle" />
+        {{ whereIs(place) }}
+      </label>
+      <p v-if="asked && unplaced" class="text-sm font-semibold text-alarm" role="alert">
+        Say first on which one: they look alike, and only one of them has it.
+      </p>
+    </fieldset>
+
     <form v-if="entry.kind !== 'choice'" class="grid gap-2" @submit.prevent="record('', typed)">
       <div class="grid gap-2" :class="wanted.length > 1 ? 'grid-cols-2' : ''">
         <FigureField
@@ -143,6 +173,20 @@ function passOver(): void {
         >
       </p>
       <button type="submit" class="primary" :disabled="!filled">Record the reading</button>
+      <details>
+        <summary class="min-h-9 py-1.5 text-sm font-semibold text-soft">No gauge at hand</summary>
+        <div class="mt-1 flex flex-wrap gap-2">
+          <button
+            v-for="outcome in sign.outcomes"
+            :key="outcome.id"
+            type="button"
+            class="quiet text-note"
+            @click="record(outcome.id, [])"
+          >
+            {{ outcome.name }}
+          </button>
+        </div>
+      </details>
     </form>
     <div v-else class="grid gap-2">
       <button

@@ -12,11 +12,13 @@ import CauseDetail from './CauseDetail.vue';
 import CheckPanel from './CheckPanel.vue';
 import ExplainLine from './ExplainLine.vue';
 import FindingsList from './FindingsList.vue';
+import ForeignPanel from './ForeignPanel.vue';
 import OwnCheck from './OwnCheck.vue';
 import VariantForm from './VariantForm.vue';
-import { useDiagnosis } from './useDiagnosis.ts';
+import { useCheckOrder } from './useCheckOrder.ts';
 
-const { store, diagnosis, signs, causes, checks, turns, leader, nameOf, shortOf, says } = useDiagnosis();
+const { store, diagnosis, signs, causes, checks, turns, leader, nameOf, shortOf, says, enough, saves, opens } =
+  useCheckOrder();
 const job = computed(() => store.job);
 const closed = computed(() => job.value?.status === 'closed');
 const chosen = ref<string | null>(null);
@@ -49,13 +51,22 @@ function pick(id: string): void {
 <template>
   <StageFrame v-if="job" stage="diagnose" title="Diagnose before touching">
     <template #head>
-      <ExplainLine v-if="diagnosis" :diagnosis="diagnosis" :name="nameOf" :says="says" />
+      <ExplainLine
+        v-if="diagnosis"
+        :diagnosis="diagnosis"
+        :name="nameOf"
+        :says="says"
+        :check="(id) => signs.find((sign) => sign.id === id)?.name ?? id"
+        :planned="job.planned !== null"
+        :closed="closed"
+      />
       <h2 v-else class="text-heading">Diagnose before touching</h2>
       <a v-if="current && !closed" href="#next-check" class="primary mt-3 lg:hidden!"
         >Next: {{ current.sign.name }}<span aria-hidden="true">↓</span></a
       >
     </template>
     <KnowledgeMissing />
+    <ForeignPanel :job="job" />
     <div v-if="diagnosis" class="mt-3">
       <BeliefChart
         v-model:chosen="chosen"
@@ -65,7 +76,7 @@ function pick(id: string): void {
         :ordinary="(finding) => isOrdinary(signs, finding)"
       >
         <template #detail="{ cause }">
-          <CauseDetail v-if="causes.get(cause.id)" :ranked="cause" :cause="causes.get(cause.id)!" :says="says" />
+          <CauseDetail v-if="causes.get(cause.cause)" :ranked="cause" :cause="causes.get(cause.cause)!" :says="says" />
         </template>
       </BeliefChart>
       <div class="mt-2 flex flex-wrap gap-x-5">
@@ -91,7 +102,17 @@ function pick(id: string): void {
 
     <template #why>
       <section v-if="!closed && current" id="next-check" aria-label="Do this next" class="scroll-mt-2">
-        <p class="text-sm text-soft">{{ picked === null ? 'Do this next' : 'Your choice' }}</p>
+        <div v-if="enough && picked === null" class="mb-3 border-l-4 border-moss pl-3" role="status">
+          <p class="font-semibold">No check would change the plan: go on.</p>
+          <RouterLink class="link" :to="`/jobs/${job.id}/decide`">To Decide</RouterLink>
+        </div>
+        <p class="text-sm text-soft">
+          {{ picked !== null ? 'Your choice' : enough ? 'If you want to know more' : 'Do this next'
+          }}<template v-if="saves(current.sign.id)"> · saves {{ saves(current.sign.id) }} in the plan</template>
+        </p>
+        <p v-if="opens(current.sign.id)" class="text-sm text-soft">
+          It also opens the way to “{{ opens(current.sign.id)?.toLowerCase() }}”.
+        </p>
         <CheckPanel
           class="mt-0.5"
           :sign="current.sign"
@@ -99,6 +120,7 @@ function pick(id: string): void {
           :when="when"
           :name="shortOf"
           :leaders="diagnosis?.ranking.causes.slice(0, 2).map(({ id }) => id) ?? []"
+          :units="diagnosis?.subject.units ?? []"
           @done="picked = null"
         />
       </section>

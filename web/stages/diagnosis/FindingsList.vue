@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Sign } from '../../../core/diagnose/index.ts';
-import type { Job, JobDiagnosis } from '../../../core/job/index.ts';
+import { findingWords, type Sign } from '../../../core/diagnose/index.ts';
+import { type Job, type JobDiagnosis, whereIs } from '../../../core/job/index.ts';
 import { useForm } from '../useForm.ts';
 
 /** Everything found, with where it came from; what was said can be struck out, what was checked can be repeated. */
@@ -19,6 +19,7 @@ const SOURCES = {
   checked: 'checked',
   adapter: 'read from the vehicle',
   compared: 'compared',
+  tried: 'tried before',
 } as const;
 const signOf = (id: string) => props.signs.find((sign) => sign.id === id);
 const found = computed(() =>
@@ -29,8 +30,9 @@ const found = computed(() =>
       return {
         ...finding,
         name: sign?.name ?? finding.sign,
-        words: sign?.outcomes.find(({ id }) => id === finding.outcome)?.found ?? finding.outcome,
+        words: `${findingWords(props.signs, finding)}${finding.unit && finding.unit.place !== 'only' ? `, ${whereIs(finding.unit)}` : ''}`,
         struck: finding.source === 'said' || finding.source === 'asked',
+        attempt: props.job.attempts.some(({ id }) => id === finding.id),
         canRepeat: sign?.kind === 'check' && finding.source === 'checked',
       };
     }),
@@ -59,6 +61,14 @@ const closed = computed(() => props.job.status === 'closed');
           type="button"
           class="link min-h-8 text-sm"
           @click="form.send('strike-sign', { id: each.id })"
+        >
+          Strike out<span class="sr-only"> {{ each.words }}</span>
+        </button>
+        <button
+          v-else-if="each.attempt && !closed"
+          type="button"
+          class="link min-h-8 text-sm"
+          @click="form.send('strike-attempt', { id: each.id })"
         >
           Strike out<span class="sr-only"> {{ each.words }}</span>
         </button>

@@ -8,7 +8,7 @@ import {
   signsFor,
   whatWouldChange,
 } from '../../../core/diagnose/index.ts';
-import { diagnoseJob } from '../../../core/job/index.ts';
+import { diagnoseJob, whereIs } from '../../../core/job/index.ts';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 
@@ -53,12 +53,36 @@ export function useDiagnosis() {
   const questions = computed(() => proposalsOf(['symptom', 'circumstance', 'history']));
 
   const leader = computed(() => diagnosis.value?.ranking.causes[0] ?? null);
-  const turns = computed(() => (leader.value === null ? [] : whatWouldChange(leader.value.id, checks.value)));
-  const nameOf = (cause: string): string => causes.value.get(cause)?.name ?? cause;
-  const shortOf = (cause: string): string => causes.value.get(cause)?.short ?? cause;
+  const turns = computed(() =>
+    leader.value === null ? [] : whatWouldChange(leader.value.id, checks.value, models.value),
+  );
+  /** Names of what is ranked: a cause, and where there are several units of its kinds the one at which it sits. */
+  const placed = computed(() => new Map(models.value.map((model) => [model.id, model])));
+  const named = (id: string, words: (cause: string) => string): string => {
+    const model = placed.value.get(id);
+    const cause = words(model?.cause ?? id.split('@')[0] ?? id);
+    return model?.unit && model.id !== model.cause ? `${cause}, ${whereIs(model.unit)}` : cause;
+  };
+  const nameOf = (id: string): string => named(id, (cause) => causes.value.get(cause)?.name ?? cause);
+  const shortOf = (id: string): string => named(id, (cause) => causes.value.get(cause)?.short ?? cause);
   const says = (finding: { readonly sign: string; readonly outcome: string }): string =>
     findingWords(signs.value, finding);
-  return { store, shop, diagnosis, signs, causes, models, checks, questions, leader, turns, nameOf, shortOf, says };
+  return {
+    store,
+    shop,
+    diagnosis,
+    signs,
+    causes,
+    models,
+    checks,
+    questions,
+    options,
+    leader,
+    turns,
+    nameOf,
+    shortOf,
+    says,
+  };
 }
 
 /** A share as people read it: “< 1 %”. */

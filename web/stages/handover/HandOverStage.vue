@@ -10,6 +10,7 @@ import TextField from '../../parts/TextField.vue';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import SavedLink from '../SavedLink.vue';
+import OpenPoints from './OpenPoints.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
 
@@ -123,6 +124,7 @@ function handOver(): void {
             <li v-if="gaps.length > 4">and {{ gaps.length - 4 }} more</li>
           </ul>
         </div>
+        <OpenPoints :job="job" />
         <form class="grid gap-3" @submit.prevent="handOver">
           <FigureField
             v-model="minutes"
