@@ -130,6 +130,12 @@ export const settings = z.strictObject({
   dayPriceMinor: minor,
   /** Diagnosing again and good will, when a job comes back. */
   comebackMinor: minor,
+  /** Within how many days, and what distance or running time, the same complaint is a comeback. */
+  comebackWithin: z.strictObject({
+    days: z.number().int().min(0).max(1000),
+    km: z.number().int().min(0).max(200_000),
+    h: z.number().int().min(0).max(5000),
+  }),
 });
 /** The type of {@link settings}. */
 export type Settings = z.infer<typeof settings>;

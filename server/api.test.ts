@@ -75,11 +75,12 @@ describe('commands', () => {
     const reply = await openJob(server, 'first').expect(201);
     expect(reply.body).toMatchObject({
       jobId: 'first',
-      version: 2,
+      version: 3,
       repeated: false,
       events: [
         { seq: 1, type: 'job-opened', by: 'tomas', data: { number: 228 } },
         { seq: 2, type: 'knowledge-chosen', data: { version: 1 } },
+        { seq: 3, type: 'complaint-told', data: { id: 'opening', text: 'Hunts.', heard: [{ sign: 'hunting' }] } },
       ],
     });
     await openJob(server, 'second', { reading: { value: 148_300, unit: 'km' } }).expect(201);
@@ -94,28 +95,28 @@ describe('commands', () => {
       id: 'twice',
       at: NOW,
       by: 'tomas',
-      seen: 2,
+      seen: 3,
       type: 'note-symptom',
       data: { id: 's1', text: 'hunting idle' },
     };
     await server.http.post('/api/jobs/first/commands').send(body).expect(201);
     const again = await server.http.post('/api/jobs/first/commands').send(body).expect(200);
-    expect(again.body).toMatchObject({ repeated: true, version: 3, events: [{ seq: 3 }] });
-    expect((await server.http.get('/api/jobs/first')).body.version).toBe(3);
+    expect(again.body).toMatchObject({ repeated: true, version: 4, events: [{ seq: 4 }] });
+    expect((await server.http.get('/api/jobs/first')).body.version).toBe(4);
   });
   it('re-decide a stale command against the job as it is, and refuse only a true conflict', async () => {
     const note = await server
-      .send('first', 'make-note', { id: 'n1', stage: 'strip', text: 'rusty' }, { seen: 2 })
+      .send('first', 'make-note', { id: 'n1', stage: 'strip', text: 'rusty' }, { seen: 3 })
       .expect(201);
-    expect(note.body.events.map(({ seq }: { seq: number }) => seq)).toEqual([3, 4]);
+    expect(note.body.events.map(({ seq }: { seq: number }) => seq)).toEqual([4, 5]);
     const conflict = await server
-      .send('first', 'note-symptom', { id: 's2', text: 'Hunting idle' }, { seen: 2 })
+      .send('first', 'note-symptom', { id: 's2', text: 'Hunting idle' }, { seen: 3 })
       .expect(409);
     expect(conflict.body.error).toMatchObject({ code: 'already-there' });
   });
   it('answer a job from a version on, and say when there is none', async () => {
-    const reply = await server.http.get('/api/jobs/first').query({ since: 3 }).expect(200);
-    expect((reply.body as JobReply).events.map(({ seq }) => seq)).toEqual([4]);
+    const reply = await server.http.get('/api/jobs/first').query({ since: 4 }).expect(200);
+    expect((reply.body as JobReply).events.map(({ seq }) => seq)).toEqual([5]);
     await server.http.get('/api/jobs/none').expect(404);
   });
   it('list jobs by state and page them', async () => {

@@ -45,9 +45,9 @@ it('one stream tells of every job and every list that was changed, once it is on
   await server.http.post('/api/stock/nothing/movements').send({ by: 'wen', movement }).expect(404);
   await server.http.put('/api/references?x=1').send({ by: 'nobody' }).expect(400);
   expect(await changes(reader, 4)).toEqual([
-    { kind: 'job', id: 'j', version: 2 },
-    { kind: 'job', id: 'other', version: 2 },
     { kind: 'job', id: 'j', version: 3 },
+    { kind: 'job', id: 'other', version: 3 },
+    { kind: 'job', id: 'j', version: 4 },
     { kind: 'rows', list: 'stock' },
   ]);
   await reader.cancel();

@@ -167,7 +167,7 @@ export function createServices(
     oneGo,
     keeper,
     hub,
-    results: (throttle) => shopResults(db, throttle),
+    results: (throttle) => shopResults(db, throttle, settings.read('comeback-within')),
     trial: (before, after) => tryKnowledge({ db, jobs, families }, before, after),
     pictures,
     now,

@@ -112,11 +112,9 @@ export function problemOf(input: ChooseInput, ways: readonly Way[]): Problem {
     const cures = new Float64Array(places.length);
     const life = new Float64Array(places.length);
     for (const [slot, place] of places.entries()) {
-      const [a, b] = [slots.first[slot] ?? -1, slots.second[slot] ?? -1];
-      if (a >= 0) continue;
+      if ((slots.first[slot] ?? -1) >= 0) continue;
       cures[slot] = moved(curesAt(way.terms, place, input.causes), factor);
       life[slot] = lifeAt(way.terms, place, input.causes, input.per);
-      void b;
     }
     for (const slot of places.keys()) {
       const [a, b] = [slots.first[slot] ?? -1, slots.second[slot] ?? -1];

@@ -16,9 +16,8 @@ export async function saloonWaitsForSeal(player: Player, now: number): Promise<v
     vehicleId: 'saloon',
     reading: { value: 171_380, unit: 'km' },
     readingReason: '',
-    complaint: 'Hunts warm, clatters behind the plenum with the key on.',
+    complaint: 'Hunts when warm, clatters behind the plenum with the key on.',
   });
-  await player.do('tell-complaint', { id: player.id(), text: 'Hunts when warm and clicks with the key on.' });
   await player.do('read-code', { id: player.id(), code: 'P0505', status: 'stored', when: 'before', note: 'left bank' });
   await player.do('read-codes-out', { when: 'before' });
   await checkDone(player, 'valve-moves', 'clicks', 6);
@@ -47,7 +46,6 @@ export async function minibusInPieces(player: Player, now: number): Promise<void
     readingReason: '',
     complaint: 'No power uphill, limp mode twice this week.',
   });
-  await player.do('tell-complaint', { id: player.id(), text: 'Limp mode uphill twice this week.' });
   await player.do('read-codes-out', { when: 'before' });
   await checkDone(player, 'duct-off-look', 'ring', 8);
   await decide(player, { choice: 'clean-bench', reason: 'coke closes half the flap; motor moves freely' });

@@ -35,7 +35,6 @@ export async function finishedVan(player: Player): Promise<void> {
     readingReason: '',
     complaint: 'Dips at every stop and twice went out.',
   });
-  await player.do('tell-complaint', { id: player.id(), text: 'Dips at every stop and twice went out.' });
   await player.do('read-code', { id: player.id(), code: 'P0506', status: 'stored', when: 'before', note: '' });
   await player.do('read-codes-out', { when: 'before' });
   await player.do('take-measurement', { id: player.id(), kind: 'idle-rpm', when: 'before', value: 610 });
@@ -93,7 +92,6 @@ export async function finishedFarm(player: Player): Promise<void> {
     readingReason: '',
     complaint: 'Hunts up and down at the gate, worse when cold.',
   });
-  await player.do('tell-complaint', { id: player.id(), text: 'Hunts up and down at the gate, worse when cold.' });
   await player.do('read-code', { id: player.id(), code: 'P0505', status: 'stored', when: 'before', note: '' });
   await player.do('read-codes-out', { when: 'before' });
   await player.do('tell-history', { since: 'since harvest', doneBefore: 'plugs and leads last year' });

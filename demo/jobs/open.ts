@@ -24,7 +24,6 @@ export async function busInRefit(player: Player, now: number): Promise<void> {
     readingReason: '',
     complaint: 'Hunts at the quay, stalls when it comes to rest.',
   });
-  await player.do('tell-complaint', { id: player.id(), text: 'Hunts at the quay, stalls when it comes to rest.' });
   await player.do('answer-question', { id: player.id(), sign: 'temperature', outcome: 'cold' });
   await player.do('read-code', {
     id: player.id(),
@@ -192,7 +191,6 @@ export async function farmWaitsForPart(player: Player, now: number): Promise<voi
     readingReason: '',
     complaint: 'Throttle snatches when pulling away.',
   });
-  await player.do('tell-complaint', { id: player.id(), text: 'Throttle snatches when pulling away.' });
   await player.do('read-codes-out', { when: 'before' });
   await checkDone(player, 'duct-off-look', 'ring', 8);
   await checkDone(player, 'shaft-play', 'none', 4);
@@ -213,7 +211,6 @@ export async function launchOiled(player: Player): Promise<void> {
     readingReason: '',
     complaint: 'Trolls too fast and clicks with the key on.',
   });
-  await player.do('tell-complaint', { id: player.id(), text: 'Trolls too fast and clicks with the key on.' });
   await checkDone(player, 'valve-moves', 'clicks', 4);
   await decide(player, { choice: 'rebuild', reason: 'stepper stuck with salt; body still flat' });
   for (const stage of ['complaint', 'diagnose', 'decide', 'prepare'] as const)
@@ -263,9 +260,8 @@ export async function fourOnBench(player: Player, now: number): Promise<void> {
     vehicleId: 'four',
     reading: { value: 58_410, unit: 'km' },
     readingReason: '',
-    complaint: 'Uneven at idle, stalls at the ferry ramp.',
+    complaint: 'Uneven at idle and stalls when it comes to rest, always at the ferry ramp.',
   });
-  await player.do('tell-complaint', { id: player.id(), text: 'Uneven at idle and stalls when it comes to rest.' });
   await player.do('read-codes-out', { when: 'before' });
   await checkDone(player, 'duct-off-look', 'ring', 8);
   await checkDone(player, 'light-gap', 'blocked', 6);

@@ -56,6 +56,7 @@ export function houseRoutes(services: Services): Router {
           'rate-per-hour-minor': String(given.ratePerHourMinor),
           'day-price-minor': String(given.dayPriceMinor),
           'comeback-minor': String(given.comebackMinor),
+          'comeback-within': JSON.stringify(given.comebackWithin),
         },
         actor,
       );

@@ -1,23 +1,26 @@
 import type { Database } from 'better-sqlite3';
 import type { OptionId, ShopResult } from '../../core/choose/index.ts';
-
-/** A vehicle back within so many days for the same kind of work was not cured. */
-export const COMEBACK_DAYS = 90;
+import type { Comeback } from '../../core/job/index.ts';
 
 /**
  * What the shop has seen of each option on engines with this throttle: jobs handed over at least once, cured unless
- * they were opened again or the vehicle had another throttle job within {@link COMEBACK_DAYS}.
+ * they were opened again or the vehicle had another throttle job within the shop's days and distance of a comeback.
  */
-export function shopResults(db: Database, throttle: string): ShopResult[] {
+export function shopResults(db: Database, throttle: string, within: Comeback): ShopResult[] {
   return db
-    .prepare<[number, string], { choice: OptionId; cured: number; came_back: number }>(
-      `SELECT choice, SUM(1 - back) AS cured, SUM(back) AS came_back FROM (
+    .prepare<Comeback & { readonly throttle: string }, { choice: OptionId; cured: number; came_back: number }>(
+      `WITH handed AS (
+         SELECT d.*, j.reading_unit = 'h' AS hours,
+           j.reading * CASE j.reading_unit WHEN 'mi' THEN 1.609344 ELSE 1 END AS meter
+         FROM job_decision d JOIN job_summary j ON j.job_id = d.job_id)
+       SELECT choice, SUM(1 - back) AS cured, SUM(back) AS came_back FROM (
          SELECT d.choice, d.reopened > 0 OR EXISTS (
-           SELECT 1 FROM job_decision later WHERE later.vehicle_id = d.vehicle_id AND later.choice <> 'elsewhere'
-             AND later.opened_at > d.closed_at AND julianday(later.opened_at) - julianday(d.closed_at) <= ?) AS back
-         FROM job_decision d WHERE d.throttle = ? AND (d.closed_at IS NOT NULL OR d.reopened > 0))
+           SELECT 1 FROM handed later WHERE later.vehicle_id = d.vehicle_id AND later.choice <> 'elsewhere'
+             AND later.opened_at > d.closed_at AND julianday(later.opened_at) - julianday(d.closed_at) <= :days
+             AND later.hours = d.hours AND later.meter - d.meter <= iif(d.hours, :h, :km)) AS back
+         FROM handed d WHERE d.throttle = :throttle AND (d.closed_at IS NOT NULL OR d.reopened > 0))
        GROUP BY choice ORDER BY choice`,
     )
-    .all(COMEBACK_DAYS, throttle)
+    .all({ ...within, throttle })
     .map(({ choice, cured, came_back }) => ({ option: choice, cured, cameBack: came_back }));
 }

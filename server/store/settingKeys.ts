@@ -38,9 +38,6 @@ const json = <T>(inner: z.ZodType<T>) =>
 /** Ten million in the smallest coin: more than any workshop's hour costs. */
 const money = whole(0, 1_000_000_000);
 
-/** How far a comeback reaches. */
-const far = (high: number) => z.number().int().min(0).max(high);
-
 /** Air changes an hour. */
 const rate = z.number().min(0).max(100);
 const cubicMetres = z
@@ -65,7 +62,7 @@ export const SETTINGS = {
   'comeback-minor': setting('the price of a comeback', money, 0),
   'comeback-within': setting<Comeback>(
     'within what the same complaint is a comeback',
-    json(z.strictObject({ km: far(200_000), h: far(5000), days: far(1000) })),
+    json(settings.shape.comebackWithin),
     NO_CONTEXT.comeback,
   ),
   'first-job-number': setting('the first job’s number', whole(1, 9_999_999), 1),

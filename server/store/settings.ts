@@ -70,6 +70,7 @@ export class Settings {
       ratePerHourMinor: this.read('rate-per-hour-minor'),
       dayPriceMinor: this.read('day-price-minor'),
       comebackMinor: this.read('comeback-minor'),
+      comebackWithin: this.read('comeback-within'),
     };
   }
 

@@ -13,6 +13,7 @@ export const ROUTES: readonly (readonly ['post' | 'put', string])[] = [
   ['put', '/units/bus-tb'],
   ['post', '/units/bus-tb/life'],
   ['post', '/knowledge'],
+  ['post', '/knowledge/trials'],
   ['post', '/adapter/read'],
   ['post', '/adapter/clear'],
   ['put', '/house-rules/where'],

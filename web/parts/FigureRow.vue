@@ -5,6 +5,6 @@ defineProps<{ label: string }>();
 <template>
   <div class="flex items-baseline justify-between gap-4 py-2">
     <dt>{{ label }}</dt>
-    <dd class="text-right font-bold"><slot /></dd>
+    <dd class="shrink-0 text-right font-bold"><slot /></dd>
   </div>
 </template>

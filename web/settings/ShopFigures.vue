@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue';
 import { isTimeZone, sayTime } from '../../core/days/index.ts';
-import { decimalsOf, typedMoney } from '../../core/quantity/index.ts';
+import { decimalsOf, FIELDS, typedMoney } from '../../core/quantity/index.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import FieldBox from '../parts/FieldBox.vue';
 import FigureField from '../parts/FigureField.vue';
-import { minorIn } from '../parts/numberIn.ts';
+import { minorIn, numberIn } from '../parts/numberIn.ts';
 import TextField from '../parts/TextField.vue';
 import { ApiError } from '../data/api.ts';
 import { useMinute } from '../stores/clock.ts';
@@ -20,12 +20,12 @@ const problem = ref('');
 const fields = ref<Readonly<Record<string, string>>>({});
 const kept = ref(false);
 
-const text = reactive({ shopName: '', currency: '', timeZone: '', rate: '', day: '', comeback: '' });
+const text = reactive({ shopName: '', currency: '', timeZone: '', rate: '', day: '', comeback: '', days: '', km: '', h: '' });
 const measures = ref<'US' | 'imperial' | 'ask' | null>('ask');
 watch(
   () => shop.settings,
   (known) => {
-    const { shopName, currency, timeZone, ratePerHourMinor, dayPriceMinor, comebackMinor } = known;
+    const { shopName, currency, timeZone, ratePerHourMinor, dayPriceMinor, comebackMinor, comebackWithin } = known;
     const money = (minor: number): string => typedMoney(minor, currency);
     Object.assign(text, {
       shopName,
@@ -34,11 +34,15 @@ watch(
       rate: money(ratePerHourMinor),
       day: money(dayPriceMinor),
       comeback: money(comebackMinor),
+      days: String(comebackWithin.days),
+      km: String(comebackWithin.km),
+      h: String(comebackWithin.h),
     });
     measures.value = known.measures ?? 'ask';
   },
   { immediate: true },
 );
+const REACHES = { days: FIELDS.days, km: FIELDS.odometerKm, h: FIELDS.runningHours } as const;
 const decimals = computed(() => decimalsOf(text.currency));
 const coins = computed(() =>
   decimals.value === 0 ? 'Whole amounts only' : `${decimals.value} decimals, as in ${typedMoney(1250, text.currency)}`,
@@ -54,6 +58,17 @@ async function keep(): Promise<void> {
       .filter(([, minor]) => Number.isNaN(minor) || minor < 0)
       .map(([name]) => [`settings.${name}`, `Expected an amount in ${currency}, zero or more.`]),
   );
+  const reaches = Object.entries(REACHES).map(
+    ([name, field]) => [name, numberIn(text[name as keyof typeof REACHES], field)] as const,
+  );
+  fields.value = {
+    ...fields.value,
+    ...Object.fromEntries(
+      reaches
+        .filter(([, value]) => !Number.isInteger(value) || value < 0)
+        .map(([name]) => [`settings.comebackWithin.${name}`, 'Expected a whole number, zero or more.']),
+    ),
+  };
   problem.value = '';
   kept.value = false;
   if (Object.keys(fields.value).length > 0) return;
@@ -67,6 +82,7 @@ async function keep(): Promise<void> {
       dayPriceMinor: 0,
       comebackMinor: 0,
       ...Object.fromEntries(read),
+      comebackWithin: Object.fromEntries(reaches) as Readonly<Record<'days' | 'km' | 'h', number>>,
     });
     kept.value = true;
   } catch (error) {
@@ -126,6 +142,14 @@ async function keep(): Promise<void> {
       field="money"
       :error="fields['settings.comebackMinor']"
     />
+    <fieldset class="sm:col-span-2">
+      <legend class="text-note font-semibold">The same complaint is a comeback within</legend>
+      <div class="mt-1 grid gap-4 sm:grid-cols-3">
+        <FigureField v-model="text.days" :field="FIELDS.days" label="Days" :error="fields['settings.comebackWithin.days']" />
+        <FigureField v-model="text.km" :field="FIELDS.odometerKm" label="and km" :error="fields['settings.comebackWithin.km']" />
+        <FigureField v-model="text.h" :field="FIELDS.runningHours" label="or running hours" :error="fields['settings.comebackWithin.h']" />
+      </div>
+    </fieldset>
     <div class="sm:col-span-2">
       <p v-if="problem" class="mb-2 font-semibold text-alarm" role="alert">{{ problem }}</p>
       <button v-if="mayEdit" type="submit" class="quiet">Keep the figures</button>

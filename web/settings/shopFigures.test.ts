@@ -15,6 +15,7 @@ beforeEach(() => {
     ratePerHourMinor: 5800,
     dayPriceMinor: 4500,
     comebackMinor: 9000,
+    comebackWithin: { days: 90, km: 5000, h: 50 },
   };
 });
 
@@ -35,6 +36,18 @@ describe('what the shop says of itself', () => {
       settings: { timeZone: 'Pacific/Auckland', measures: 'imperial', ratePerHourMinor: 125_000, dayPriceMinor: 4500 },
     });
     expect(wrapper.find('[role="status"]').text()).toBe('Kept.');
+  });
+  it('says how soon the same complaint is a comeback', async () => {
+    const asked = serve({ 'PUT /api/settings': useShop().settings });
+    const wrapper = mount(ShopFigures, { props: { mayEdit: true } });
+    await wrapper.find(field(wrapper, 'Days')).setValue('soon');
+    await wrapper.find('form').trigger('submit');
+    expect(asked).toEqual([]);
+    await wrapper.find(field(wrapper, 'Days')).setValue('120');
+    await wrapper.find(field(wrapper, 'and km')).setValue('7,500 km');
+    await wrapper.find('form').trigger('submit');
+    await flushPromises();
+    expect(asked.at(-1)?.body).toMatchObject({ settings: { comebackWithin: { days: 120, km: 7500, h: 50 } } });
   });
   it('counts in whole amounts where the currency has no decimals', async () => {
     const asked = serve({ 'PUT /api/settings': useShop().settings });

@@ -20,6 +20,7 @@ export const useShop = defineStore('shop', () => {
     ratePerHourMinor: 0,
     dayPriceMinor: 0,
     comebackMinor: 0,
+    comebackWithin: { days: 90, km: 5000, h: 50 },
   });
   const rules = shallowRef<HouseRules>({});
   const tools = shallowRef<readonly Tool[]>([]);

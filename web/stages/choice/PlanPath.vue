@@ -8,7 +8,7 @@ const props = defineProps<{ plan: Plan; large: boolean }>();
 
 const WIDTH = 720;
 const TALL = computed(() => (props.large ? 26 : 16));
-const HEIGHT = computed(() => (props.large ? 76 : 46));
+const HEIGHT = computed(() => (props.large ? 76 : 62));
 /** Where each step stands, by how many there are; the end of the path is at the right. */
 const START = 14;
 const END = 690;

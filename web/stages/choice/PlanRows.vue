@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { Believed, Plan, Way } from '../../../core/choose/index.ts';
-import { formatNumber } from '../../../core/quantity/index.ts';
 import PlanPath from './PlanPath.vue';
 import { daysWords, ofHundred } from './planWords.ts';
 
@@ -15,7 +14,6 @@ defineProps<{
   disabled: boolean;
 }>();
 const chosen = defineModel<string>({ required: true });
-const days = (value: number): string => formatNumber({ value, unit: 'd' as never }, { decimals: 1 });
 const left = (then: readonly Believed[], cause: (believed: Believed) => string): string =>
   then
     .slice(0, 2)
@@ -74,8 +72,8 @@ const left = (then: readonly Believed[], cause: (believed: Believed) => string):
               <span class="text-sm text-soft"> {{ per }}</span></span
             >
             <span
-              ><span class="figure text-lg">{{ days(plan.days) }}</span>
-              <span class="text-sm text-soft"> days off the road</span></span
+              ><span class="figure text-lg">{{ daysWords(plan.days) }}</span>
+              <span v-if="plan.days >= 0.05" class="text-sm text-soft"> off the road</span></span
             >
           </span>
         </span>

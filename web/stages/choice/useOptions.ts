@@ -11,13 +11,13 @@ import {
   type Way,
   wayId,
 } from '../../../core/choose/index.ts';
-import { jobChoice, wayMinutes, whereIs } from '../../../core/job/index.ts';
-import { UNIT_KINDS } from '../../../core/vehicle/index.ts';
+import { jobChoice, unitsOf, wayMinutes } from '../../../core/job/index.ts';
 import type { Procedure } from '../../../core/procedure/index.ts';
 import { format, formatRoundMoney } from '../../../core/quantity/index.ts';
 import { procedureOf } from '../../data/procedures.ts';
 import { readResults } from '../../data/shopRows.ts';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
+import { wayWords } from './planWords.ts';
 
 /** The plans of the job on the screen, worked out; a price being dragged counts before it is kept. */
 export function useOptions() {
@@ -74,11 +74,9 @@ export function useOptions() {
   const per = computed(() =>
     input.value?.per === 'h' ? `per ${PER.h} h` : `per ${format({ value: PER.km, unit: 'km' })}`,
   );
-  /** Several kinds of unit, or several of a kind: then a way says what it is done to. */
-  const wayName = ({ option, terms }: Pick<Way, 'option' | 'terms'>): string => {
-    const name = OPTIONS[option];
-    if (terms.unit) return `${name}: ${whereIs(terms.unit)}`;
-    return terms.kind === undefined ? name : `${name}: ${UNIT_KINDS[terms.kind].toLowerCase()}`;
+  const wayName = (way: Pick<Way, 'option' | 'terms'>): string => {
+    const all = store.job === null ? [] : unitsOf(store.job, store.family);
+    return wayWords(way, all.filter(({ kind }) => kind === way.terms.kind).length);
   };
   return {
     ...base,

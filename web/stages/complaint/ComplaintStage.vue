@@ -17,6 +17,12 @@ const doneBefore = ref(store.job?.doneBefore ?? '');
 const job = computed(() => store.job);
 const open = computed(() => job.value?.status === 'open');
 const leading = computed(() => diagnosis.value?.ranking.causes.slice(0, 3) ?? []);
+/** What the owner said stands once: among what was told, or here in jobs opened before it was weighed at once. */
+const lead = computed(() => {
+  const { planned = null, told = [], complaint = '' } = job.value ?? {};
+  if (planned !== null) return `Planned: ${planned.what}`;
+  return told.some(({ id }) => id === 'opening') ? 'What the owner said, and what was understood' : `The owner said: “${complaint}”`;
+});
 const began = computed(() => (diagnosis.value?.findings.length ?? 0) > 0);
 </script>
 
@@ -25,7 +31,7 @@ const began = computed(() => (diagnosis.value?.findings.length ?? 0) > 0);
     v-if="job"
     stage="complaint"
     title="Complaint"
-    :lead="job.planned === null ? `The owner said: “${job.complaint}”` : `Planned: ${job.planned.what}`"
+    :lead="lead"
   >
     <KnowledgeMissing />
     <p v-if="job.planned !== null" class="mt-3 max-w-prose text-soft">

@@ -101,7 +101,7 @@ const nothing = computed(() => job.value !== null && job.value.told.length === 0
         </div>
         <p
           v-if="
-            heardIn(each.id).length + attemptsOf(each.id).length + codesOf(each.id).length === 0 &&
+            read(each.text).heard.length + attemptsOf(each.id).length + codesOf(each.id).length === 0 &&
             asksOf(each.id, each.text).length === 0
           "
           class="mt-1 text-sm text-brass"
