@@ -91,7 +91,10 @@ export interface KnowledgeReply {
 }
 
 /** What a set of changes would do to past jobs of the shop, before it is kept. */
-export const knowledgeTrial = z.strictObject({ by: id, edits: z.array(knowledgeEdit).min(1, 'Nothing was changed.').max(500) });
+export const knowledgeTrial = z.strictObject({
+  by: id,
+  edits: z.array(knowledgeEdit).min(1, 'Nothing was changed.').max(500),
+});
 
 /** A past job in which another cause would lead. */
 export interface TrialChange {

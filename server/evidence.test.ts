@@ -128,7 +128,11 @@ describe('a new edition of what ships', () => {
       JSON.stringify(own),
     );
     const { knowledge } = createServices(db, join(folder, 'pictures'), () => NOW, 'Europe/London');
-    expect(knowledge.versions()[0]).toMatchObject({ version: 3, by: '', note: expect.stringContaining('1 of the shop') });
+    expect(knowledge.versions()[0]).toMatchObject({
+      version: 3,
+      by: '',
+      note: expect.stringContaining('1 of the shop'),
+    });
     const newest = knowledge.newest();
     expect(newest.edition).toBe(SHIPPED_KNOWLEDGE.edition);
     expect(newest.causes).toHaveLength(SHIPPED_KNOWLEDGE.causes.length);

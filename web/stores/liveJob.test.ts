@@ -36,14 +36,14 @@ describe('a job that others work on too', () => {
 
   it('is asked for once when it has changed, but not for what is known or another', async () => {
     const { load, view } = look();
-    say('j', 2);
+    say('j', useJob().confirmed!.version);
     await vi.advanceTimersByTimeAsync(200);
     say('k', 9);
     FakeStream.say({ kind: 'rows', list: 'stock' });
     await vi.advanceTimersByTimeAsync(200);
     expect(load).not.toHaveBeenCalled();
-    say('j', 3);
-    say('j', 4);
+    say('j', useJob().confirmed!.version + 1);
+    say('j', useJob().confirmed!.version + 2);
     await vi.advanceTimersByTimeAsync(200);
     expect(load).toHaveBeenCalledExactlyOnceWith('j');
     view.unmount();

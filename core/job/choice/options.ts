@@ -4,6 +4,7 @@ import {
   type OptionId,
   type OptionTerms,
   type ShopResult,
+  USUAL,
   usualTerms,
   wayId,
 } from '../../choose/index.ts';
@@ -74,6 +75,16 @@ function setByHand(job: Job, terms: OptionTerms): Partial<OptionTerms> {
   return { partsMinor, minutes, daysOff, life };
 }
 
+/**
+ * What it costs when nothing of a plan cured it: a comeback, a look beyond the throttle, and a new unit after all. Made
+ * from the family's list price, not from this job's, so that a dearer part never makes its own option look better.
+ */
+export function unsolvedMinor(family: EngineFamily | null, shop: ShopFigures): number {
+  const dearest = Math.max(0, ...(family?.unitTypes ?? []).map(({ prices }) => prices.new ?? 0));
+  const minutes = USUAL.elsewhere.minutes + USUAL.replace.minutes;
+  return shop.comebackMinor + dearest + Math.round((minutes * shop.ratePerHourMinor) / 60);
+}
+
 /** What `planOptions` is asked for a job. */
 export function jobChoice(
   job: Job,
@@ -92,6 +103,7 @@ export function jobChoice(
     ratePerHourMinor: shop.ratePerHourMinor,
     dayPriceMinor: shop.dayPriceMinor,
     comebackMinor: shop.comebackMinor,
+    unsolvedMinor: unsolvedMinor(family, shop),
     failed: diagnosis.failed,
     per: job.vehicle.meterUnit === 'h' ? 'h' : 'km',
   };

@@ -230,7 +230,7 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
         :per="per"
         :money="money"
         :day-price-minor="shop.settings.dayPriceMinor"
-        :comeback-minor="shop.settings.comebackMinor"
+        :unsolved-minor="input?.unsolvedMinor ?? 0"
         :chance-flip="chanceFlip"
         :name="wayName"
       />

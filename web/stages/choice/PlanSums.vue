@@ -10,7 +10,8 @@ const props = defineProps<{
   per: string;
   money: (minor: number) => string;
   dayPriceMinor: number;
-  comebackMinor: number;
+  /** What it costs when nothing of it cured. */
+  unsolvedMinor: number;
   chanceFlip: Flip | null;
   name: (way: Flip['below']) => string;
 }>();
@@ -58,7 +59,7 @@ const flips = computed(() => {
       <FigureRow v-if="plan.comebackMinor > 0" label="Failures that show later">{{
         money(Math.round(plan.comebackMinor))
       }}</FigureRow>
-      <FigureRow :label="`${ofHundred(plan.open)} in 100 stay open, at ${money(comebackMinor)}`">{{
+      <FigureRow :label="`${ofHundred(plan.open)} in 100 stay open, at ${money(unsolvedMinor)}`">{{
         money(Math.round(plan.unsolvedMinor))
       }}</FigureRow>
       <FigureRow :label="`${per} that it lasts`">{{ money(Math.round(plan.perUseMinor)) }}</FigureRow>

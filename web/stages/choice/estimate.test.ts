@@ -21,7 +21,7 @@ beforeEach(() => {
 });
 function block(...bodies: CommandBody[]) {
   const shown = showJob([open, ...bodies]);
-  const wrapper = mount(EstimateBlock, { props: { job: shown.job(), terms }, global: { stubs } });
+  const wrapper = mount(EstimateBlock, { props: { job: shown.job(), terms, way: null }, global: { stubs } });
   return { ...shown, wrapper, renew: () => wrapper.setProps({ job: shown.job() }) };
 }
 const amountFields = (wrapper: ReturnType<typeof block>['wrapper']) =>

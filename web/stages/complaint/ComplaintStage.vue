@@ -21,18 +21,15 @@ const leading = computed(() => diagnosis.value?.ranking.causes.slice(0, 3) ?? []
 const lead = computed(() => {
   const { planned = null, told = [], complaint = '' } = job.value ?? {};
   if (planned !== null) return `Planned: ${planned.what}`;
-  return told.some(({ id }) => id === 'opening') ? 'What the owner said, and what was understood' : `The owner said: “${complaint}”`;
+  return told.some(({ id }) => id === 'opening')
+    ? 'What the owner said, and what was understood'
+    : `The owner said: “${complaint}”`;
 });
 const began = computed(() => (diagnosis.value?.findings.length ?? 0) > 0);
 </script>
 
 <template>
-  <StageFrame
-    v-if="job"
-    stage="complaint"
-    title="Complaint"
-    :lead="lead"
-  >
+  <StageFrame v-if="job" stage="complaint" title="Complaint" :lead="lead">
     <KnowledgeMissing />
     <p v-if="job.planned !== null" class="mt-3 max-w-prose text-soft">
       No fault is to be found: a quick look at codes and idle is enough. If something is wrong after all, say so.

@@ -51,7 +51,7 @@ function toggle(sign: string): void {
   if (known === undefined) askForm.send('answer-question', { id: freshId(), sign, outcome: 'yes' });
   else askForm.send('strike-sign', { id: known.id });
 }
-const nothing = computed(() => job.value !== null && job.value.told.length === 0 && answered.value.length === 0);
+const nothing = computed(() => job.value !== null && job.value.signs.length === 0);
 </script>
 
 <template>

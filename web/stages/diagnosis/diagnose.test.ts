@@ -25,7 +25,8 @@ const SUBJECT = { group: 'cable', hasValve: true } as const;
 const MODELS = causesFor(SHIPPED_KNOWLEDGE, SUBJECT);
 const SIGNS = signsFor(SHIPPED_KNOWLEDGE, SUBJECT);
 const sign = (id: string): Sign => SIGNS.find((each) => each.id === id)!;
-const open: CommandBody = { type: 'open-job', data: SAMPLES['open-job'].data };
+/** Words in which nothing is understood: what a test weighs is what it says. */
+const open: CommandBody = { type: 'open-job', data: { ...SAMPLES['open-job'].data, complaint: 'Not right.' } };
 const global = { stubs: { RouterLink: RouterLinkStub, PictureAdd: true, teleport: true } };
 
 /** A job on the screen, with what it is judged by; commands are kept rather than sent. */
@@ -169,7 +170,7 @@ describe('the conversation', () => {
     const { sent } = show({ type: 'tell-complaint', data: { id: 't', text: 'Hunts when cold; the radio crackles.' } });
     const talk = mount(ConversationPanel, { global });
     expect(talk.text()).toContain('idle hunts');
-    expect(talk.text()).toContain('Kept, not weighed: the radio crackles');
+    expect(talk.text().replace(/\s+/g, ' ')).toContain('Kept, not weighed: “the radio crackles”');
     const question = talk.find('[data-question]');
     expect(question.find('h3').text()).toMatch(/\?$/);
     await question.findAll('button').at(-1)!.trigger('click');
@@ -224,7 +225,9 @@ describe('what is said aloud', () => {
         diagnosis: diagnoseJob(job, SHIPPED_KNOWLEDGE, SAMPLE_FAMILY),
         name: (id: string) => id,
         says: ({ sign: id }: { sign: string }) => id,
+        check: (id: string) => id,
       },
+      global,
     }).text();
   };
   const answer = (id: string, outcome = 'yes'): CommandBody => ({
@@ -244,19 +247,29 @@ describe('what is said aloud', () => {
         answer('whistle'),
         answer('hunting'),
       ),
-    ).toMatch(/^intake-leak; 3 findings weighed/);
+    ).toMatch(/^Likely intake-leak; 3 findings weighed/);
   });
-  it('nothing explains this, and whether two together would', () => {
+  it('two that stand out, and whether both together explain more', () => {
     expect(line(answer('clicking'), answer('smoke'), answer('whistle'), answer('overheated'))).toMatch(
-      /Nothing here explains this well; 4 findings weighed.*Two together/,
+      /Two causes stand out; 4 findings weighed.*Two together explain it better: .* likelier than/,
     );
+  });
+  it('nothing here explains it, and where else to look', () => {
+    const clean = { 'duct-off-look': 'clean', 'light-gap': 'even', 'leak-by-ear': 'none', 'smoke-test': 'none' };
+    const looked = Object.entries(clean).map(([check, outcome]): CommandBody => ({
+      type: 'record-check',
+      data: { id: check, check, outcome, typed: [], when: 'before' },
+    }));
+    const said = line(...looked);
+    expect(said).toMatch(/^Nothing here explains this; 4 findings weighed/);
+    expect(said).toContain('Look outside the throttle');
   });
   it('contradictions and unknown codes', () => {
     const said = line(answer('idle-high'), answer('idle-low'), {
       type: 'read-code',
       data: { id: 'c', code: 'P1999', status: 'stored', when: 'before', note: '' },
     });
-    expect(said).toContain('These do not go together: idle-high, and idle-low');
+    expect(said).toContain('Only one of these can be: idle-high, or idle-low');
     expect(said).toContain('P1999');
   });
   it('findings, struck out or checked again', async () => {

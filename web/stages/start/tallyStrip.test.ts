@@ -32,7 +32,7 @@ describe('the tally', () => {
     await press(wrapper, 'codes');
     expect(dialog(wrapper)).toEqual(['P0505, stored']);
     await press(wrapper, 'findings');
-    expect(dialog(wrapper)[0]).toContain('Hunts when cold.');
+    expect(dialog(wrapper).join()).toContain('Hunts when cold.');
     expect(read(wrapper)).not.toContain('Engine held');
   });
   it('holds the engine while an inlet is open, and lets it go when all is back', () => {
