@@ -47,15 +47,21 @@ export function chanceOf(terms: OptionTerms, input: Pick<ChooseInput, 'belief' |
       0,
     ),
   );
+  const helps = input.belief.reduce((sum, one) => {
+    const first = curesAt(terms, one, input.causes);
+    const second = one.with === undefined ? 0 : curesAt(terms, one.with, input.causes);
+    return sum + one.share * (1 - (1 - first) * (1 - second));
+  }, 0);
   const seen = input.results.find(({ option }) => option === terms.id);
   const [cured, cameBack] = [seen?.cured ?? 0, seen?.cameBack ?? 0];
   const a = PRIOR_JOBS * fromCauses + cured;
   const b = PRIOR_JOBS * (1 - fromCauses) + cameBack;
   // A prior mean of 0 or 1 leaves no Beta; it stands as it is. What cures nothing here is not helped by luck elsewhere.
   if (fromCauses <= 0 || a <= 0 || b <= 0)
-    return { mean: fromCauses, fromCauses, low: fromCauses, high: fromCauses, cured, cameBack };
+    return { mean: fromCauses, helps, fromCauses, low: fromCauses, high: fromCauses, cured, cameBack };
   return {
     mean: a / (a + b),
+    helps: Math.min(1, Math.max(a / (a + b), helps)),
     fromCauses,
     low: betaQuantile(0.05, a, b),
     high: betaQuantile(0.95, a, b),

@@ -295,7 +295,7 @@ describe('laws of the plan', () => {
         expect(plans[0]!.perUseMinor).toBeLessThanOrEqual(best.perUseMinor * 1.01);
         expect(plans[0]!.perUseMinor).toBeGreaterThanOrEqual(best.perUseMinor * 0.99);
         const first = plans[0]!.steps[0]!;
-        expect(first.chance).toBeGreaterThanOrEqual(LEAST_CHANCE - 1e-9);
+        expect(first.helps).toBeGreaterThanOrEqual(LEAST_CHANCE - 1e-9);
         expect(ways).toHaveLength(5);
       }),
       { numRuns: 3000, seed: 20261128 },

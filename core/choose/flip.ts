@@ -1,4 +1,4 @@
-import { everyPlan, type Found, problemOf } from './search.ts';
+import { bestFor, everyPlan, type Found, problemOf, type ReadyWay } from './search.ts';
 import type { ChooseInput, Way } from './types.ts';
 import { notWorthOf, waysOf } from './ways.ts';
 
@@ -96,12 +96,14 @@ function walk(
   return null;
 }
 
-/** How finely a chance is looked for. */
-const CHANCE_STEP = 0.01;
+/** A chance is looked for in steps of so much, and then to so much. */
+const COARSELY = 0.1;
+const FINELY = 0.005;
+const [LOWEST_CHANCE, HIGHEST_CHANCE] = [0.01, 0.99] as const;
 
 /**
  * The chance of the first step at which another comes first, all of its cures moved alike; null when none does. By
- * looking in hundredths away from where it is now, nearest first.
+ * looking in tenths away from where it is now, nearest first, and then by halves to the hundredth.
  */
 export function flipChance(input: ChooseInput, way: string): Flip | null {
   const ways = worthy(input);
@@ -112,23 +114,39 @@ export function flipChance(input: ChooseInput, way: string): Flip | null {
   const { mean } = ready.way.chance;
   const firstAt = (chance: number): number => {
     const factor = mean > 0 ? chance / mean : 1;
-    const cures = ready.cures.map((cure) => Math.min(0.98, cure * factor));
-    const changed = { ...problem, ways: problem.ways.map((each, index) => (index === at ? { ...each, cures } : each)) };
-    let best: Found | null = null;
-    everyPlan(changed, (found) => {
-      if (best === null || found.perUse < best.perUse) best = found;
-    });
-    return (best as Found | null)?.ways[0] ?? -1;
+    const scaled = (values: Float64Array): Float64Array => values.map((value) => Math.min(0.98, value * factor));
+    const cures = scaled(ready.cures);
+    const lives = ready.lives.map((life, slot) => (life * (cures[slot] ?? 0)) / (ready.cures[slot] || 1));
+    const changed: ReadyWay = { ...ready, cures, lives, helps: scaled(ready.helps) };
+    const ways = problem.ways.map((each, index) => (index === at ? changed : each));
+    return bestFor({ ...problem, ways })?.ways[0] ?? -1;
   };
   const now = firstAt(mean);
-  for (let distance = CHANCE_STEP; distance < 1; distance += CHANCE_STEP)
+  const step = (from: number, to: number): { readonly chance: number; readonly then: number } | null => {
+    const then = firstAt(to);
+    if (then === now) return null;
+    // Between where it holds and where it does not: to the hundredth.
+    let [holds, fails, other] = [from, to, then];
+    while (Math.abs(fails - holds) > FINELY) {
+      const middle = (holds + fails) / 2;
+      const there = firstAt(middle);
+      if (there === now) holds = middle;
+      else [fails, other] = [middle, there];
+    }
+    return { chance: Math.round(fails * 100) / 100, then: other };
+  };
+  for (let distance = 0; distance < 1; distance += COARSELY)
     for (const side of [-1, 1]) {
-      const chance = Math.round((mean + side * distance) * 100) / 100;
-      if (chance <= 0 || chance >= 1) continue;
-      const then = firstAt(chance);
-      const [here, there] = [ways[now], ways[then]];
-      if (then === now || here === undefined || there === undefined) continue;
-      return side < 0 ? { at: chance, below: there, above: here } : { at: chance, below: here, above: there };
+      const [from, to] = [mean + side * distance, mean + side * (distance + COARSELY)].map((chance) =>
+        Math.min(HIGHEST_CHANCE, Math.max(LOWEST_CHANCE, chance)),
+      ) as [number, number];
+      if (from === to) continue;
+      const found = step(from, to);
+      const [here, there] = [ways[now], ways[found?.then ?? -1]];
+      if (found === null || here === undefined || there === undefined) continue;
+      return side < 0
+        ? { at: found.chance, below: there, above: here }
+        : { at: found.chance, below: here, above: there };
     }
   return null;
 }

@@ -1,4 +1,4 @@
-import { everyPlan, type Found, type Problem, problemOf, tryWay } from './search.ts';
+import { everyPlan, type Found, kept, type Problem, problemOf, tryWay } from './search.ts';
 import type { Believed, ChooseInput, NotWorth, OptionId, Plan, Plans, PlanStep, Way } from './types.ts';
 import { notWorthOf, waysOf } from './ways.ts';
 
@@ -52,11 +52,15 @@ export function bestByFirst(problem: Problem): Found[] {
   const less = problem.ways.map(({ way }, index) =>
     problem.ways.map((before, at) => at !== index && doesLess(way, before.way)),
   );
-  everyPlan(problem, (found) => {
-    keepBetter(any, found);
-    if (found.ways.every((way, at) => found.ways.slice(0, at).every((before) => less[way]?.[before] !== true)))
-      keepBetter(onward, found);
-  });
+  everyPlan(
+    problem,
+    (found) => {
+      keepBetter(any, found);
+      if (goesOn(found.ways, less)) keepBetter(onward, found);
+    },
+    // What could replace neither is not looked at.
+    { limit: (first) => onward.get(first)?.perUse ?? Number.POSITIVE_INFINITY },
+  );
   return [...any]
     .map(([first, found]) => {
       const other = onward.get(first);
@@ -69,7 +73,16 @@ function keepBetter(best: Map<number, Found>, found: Found): void {
   const first = found.ways[0] ?? -1;
   const known = best.get(first);
   const longer = known !== undefined && found.ways.length > known.ways.length;
-  if (known === undefined || found.perUse < known.perUse * (longer ? 1 - WORTH_A_STEP : 1)) best.set(first, found);
+  if (known === undefined || found.perUse < known.perUse * (longer ? 1 - WORTH_A_STEP : 1))
+    best.set(first, kept(found));
+}
+
+/** Whether no step does less than one before it. */
+function goesOn(ways: readonly number[], less: readonly (readonly boolean[])[]): boolean {
+  for (let at = 1; at < ways.length; at += 1)
+    for (let before = 0; before < at; before += 1)
+      if (less[ways[at] ?? -1]?.[ways[before] ?? -1] === true) return false;
+  return true;
 }
 
 /** How far an option goes; what is done beside the unit goes nowhere. */
@@ -91,20 +104,23 @@ function doesLess({ option, terms }: Way, before: Way): boolean {
   return kind === terms.kind && (unit === null || terms.unit?.place === unit.place);
 }
 
-/** Whether a way without a price would come first if its part cost nothing. */
+/** Whether a way without a price could come first: if its part cost nothing, it would. */
 function wouldLead(input: ChooseInput, able: readonly Way[], way: Way, best: Found | undefined): boolean {
   const free: Way = {
     ...way,
     terms: { ...way.terms, partsMinor: 0 },
     costMinor: way.terms.consumablesMinor + (way.terms.minutes * input.ratePerHourMinor) / 60,
   };
-  const problem = problemOf(input, [...able.filter(({ costMinor }) => costMinor !== null), free]);
-  const [first] = bestByFirst(problem);
-  return (
-    first !== undefined &&
-    (best === undefined || first.perUse < best.perUse) &&
-    problem.ways[first.ways[0] ?? -1]?.way.id === way.id
+  const priced = able.filter(({ costMinor }) => costMinor !== null);
+  let leads = false;
+  everyPlan(
+    problemOf(input, [...priced, free]),
+    ({ perUse }) => {
+      if (best === undefined || perUse < best.perUse) leads = true;
+    },
+    { firsts: new Set([priced.length]) },
   );
+  return leads;
 }
 
 /** A found plan in full. */
@@ -126,6 +142,7 @@ export function planOf(input: ChooseInput, problem: Problem, found: Found): Plan
       reach,
       ends: after.cured,
       chance: reach > 0 ? after.cured / reach : 0,
+      helps: reach > 0 ? after.helped / reach : 0,
       then: leftOver(input, problem, after.left, open),
     };
     shares = after.left;

@@ -27,8 +27,10 @@ export interface ReadyWay {
   readonly late: number;
   /** P(cured | slot), for a pair P(both). */
   readonly cures: Float64Array;
-  /** Life when it holds, by slot. */
-  readonly life: Float64Array;
+  /** P(cured, or of a pair one gone | slot). */
+  readonly helps: Float64Array;
+  /** P(cured | slot) times how long it then holds. */
+  readonly lives: Float64Array;
 }
 
 /** A plan as the search finds it. */
@@ -45,6 +47,8 @@ export interface Found {
 export interface Problem {
   readonly ways: readonly ReadyWay[];
   readonly slots: Slots;
+  /** The longest that anything holds, by slot. */
+  readonly longest: Float64Array;
   readonly comeback: number;
   readonly unsolved: number;
   readonly least: number;
@@ -107,33 +111,46 @@ function placesOf(
 export function problemOf(input: ChooseInput, ways: readonly Way[]): Problem {
   const slots = slotsOf(input);
   const places = placesOf(input, slots);
-  const ready = ways.map((way): ReadyWay => {
+  const ready = ways.map((way): { readonly way: ReadyWay; readonly life: Float64Array } => {
     const factor = ownFactor(way.chance);
     const cures = new Float64Array(places.length);
+    const helps = new Float64Array(places.length);
     const life = new Float64Array(places.length);
     for (const [slot, place] of places.entries()) {
       if ((slots.first[slot] ?? -1) >= 0) continue;
-      cures[slot] = moved(curesAt(way.terms, place, input.causes), factor);
+      const cured = moved(curesAt(way.terms, place, input.causes), factor);
+      cures[slot] = cured;
+      helps[slot] = cured;
       life[slot] = lifeAt(way.terms, place, input.causes, input.per);
     }
     for (const slot of places.keys()) {
       const [a, b] = [slots.first[slot] ?? -1, slots.second[slot] ?? -1];
       if (a < 0) continue;
-      cures[slot] = (cures[a] ?? 0) * (cures[b] ?? 0);
+      const [ofA, ofB] = [cures[a] ?? 0, cures[b] ?? 0];
+      cures[slot] = ofA * ofB;
+      helps[slot] = 1 - (1 - ofA) * (1 - ofB);
       life[slot] = Math.min(life[a] ?? 0, life[b] ?? 0);
     }
-    return {
+    const made: ReadyWay = {
       way,
       cost: (way.costMinor ?? 0) + way.terms.daysOff * input.dayPriceMinor,
       days: way.terms.daysOff,
       late: 1 - (way.terms.showsAtOnce ?? 0),
       cures,
-      life,
+      helps,
+      lives: life.map((long, slot) => long * (cures[slot] ?? 0)),
     };
+    return { way: made, life };
   });
   return {
-    ways: ready,
+    ways: ready.map(({ way }) => way),
     slots,
+    longest: slots.of.reduce((longest, _, slot) => {
+      const of = (at: number): number => Math.max(0, ...ready.map(({ life }) => life[at] ?? 0));
+      const [a, b] = [slots.first[slot] ?? -1, slots.second[slot] ?? -1];
+      longest[slot] = a < 0 ? of(slot) : Math.max(of(a), of(b));
+      return longest;
+    }, new Float64Array(slots.of.length)),
     comeback: input.comebackMinor,
     unsolved: input.unsolvedMinor ?? input.comebackMinor,
     least: input.leastChance ?? LEAST_CHANCE,
@@ -141,26 +158,50 @@ export function problemOf(input: ChooseInput, ways: readonly Way[]): Problem {
   };
 }
 
-/** What is left after a way was tried: cured mass and life leave, pairs of which one is cured move on. */
+/** What a way does to a belief whose shares need not add up to 1. */
 export interface After {
+  /** What is left: cured mass leaves, pairs of which one is cured move on to the other. */
   readonly left: Float64Array;
   readonly cured: number;
+  /** Cured, or of two faults one gone. */
+  readonly helped: number;
+  /** Distance or hours, by the mass that is cured. */
   readonly life: number;
 }
 
-/** Tries a way on a belief whose shares need not add up to 1. */
-export function tryWay({ slots }: Problem, { cures, life }: ReadyWay, shares: Float64Array): After {
+const dot = (a: Float64Array, b: Float64Array): number => {
+  let sum = 0;
+  for (let index = 0; index < a.length; index += 1) sum += (a[index] ?? 0) * (b[index] ?? 0);
+  return sum;
+};
+
+/** Tries a way on a belief. */
+export function tryWay(problem: Problem, way: ReadyWay, shares: Float64Array): After {
   const left = new Float64Array(shares.length);
-  let [cured, lived] = [0, 0];
+  leftAfter(problem, way, shares, left);
+  return { left, ...sums(way, shares) };
+}
+
+/** Of a belief, what is cured, what is helped, and how long it lasts. */
+function sums({ cures, helps, lives }: ReadyWay, shares: Float64Array): Omit<After, 'left'> {
+  let [cured, helped, life] = [0, 0, 0];
+  for (let slot = 0; slot < shares.length; slot += 1) {
+    const share = shares[slot] ?? 0;
+    cured += share * (cures[slot] ?? 0);
+    helped += share * (helps[slot] ?? 0);
+    life += share * (lives[slot] ?? 0);
+  }
+  return { cured, helped, life };
+}
+
+function leftAfter({ slots }: Problem, { cures }: ReadyWay, shares: Float64Array, left: Float64Array): void {
+  left.fill(0);
   for (let slot = 0; slot < shares.length; slot += 1) {
     const share = shares[slot] ?? 0;
     if (share === 0) continue;
-    const both = cures[slot] ?? 0;
-    cured += share * both;
-    lived += share * both * (life[slot] ?? 0);
     const a = slots.first[slot] ?? -1;
     if (a < 0) {
-      left[slot] = (left[slot] ?? 0) + share * (1 - both);
+      left[slot] = (left[slot] ?? 0) + share * (1 - (cures[slot] ?? 0));
       continue;
     }
     const b = slots.second[slot] ?? -1;
@@ -169,48 +210,85 @@ export function tryWay({ slots }: Problem, { cures, life }: ReadyWay, shares: Fl
     left[b] = (left[b] ?? 0) + share * ofA * (1 - ofB);
     left[a] = (left[a] ?? 0) + share * (1 - ofA) * ofB;
   }
-  return { left, cured, life: lived };
 }
 
-/** Visits every plan: all sequences of up to three different ways whose every step has the least chance. */
-export function everyPlan(problem: Problem, visit: (found: Found) => void, shares = problem.slots.shares): void {
-  const { ways, least, comeback, unsolved, per } = problem;
-  const taken: number[] = [];
-  const reached: number[] = [];
-  const go = (belief: Float64Array, reach: number, cost: number, life: number): void => {
-    for (const [index, way] of ways.entries()) {
-      if (taken.includes(index)) continue;
-      const { left, cured, life: lived } = tryWay(problem, way, belief);
-      if (cured < least * reach) continue;
+/**
+ * Visits every plan: all sequences of up to three different ways whose every step has the least chance to help. What is
+ * visited is good until the next one: whoever keeps it copies it with {@link kept}.
+ * @param firsts only plans that begin with one of these ways
+ * @param limit what a plan beginning so must cost less than: nothing is visited of what cannot
+ */
+export function everyPlan(
+  problem: Problem,
+  visit: (found: Found) => void,
+  {
+    shares = problem.slots.shares,
+    firsts,
+    limit,
+  }: {
+    readonly shares?: Float64Array;
+    readonly firsts?: ReadonlySet<number>;
+    readonly limit?: (first: number) => number;
+  } = {},
+): void {
+  const { ways, least, comeback, unsolved, per, longest } = problem;
+  const cheapest = Math.min(...ways.map(({ cost }) => cost));
+  /** Whether going on from here could cost less for the distance than is asked: at the cheapest, for the longest. */
+  const mayBeLess = (left: Float64Array, open: number, cost: number, life: number): boolean => {
+    const first = found.ways[0] ?? -1;
+    const lowest = cost + open * cheapest;
+    return limit === undefined || (lowest / (life + dot(left, longest))) * per < limit(first);
+  };
+  const found: Mutable<Found> = { ways: [], reach: [], cost: 0, life: 0, perUse: 0 };
+  /** What is left after each step but the last, of which nobody asks. */
+  const beliefs = Array.from({ length: MOST_STEPS - 1 }, () => new Float64Array(shares.length));
+  const go = (depth: number, belief: Float64Array, reach: number, cost: number, life: number): void => {
+    const left = beliefs[depth];
+    for (let index = 0; index < ways.length; index += 1) {
+      const way = ways[index];
+      if (way === undefined || found.ways.includes(index) || (depth === 0 && firsts?.has(index) === false)) continue;
+      const { cured, helped, life: lived } = sums(way, belief);
+      if (helped < least * reach) continue;
       const open = reach - cured;
       const nowCost = cost + reach * way.cost + open * way.late * comeback;
       const nowLife = life + lived;
-      taken.push(index);
-      reached.push(reach);
-      const total = nowCost + open * unsolved;
-      visit({ ways: [...taken], reach: [...reached], cost: total, life: nowLife, perUse: (total / nowLife) * per });
-      if (taken.length < MOST_STEPS && open > 1e-9) go(left, open, nowCost, nowLife);
-      taken.pop();
-      reached.pop();
+      found.ways.push(index);
+      found.reach.push(reach);
+      // A step that removed one of two faults has cured nothing yet: the plan begins, but does not end there.
+      if (nowLife > 0) {
+        found.cost = nowCost + open * unsolved;
+        found.life = nowLife;
+        found.perUse = (found.cost / nowLife) * per;
+        visit(found);
+      }
+      if (left !== undefined && open > 1e-9) {
+        leftAfter(problem, way, belief, left);
+        if (mayBeLess(left, open, nowCost, nowLife)) go(depth + 1, left, open, nowCost, nowLife);
+      }
+      found.ways.pop();
+      found.reach.pop();
     }
   };
-  go(
-    shares,
-    shares.reduce((sum, share) => sum + share, 0),
-    0,
-    0,
-  );
+  go(0, shares, total(shares), 0, 0);
 }
+
+type Mutable<T> = {
+  -readonly [K in keyof T]: T[K] extends readonly number[] ? number[] : T[K];
+};
+const total = (shares: Float64Array): number => shares.reduce((sum, share) => sum + share, 0);
+
+/** A plan that stays as it was when it was visited. */
+export const kept = (found: Found): Found => ({ ...found, ways: [...found.ways], reach: [...found.reach] });
 
 /** The best plan for a belief, or null where no step has a chance. */
 export function bestFor(problem: Problem, shares?: Float64Array): Found | null {
-  let best: Found | null = null;
+  let best = null as Found | null;
   everyPlan(
     problem,
     (found) => {
-      if (best === null || found.perUse < best.perUse) best = found;
+      if (best === null || found.perUse < best.perUse) best = kept(found);
     },
-    shares,
+    { ...(shares === undefined ? {} : { shares }), limit: () => best?.perUse ?? Number.POSITIVE_INFINITY },
   );
   return best;
 }

@@ -49,9 +49,18 @@ export const USUAL: Readonly<Record<OptionId, UsualFigures>> = {
 const SMALL_PARTS: Readonly<Partial<Record<OptionId, number>>> = { 'clean-bench': 700, rebuild: 3400 };
 
 /** Options that are done to one kind of unit: a new valve does nothing for the body. */
-const BY_KIND: ReadonlySet<OptionId> = new Set(['rebuild', 'replace', 'replace-rebuilt', 'replace-used']);
+const BY_KIND: ReadonlySet<OptionId> = new Set([
+  'clean-bench',
+  'rebuild',
+  'replace',
+  'replace-rebuilt',
+  'replace-used',
+]);
 /** Of those, the ones that are sensibly done to one unit of several. */
 const ONE_OF_SEVERAL: ReadonlySet<OptionId> = new Set(['replace', 'replace-rebuilt', 'replace-used', 'rebuild']);
+
+/** What has to be ordered before it can be fitted. */
+const ORDERED: ReadonlySet<OptionId> = new Set(['replace', 'replace-rebuilt', 'replace-used']);
 
 /** What the terms of a vehicle are made from. */
 export interface TermsInput {
@@ -76,7 +85,9 @@ export function usualTerms(input: TermsInput): OptionTerms[] {
   const kinds = [...new Set(units.map(({ kind }) => kind))];
   return OPTION_IDS.flatMap((id): OptionTerms[] => {
     if (!BY_KIND.has(id)) return [termsOf(id, input, units, {})];
-    return kinds.flatMap((kind) => {
+    // What is cleaned can be cleaned all at once; what is renewed is renewed by kind.
+    const whole = id === 'clean-bench' && kinds.length > 1 ? [termsOf(id, input, units, {})] : [];
+    const byKind = kinds.flatMap((kind) => {
       const all = units.filter((unit) => unit.kind === kind);
       const pointed = all.filter((unit) => pointsAt(input.belief, unit));
       return [
@@ -86,6 +97,7 @@ export function usualTerms(input: TermsInput): OptionTerms[] {
           : []),
       ];
     });
+    return [...whole, ...byKind];
   });
 }
 
@@ -115,7 +127,7 @@ function termsOf(
     consumablesMinor: comesOff ? consumablesMinor * several : consumablesMinor,
     minutes: Math.round(comesOff ? way + bench : minutes),
     waiting,
-    daysOff: id === 'replace' ? (typeOf(family, kind)?.daysToGet ?? 0) : 0,
+    daysOff: ORDERED.has(id) ? (typeOf(family, kind)?.daysToGet ?? 0) : 0,
     life: per === 'km' ? lifeKm : lifeH,
     showsAtOnce,
     ...at,

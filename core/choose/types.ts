@@ -77,6 +77,8 @@ export const PER: Readonly<Record<ChooseInput['per'], number>> = { km: 10_000, h
 export interface Chance {
   /** Mean of the posterior, 0 to 1. */
   readonly mean: number;
+  /** That it cures, or removes one of two faults, 0 to 1. */
+  readonly helps: number;
   /** From the ranked causes alone. */
   readonly fromCauses: number;
   /** Nine in ten: 5 and 95 % points of the posterior. */
@@ -106,6 +108,8 @@ export interface PlanStep {
   readonly ends: number;
   /** Of those that come here, how many are cured, 0 to 1. */
   readonly chance: number;
+  /** Of those that come here, how many are cured or rid of one of two faults, 0 to 1. */
+  readonly helps: number;
   /** What would be believed after it did not help, likeliest first. */
   readonly then: readonly Believed[];
 }

@@ -28,7 +28,7 @@ export function notWorthOf(ways: readonly Way[], input: ChooseInput): NotWorth[]
   const least = input.leastChance ?? LEAST_CHANCE;
   return ways.flatMap((way): NotWorth[] => {
     if ((input.failed ?? []).includes(way.option) && NOT_TWICE.has(way.option)) return [{ way, why: 'tried already' }];
-    if (way.chance.mean < least) return [{ way, why: 'no chance' }];
+    if (way.chance.helps < least) return [{ way, why: 'no chance' }];
     if (!(way.terms.life > 0)) return [{ way, why: 'no life' }];
     return way.costMinor === null ? [{ way, why: 'no price' }] : [];
   });

@@ -98,9 +98,9 @@ function savingOf(
  * door then costs so much less.
  */
 function behindDoors(worths: readonly CheckWorth[], reached: readonly Access[], minutePrice: number): CheckWorth[] {
-  return worths.map((one, index) => {
+  return worths.map((one) => {
     const doors = (one.proposal.sign.method?.leaves ?? []).filter((access) => !reached.includes(access));
-    if (doors.length === 0 || index >= worths.length) return one;
+    if (doors.length === 0) return one;
     const behind = worths
       .filter((other) => other !== one && other.proposal.reach.some((access) => doors.includes(access)))
       .slice(0, DOORS * 4)

@@ -22,6 +22,7 @@ export {
   wayMinutes,
 } from './choice/options.ts';
 export type { ShopFigures } from './choice/options.ts';
+export { failedOptions } from './diagnosis/attempts.ts';
 export { estimateMessage, estimateSheet } from './choice/estimateSheet.ts';
 export type { EstimateSheet } from './choice/estimateSheet.ts';
 export type { Belief, Departure, Estimate, EstimateLine, OptionFigures } from './choice/state.ts';

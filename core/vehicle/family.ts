@@ -64,7 +64,7 @@ export interface UnitType {
   readonly expected: VariantFeatures;
   /** Minor units of the shop's currency; null where there is none to be had or the price is not known. */
   readonly prices: { readonly new: number | null; readonly rebuilt: number | null; readonly used: number | null };
-  /** Days until a new one is here. */
+  /** Days until one is here, new, rebuilt or used. */
   readonly daysToGet: number | null;
   readonly source: string | null;
   /** Seals and small parts that a rebuild renews, in the order in which they go in; absent where there is no kit. */

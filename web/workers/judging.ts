@@ -1,4 +1,4 @@
-import { worthOfChecks } from '../../core/choose/index.ts';
+import { flipChance, flipPrice, worthOfChecks } from '../../core/choose/index.ts';
 import {
   causesFor,
   FIXED_ORDER,
@@ -78,6 +78,16 @@ addEventListener('message', ({ data: task }: MessageEvent<JudgingTask>) => {
         turns,
         opens,
       })),
+    });
+    return;
+  }
+  if (task.kind === 'flips') {
+    const { id, choose, priceOf, chanceOf } = task;
+    answer({
+      kind: 'flips',
+      id,
+      price: priceOf === null ? null : flipPrice(choose, priceOf),
+      chance: chanceOf === null ? null : flipChance(choose, chanceOf),
     });
     return;
   }

@@ -1,4 +1,4 @@
-import type { ChooseInput } from '../../core/choose/index.ts';
+import type { ChooseInput, Flip } from '../../core/choose/index.ts';
 import type { Access, Finding, Knowledge, Score, Subject } from '../../core/diagnose/index.ts';
 import type { StoredCase } from '../../contract/index.ts';
 
@@ -15,6 +15,15 @@ export type JudgingTask =
       readonly minutePrice: number;
       readonly reached: readonly Access[];
       readonly passedOver: readonly string[];
+    }
+  /** Where the choice flips: over the price of one way, and over the chance of another. */
+  | {
+      readonly kind: 'flips';
+      readonly id: number;
+      readonly version: number;
+      readonly choose: ChooseInput;
+      readonly priceOf: string | null;
+      readonly chanceOf: string | null;
     }
   | {
       readonly kind: 'score';
@@ -52,6 +61,7 @@ export interface CaseScore {
 /** What the worker answers. */
 export type JudgingAnswer =
   | { readonly kind: 'worth'; readonly id: number; readonly worths: readonly WorthFound[] }
+  | { readonly kind: 'flips'; readonly id: number; readonly price: Flip | null; readonly chance: Flip | null }
   | { readonly kind: 'scored'; readonly id: number; readonly done: number; readonly of: number }
   | {
       readonly kind: 'score';

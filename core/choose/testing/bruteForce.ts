@@ -39,13 +39,14 @@ export function bruteForce(input: ChooseInput): { readonly perUseMinor: number }
     for (const term of sequence) {
       const reach = world.reduce((sum, { p }) => sum + p, 0);
       const next: { faults: readonly string[]; p: number }[] = [];
-      let cured = 0;
+      let [cured, helped] = [0, 0];
       for (const { faults, p } of world) {
         for (const gone of subsets(faults)) {
           const chance = faults.reduce(
             (product, fault) => product * (gone.includes(fault) ? cures(term.id, fault) : 1 - cures(term.id, fault)),
             1,
           );
+          if (gone.length > 0) helped += p * chance;
           const left = faults.filter((fault) => !gone.includes(fault));
           if (left.length > 0) {
             next.push({ faults: left, p: p * chance });
@@ -58,7 +59,7 @@ export function bruteForce(input: ChooseInput): { readonly perUseMinor: number }
           life += p * chance * Math.min(term.life, ...ends);
         }
       }
-      if (cured < least * reach) hopeless = true;
+      if (helped < least * reach) hopeless = true;
       cost +=
         reach *
           ((term.partsMinor ?? 0) +

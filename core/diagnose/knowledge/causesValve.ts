@@ -52,7 +52,7 @@ export const VALVE_CAUSES: readonly Cause[] = [
         ...cures(
           'clean-in-place, sometimes: only what the spray reaches',
           'clean-bench, often: soaked and brushed it turns again',
-          'rebuild, nearly always: cleaned, and its seals renewed',
+          'rebuild, often: what frees it is the cleaning; new seals do not',
         ),
         ...renewed('it turns'),
       ],

@@ -27,7 +27,7 @@ export interface ShopFigures {
 const PAIR_PROVED = 0.95;
 
 /** What is believed, as a plan is made from: every cause at its unit, and two at once where that is the story. */
-export function jobBelief({ ranking, pair, causes }: JobDiagnosis): Believed[] {
+export function jobBelief({ ranking, pair, causes }: Pick<JobDiagnosis, 'ranking' | 'pair' | 'causes'>): Believed[] {
   const single = ranking.causes.map(({ cause, unit, id, share }): Believed => ({
     cause,
     ...(id === cause ? {} : { unit }),

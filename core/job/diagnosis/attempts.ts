@@ -1,4 +1,4 @@
-import { type Attempt, attemptFinding, HALVES, OPTIONS, type UnitRef } from '../../diagnose/index.ts';
+import { type Attempt, attemptFinding, type Finding, HALVES, OPTIONS, type UnitRef } from '../../diagnose/index.ts';
 import { flag, id, keyOf, line, list, numberWithin, optional, orNull, record, whole } from '../../shape/index.ts';
 import { lowerFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
@@ -170,7 +170,7 @@ function failedSince(job: Job, since: string): { readonly at: string; readonly w
 }
 
 /** Options that were tried on this and did not help, recently enough to count. */
-export const failedOptions = (findings: readonly JobFinding[]) =>
+export const failedOptions = (findings: readonly Finding[]) =>
   Object.keys(OPTIONS).filter((option): option is keyof typeof OPTIONS =>
     findings.some(
       ({ sign, outcome, weight = 1 }) =>

@@ -13,6 +13,7 @@ import { createServices } from '../../services.ts';
 import { tapToPaint } from './tap.ts';
 import { unitPages, largePicture } from './units.ts';
 import { diagnosing } from './diagnosis.ts';
+import { judging } from './judgement.ts';
 import { command, fresh, openedJob, take } from './store.ts';
 import { lists } from './lists.ts';
 import { longJob } from './longJob.ts';
@@ -27,6 +28,7 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     ...numbers(),
     ...planning(),
     ...diagnosing(),
+    ...judging(),
     ...(await commands(folder)),
     ...(await manyStations(folder)),
     opening(folder),

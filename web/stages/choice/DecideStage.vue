@@ -17,25 +17,11 @@ import PlanRows from './PlanRows.vue';
 import PlanSums from './PlanSums.vue';
 import { firstWords, ofHundred, thenWords } from './planWords.ts';
 import TermsForm from './TermsForm.vue';
+import { useFlips } from './useFlips.ts';
 import { useOptions } from './useOptions.ts';
 
-const {
-  store,
-  shop,
-  diagnosis,
-  input,
-  plans,
-  comparison,
-  dragged,
-  flipOf,
-  chanceFlipOf,
-  money,
-  per,
-  wayName,
-  wayMinutes,
-  nameOf,
-  shortOf,
-} = useOptions();
+const { store, shop, diagnosis, input, plans, comparison, dragged, money, per, wayName, wayMinutes, nameOf, shortOf } =
+  useOptions();
 const form = useForm();
 const termsForm = useForm();
 const job = computed(() => store.job);
@@ -92,8 +78,18 @@ const priced = computed(() =>
 const lineWay = computed(() =>
   priced.value ? option.value?.way : plans.value?.ways.find(({ option: id }) => id === 'replace'),
 );
-const flip = computed(() => (lineWay.value === undefined ? null : flipOf(lineWay.value.id)));
-const chanceFlip = computed(() => (plan.value === null ? null : chanceFlipOf(plan.value.steps[0]?.way.id ?? '')));
+const { price: flip, chance: chanceFlip } = useFlips(
+  computed(() =>
+    input.value === null || store.knowledge === null
+      ? null
+      : {
+          knowledge: store.knowledge,
+          choose: input.value,
+          priceOf: lineWay.value?.id ?? null,
+          chanceOf: plan.value?.steps[0]?.way.id ?? null,
+        },
+  ),
+);
 const HEADROOM = 1.5;
 const LEAST_LINE = 20_000;
 const highest = computed(() => {

@@ -5,7 +5,8 @@ import type { Flip } from '../../../core/choose/index.ts';
 /** A part's price on a line, to be dragged; where the first choice flips is marked on it. Prices in minor units. */
 const props = defineProps<{
   label: string;
-  flip: Flip | null;
+  /** Undefined while it is worked out. */
+  flip: Flip | null | undefined;
   highest: number;
   money: (minor: number) => string;
   nameOf: (way: Flip['below']) => string;
@@ -16,9 +17,11 @@ const id = useId();
 const STEP = 500;
 const place = (minor: number): string => `${Math.min(100, (minor / props.highest) * 100)}%`;
 const words = computed(() =>
-  props.flip === null
-    ? 'No price of it changes what comes first.'
-    : `Below ${props.money(props.flip.at)}: ${props.nameOf(props.flip.below).toLowerCase()}. Above: ${props.nameOf(props.flip.above).toLowerCase()}.`,
+  props.flip === undefined
+    ? ''
+    : props.flip === null
+      ? 'No price of it changes what comes first.'
+      : `Below ${props.money(props.flip.at)}: ${props.nameOf(props.flip.below).toLowerCase()}. Above: ${props.nameOf(props.flip.above).toLowerCase()}.`,
 );
 </script>
 

@@ -12,13 +12,15 @@ const props = defineProps<{
   dayPriceMinor: number;
   /** What it costs when nothing of it cured. */
   unsolvedMinor: number;
-  chanceFlip: Flip | null;
+  /** Undefined while it is worked out. */
+  chanceFlip: Flip | null | undefined;
   name: (way: Flip['below']) => string;
 }>();
 const first = computed(() => props.plan.steps[0]);
 const share = (value: number): string => `${(value * 100).toFixed(1)}%`;
 const flips = computed(() => {
   const { chanceFlip } = props;
+  if (chanceFlip === undefined) return undefined;
   if (chanceFlip === null || first.value === undefined) return null;
   const own = first.value.way.id;
   return chanceFlip.above.id === own
@@ -92,7 +94,7 @@ const flips = computed(() => {
         <circle :cx="share(first.way.chance.mean)" cy="11" r="7" class="fill-paper stroke-bottle" stroke-width="3" />
       </svg>
       <p class="text-note font-semibold text-brass">
-        {{ flips?.words ?? 'No chance of it changes what comes first.' }}
+        {{ flips === undefined ? ' ' : (flips?.words ?? 'No chance of it changes what comes first.') }}
       </p>
       <p class="text-sm text-soft">
         From the causes {{ ofHundred(first.way.chance.fromCauses) }} in 100; our own jobs:

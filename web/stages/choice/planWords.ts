@@ -19,6 +19,8 @@ const DONE: Readonly<Record<OptionId, string>> = {
 /** “Fit a new idle air valve”, “Rebuild both idle actuators”, “Fit a new throttle actuator, left”. */
 export function wayWords({ option, terms }: Pick<Way, 'option' | 'terms'>, several: number): string {
   const done = DONE[option];
+  if (option === 'clean-bench' && terms.kind !== undefined)
+    return `Clean ${several > 1 ? `the ${plural(UNIT_KINDS[terms.kind].toLowerCase())}` : `the ${UNIT_KINDS[terms.kind].toLowerCase()}`} on the bench`;
   if (terms.unit) return done.replace('…', whereIs(terms.unit));
   if (terms.kind === undefined) return done.replace('…', 'unit');
   const what = UNIT_KINDS[terms.kind].toLowerCase();

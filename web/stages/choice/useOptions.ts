@@ -1,8 +1,6 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
   compareOptions,
-  flipChance,
-  flipPrice,
   OPTIONS,
   type OptionId,
   PER,
@@ -68,8 +66,6 @@ export function useOptions() {
   });
   const plans = computed(() => (input.value === null ? null : planOptions(input.value)));
   const comparison = computed(() => (input.value === null ? null : compareOptions(input.value)));
-  const flipOf = (way: string) => (input.value === null ? null : flipPrice(input.value, way));
-  const chanceFlipOf = (way: string) => (input.value === null ? null : flipChance(input.value, way));
   const money = (minor: number): string => formatRoundMoney(minor, shop.settings.currency);
   const per = computed(() =>
     input.value?.per === 'h' ? `per ${PER.h} h` : `per ${format({ value: PER.km, unit: 'km' })}`,
@@ -85,8 +81,6 @@ export function useOptions() {
     comparison,
     results,
     dragged,
-    flipOf,
-    chanceFlipOf,
     money,
     per,
     wayName,
