@@ -10,7 +10,7 @@ test('work done while the server is away waits, outlives a reload, and is sent i
   await page.getByRole('button', { name: 'Pick from the list instead' }).click();
   const symptom = (name: string) => page.getByRole('button', { name, exact: true });
   await context.setOffline(true);
-  for (const name of ['Limp mode', 'Revs hang', 'Hunting idle']) await symptom(name).click();
+  for (const name of ['Limp mode', 'Slow to return to idle', 'Hunting idle']) await symptom(name).click();
   await expect(page.getByTestId('waiting')).toHaveText('3 waiting to be saved');
   await expect(symptom('Limp mode')).toHaveAttribute('aria-pressed', 'true');
   const answers = () =>

@@ -424,7 +424,12 @@ test('a warped plastic body is replaced: the choice is made anew, the units move
 
   await test.step('decided anew', async () => {
     await page.getByRole('link', { name: 'Decide anew' }).click();
-    await page.getByRole('radio', { name: /Replace, new unit/ }).check();
+    await button(page, 'All choices, one by one').click();
+    await page
+      .getByRole('dialog')
+      .getByRole('radio', { name: /Fit a new throttle body/ })
+      .check();
+    await page.getByRole('dialog').getByRole('button', { name: /Close/ }).click();
     await page.getByLabel('Because').fill('0.6 mm out of true');
     await button(page, 'Decide anew').click();
     await expect

@@ -1,6 +1,7 @@
 import { type Evidence, evidenceOf, logsOf, normalise, type Weight } from './evidence.ts';
 import { judgeFit, type Fit } from './fit.ts';
 import { findingKey, LEAST_REST } from './model.ts';
+import { isProved } from './standing.ts';
 import { sameUnit, unitKey } from './subject.ts';
 import type { CauseModel, Finding } from './types.ts';
 
@@ -38,7 +39,8 @@ export function bestPair(causes: readonly CauseModel[], findings: readonly Findi
     .map((cause, index) => ({ cause, share: shares[index] ?? 0 }))
     .sort((a, b) => b.share - a.share)
     .map(({ cause }) => cause);
-  const proved = byShare.filter((cause) => isProved(cause, evidence));
+  const seen = evidence.weights.map(({ finding }) => finding);
+  const proved = byShare.filter((cause) => isProved(cause, seen, causes));
   const [a, b] = proved;
   const [lead] = byShare;
   if (lead === undefined) return null;
@@ -59,13 +61,6 @@ export function bestPair(causes: readonly CauseModel[], findings: readonly Findi
     }
   return best;
 }
-
-const isProved = (cause: CauseModel, { weights }: Evidence): boolean =>
-  weights.some(
-    ({ finding }) =>
-      cause.provedBy?.has(findingKey(finding)) === true &&
-      (!finding.unit || !cause.unit || sameUnit(finding.unit, cause.unit)),
-  );
 
 function pairOf(
   a: CauseModel,

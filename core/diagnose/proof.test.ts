@@ -278,6 +278,18 @@ describe('how far it is settled', () => {
       for (const sign of decides) expect(K.signs.find((each) => each.id === sign)?.kind, `${id} ${sign}`).toBe('check');
     }
   });
+  it('one look that proves two causes proves that it is one of them, not both', () => {
+    const turned = findingsIn('valve-turns@idle-actuator:right=stuck');
+    const models = causesFor(K, SALOON);
+    const alone = rank(models, turned).causes.slice(0, 2);
+    expect(alone.map(({ cause }) => cause).sort()).toEqual(['gears', 'valve-stuck']);
+    expect(alone.map(({ unit }) => unit?.place)).toEqual(['right', 'right']);
+    expect(alone.some(({ standing }) => standing === 'proved')).toBe(false);
+    expect(bestPair(models, turned)?.proved).toBe(false);
+    // A second look, which proves one of them alone, settles it.
+    const both = [...turned, ...findingsIn('gear-look@idle-actuator:right=worn')];
+    expect(rank(models, both).causes[0]).toMatchObject({ cause: 'gears', standing: 'proved' });
+  });
   it('a proof of long ago proves nothing of today', () => {
     const old = rank(causesFor(K, VAN), [{ sign: 'gear-look', outcome: 'worn', weight: 0.3 }]);
     expect(old.causes.find(({ id }) => id === 'gears')!.standing).not.toBe('proved');

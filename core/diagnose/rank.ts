@@ -77,7 +77,7 @@ export function rank(causes: readonly CauseModel[], findings: readonly Finding[]
         share,
         evidence: steps[index] ?? [],
         fit: judgeFit(model, counted),
-        ...standingOf(model, known, share, steps[index] ?? []),
+        ...standingOf(model, known, share, steps[index] ?? [], causes),
       };
     })
     .sort((a, b) => settledFirst(a, b) || b.share - a.share);

@@ -14,16 +14,32 @@ export const SETTLES_AT = 0.75;
 /** From this share a cause is called likely. */
 export const LIKELY_AT = 0.5;
 
-/** The standing of a cause, and the look that would settle it. */
+/** Whether a finding proves a cause where it sits. */
+const provesIt = ({ provedBy, unit: at }: CauseModel, finding: Finding): boolean =>
+  provedBy?.has(findingKey(finding)) === true && (!finding.unit || !at || sameUnit(finding.unit, at));
+
+/**
+ * Whether something was seen that proves this cause and no other. What proves two, or one at units that nobody told
+ * apart, proves that it is one of them.
+ */
+export const isProved = (model: CauseModel, findings: readonly Finding[], causes: readonly CauseModel[]): boolean =>
+  findings.some(
+    (finding) =>
+      isPresent(finding) &&
+      provesIt(model, finding) &&
+      causes.every((other) => other === model || !provesIt(other, finding)),
+  );
+
+/** The standing of a cause among all of them, and the look that would settle it. */
 export function standingOf(
   model: CauseModel,
   findings: readonly Finding[],
   share: number,
   steps: readonly { readonly finding: Finding; readonly bits: number }[],
+  causes: readonly CauseModel[],
 ): { readonly standing: Standing; readonly lookFirst: string | null } {
   const here = findings.filter(({ unit }) => !unit || !model.unit || sameUnit(unit, model.unit));
-  if (here.some((finding) => model.provedBy?.has(findingKey(finding)) && isPresent(finding)))
-    return { standing: 'proved', lookFirst: null };
+  if (isProved(model, here, causes)) return { standing: 'proved', lookFirst: null };
   const decides = model.decides ?? [];
   const looked = here.filter(({ sign }) => decides.includes(sign));
   const lookFirst = looked.length > 0 ? null : (decides[0] ?? null);

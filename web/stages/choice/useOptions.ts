@@ -36,7 +36,7 @@ export function useOptions() {
   );
   // The way off and back takes what its procedure says: the job's own, else the one that its family has.
   watch(
-    () => [store.job?.procedure?.id, store.job?.procedure?.version, store.job?.vehicle.familyId] as const,
+    [() => store.job?.procedure?.id, () => store.job?.procedure?.version, () => store.job?.vehicle.familyId],
     async ([id, version, familyId]) => {
       procedure.value = await procedureOf(id, version, familyId ?? null).catch(() => null);
     },
