@@ -131,8 +131,41 @@ const LOOKED_AT = {
   },
   'bay-old-backup': { path: '/bay', before: ageBackups },
   'sheet-years': { path: '/jobs/job-229/hand-over', theme: 'dark' },
+  'complaint-asks': {
+    path: '/jobs/job-233/complaint',
+    person: 'isla',
+    prepare: async (page) => {
+      await page.getByLabel('And what else?').fill('New throttle body; it does the tango when parked.');
+      await page.getByRole('button', { name: 'Tell' }).click();
+      await page.getByText('which is meant?').waitFor();
+    },
+  },
+  'diagnose-proof': {
+    path: '/jobs/job-233/diagnose',
+    prepare: (page) => checkOff(page, 'Duct off, look at the plate', /^Something lies there/),
+  },
+  'diagnose-banks': {
+    path: '/jobs/job-234/diagnose',
+    prepare: async (page) => {
+      await checkOff(page, /valve.*by hand/i, null);
+      await page.getByText('On which one').scrollIntoViewIfNeeded();
+    },
+  },
+  estimate: {
+    path: '/jobs/job-228/decide',
+    prepare: async (page) => page.getByRole('region', { name: 'Estimate for the owner' }).scrollIntoViewIfNeeded(),
+  },
   'hands-strip': { path: '/jobs/job-231/hands/strip' },
 };
+
+/** Opens a check of the list, and answers it unless the answer is what is to be seen. */
+async function checkOff(page, name, answer) {
+  await page.getByRole('button', { name: 'All checks' }).click();
+  await page.getByRole('dialog').getByRole('button', { name }).first().click();
+  for (const read = page.getByRole('button', { name: 'I have read it' }).first(); await read.isVisible();)
+    await read.click();
+  if (answer !== null) await page.getByRole('button', { name: answer }).click();
+}
 
 /** Takes the files of a photo away, as a disk that rots would. */
 async function loseOnePhoto() {

@@ -19,6 +19,9 @@ import {
   planOptions,
   usualTerms,
 } from './index.ts';
+import { bestByFirst } from './plan.ts';
+import { problemOf } from './search.ts';
+import { waysOf } from './ways.ts';
 import { bruteForce } from './testing/bruteForce.ts';
 
 const terms = (
@@ -301,24 +304,38 @@ describe('laws of the plan', () => {
       { numRuns: 3000, seed: 20261128 },
     );
   });
+  const dearerBy = (input: ChooseInput, at: number, more: number): ChooseInput => ({
+    ...input,
+    terms: input.terms.map((each, index) =>
+      index === at ? { ...each, partsMinor: (each.partsMinor ?? 0) + more } : each,
+    ),
+  });
+  const prices = [fc.integer({ min: 0, max: 4 }), fc.integer({ min: 1, max: 40_000 })] as const;
   it('dearer never moves an option up', () => {
     fc.assert(
-      fc.property(
-        situations,
-        fc.integer({ min: 0, max: 4 }),
-        fc.integer({ min: 1, max: 40_000 }),
-        (input, at, more) => {
-          const place = (given: ChooseInput): number =>
-            compareOptions(given).options.findIndex(({ terms: { id } }) => id === input.terms[at]!.id);
-          const dearer = {
-            ...input,
-            terms: input.terms.map((each, index) =>
-              index === at ? { ...each, partsMinor: (each.partsMinor ?? 0) + more } : each,
-            ),
-          };
-          expect(place(dearer)).toBeGreaterThanOrEqual(place(input));
-        },
-      ),
+      fc.property(situations, ...prices, (input, at, more) => {
+        const place = (given: ChooseInput): number =>
+          compareOptions(given).options.findIndex(({ terms: { id } }) => id === input.terms[at]!.id);
+        expect(place(dearerBy(input, at, more))).toBeGreaterThanOrEqual(place(input));
+      }),
+      // Situations as they come, not leaning to the edges of what can be.
+      { numRuns: 3000, seed: 20261128, unbiased: true },
+    );
+  });
+  it('dearer never moves an option past a plan that has no use for it, in whatever situation', () => {
+    fc.assert(
+      fc.property(situations, ...prices, (input, at, more) => {
+        const id = input.terms[at]!.id;
+        const ranked = (given: ChooseInput) => {
+          const problem = problemOf(given, waysOf(given));
+          return bestByFirst(problem).map(({ ways }) => ways.map((way) => problem.ways[way]!.way.option));
+        };
+        const [now, then] = [ranked(input), ranked(dearerBy(input, at, more))];
+        const place = (plans: typeof now, first: string): number => plans.findIndex(([option]) => option === first);
+        // What has no chance is in no plan, dear or cheap.
+        const before = now.slice(0, Math.max(0, place(now, id))).filter((plan) => !plan.includes(id));
+        for (const [first] of before) expect(place(then, id)).toBeGreaterThan(place(then, first!));
+      }),
       { numRuns: 3000, seed: 20261128 },
     );
   });

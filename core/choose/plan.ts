@@ -1,5 +1,5 @@
 import { everyPlan, type Found, kept, type Problem, problemOf, tryWay } from './search.ts';
-import type { Believed, ChooseInput, NotWorth, OptionId, Plan, Plans, PlanStep, Way } from './types.ts';
+import type { Believed, ChooseInput, NotWorth, Plan, Plans, PlanStep, Way } from './types.ts';
 import { notWorthOf, waysOf } from './ways.ts';
 
 /** Plans that are shown: the best and two others, each with another first step. */
@@ -10,8 +10,6 @@ const CLOSE = 0.1;
 const WORTH_A_STEP = 1e-6;
 /** What is in no plan, whatever was tried before it. */
 const NEVER: ReadonlySet<NotWorth['why']> = new Set(['tried already', 'no life']);
-/** What a plan that goes on may cost more than one that goes back. */
-const NEXT_TO_NOTHING = 0.005;
 /** Causes that are named after a failed step. */
 const NAMED = 4;
 
@@ -42,31 +40,13 @@ export function planOptions(input: ChooseInput): Plans {
   };
 }
 
-/**
- * The best plan of every first step, best first; of plans as good the shorter. A plan that cleans on the vehicle what
- * was on the bench before gives way to one that goes on, where that costs next to nothing more.
- */
+/** The best plan of every first step, best first; of plans as good the shorter. */
 export function bestByFirst(problem: Problem): Found[] {
-  const any = new Map<number, Found>();
-  const onward = new Map<number, Found>();
-  const less = problem.ways.map(({ way }, index) =>
-    problem.ways.map((before, at) => at !== index && doesLess(way, before.way)),
-  );
-  everyPlan(
-    problem,
-    (found) => {
-      keepBetter(any, found);
-      if (goesOn(found.ways, less)) keepBetter(onward, found);
-    },
-    // What could replace neither is not looked at.
-    { limit: (first) => onward.get(first)?.perUse ?? Number.POSITIVE_INFINITY },
-  );
-  return [...any]
-    .map(([first, found]) => {
-      const other = onward.get(first);
-      return other !== undefined && other.perUse <= found.perUse * (1 + NEXT_TO_NOTHING) ? other : found;
-    })
-    .sort((a, b) => a.perUse - b.perUse);
+  const best = new Map<number, Found>();
+  everyPlan(problem, (found) => keepBetter(best, found), {
+    limit: (first) => best.get(first)?.perUse ?? Number.POSITIVE_INFINITY,
+  });
+  return [...best.values()].sort((a, b) => a.perUse - b.perUse);
 }
 
 function keepBetter(best: Map<number, Found>, found: Found): void {
@@ -75,33 +55,6 @@ function keepBetter(best: Map<number, Found>, found: Found): void {
   const longer = known !== undefined && found.ways.length > known.ways.length;
   if (known === undefined || found.perUse < known.perUse * (longer ? 1 - WORTH_A_STEP : 1))
     best.set(first, kept(found));
-}
-
-/** Whether no step does less than one before it. */
-function goesOn(ways: readonly number[], less: readonly (readonly boolean[])[]): boolean {
-  for (let at = 1; at < ways.length; at += 1)
-    for (let before = 0; before < at; before += 1)
-      if (less[ways[at] ?? -1]?.[ways[before] ?? -1] === true) return false;
-  return true;
-}
-
-/** How far an option goes; what is done beside the unit goes nowhere. */
-const REACHES: Readonly<Partial<Record<OptionId, number>>> = {
-  'clean-in-place': 1,
-  'clean-bench': 2,
-  rebuild: 3,
-  replace: 4,
-  'replace-rebuilt': 4,
-  'replace-used': 4,
-};
-
-/** Whether a way does less than another that was tried before it, to the same unit. */
-function doesLess({ option, terms }: Way, before: Way): boolean {
-  const [now, then] = [REACHES[option] ?? null, REACHES[before.option] ?? null];
-  if (now === null || then === null || now >= then) return false;
-  const { kind, unit = null } = before.terms;
-  if (kind === undefined || terms.kind === undefined) return kind === undefined;
-  return kind === terms.kind && (unit === null || terms.unit?.place === unit.place);
 }
 
 /** Whether a way without a price could come first: if its part cost nothing, it would. */

@@ -1,5 +1,5 @@
 import { curesAt, lifeAt, moved, ownFactor } from './chance.ts';
-import { type ChooseInput, LEAST_CHANCE, type Way } from './types.ts';
+import { type ChooseInput, LEAST_CHANCE, type OptionId, type Way } from './types.ts';
 
 /** Steps of a plan, at most. */
 export const MOST_STEPS = 3;
@@ -46,6 +46,8 @@ export interface Found {
 /** Everything a search needs; made once, searched with many beliefs. */
 export interface Problem {
   readonly ways: readonly ReadyWay[];
+  /** For each way, the ways after which it would be a step back. */
+  readonly back: readonly (readonly boolean[])[];
   readonly slots: Slots;
   /** The longest that anything holds, by slot. */
   readonly longest: Float64Array;
@@ -107,6 +109,31 @@ function placesOf(
   });
 }
 
+/** How far an option goes; what is done beside the unit goes nowhere. */
+const REACHES: Readonly<Partial<Record<OptionId, number>>> = {
+  'clean-in-place': 1,
+  'clean-bench': 2,
+  rebuild: 3,
+  replace: 4,
+  'replace-rebuilt': 4,
+  'replace-used': 4,
+};
+
+/**
+ * Whether a way does less than, or the same as, another that was tried before it on the same unit: what the more of it
+ * did not cure, the less will not, whatever a product of chances says.
+ */
+export function goesBack({ option, terms }: Way, before: Way): boolean {
+  const [now, then] = [REACHES[option] ?? null, REACHES[before.option] ?? null];
+  if (now === null || then === null || now > then) return false;
+  if (now === then && option !== before.option) return false;
+  const { kind, unit = null } = before.terms;
+  // What was done to all of it covers each part; what was done to a part leaves the rest.
+  if (kind === undefined) return true;
+  if (terms.kind !== kind) return false;
+  return unit === null || terms.unit?.place === unit.place;
+}
+
 /** Makes a search ready. Ways without a price or a life are left out by the caller. */
 export function problemOf(input: ChooseInput, ways: readonly Way[]): Problem {
   const slots = slotsOf(input);
@@ -144,6 +171,7 @@ export function problemOf(input: ChooseInput, ways: readonly Way[]): Problem {
   });
   return {
     ways: ready.map(({ way }) => way),
+    back: ways.map((way) => ways.map((before) => goesBack(way, before))),
     slots,
     longest: slots.of.reduce((longest, _, slot) => {
       const of = (at: number): number => Math.max(0, ...ready.map(({ life }) => life[at] ?? 0));
@@ -213,7 +241,8 @@ function leftAfter({ slots }: Problem, { cures }: ReadyWay, shares: Float64Array
 }
 
 /**
- * Visits every plan: all sequences of up to three different ways whose every step has the least chance to help. What is
+ * Visits every plan: all sequences of up to three different ways whose every step has the least chance to help, and
+ * none is a step back. What is
  * visited is good until the next one: whoever keeps it copies it with {@link kept}.
  * @param firsts only plans that begin with one of these ways
  * @param limit what a plan beginning so must cost less than: nothing is visited of what cannot
@@ -231,7 +260,7 @@ export function everyPlan(
     readonly limit?: (first: number) => number;
   } = {},
 ): void {
-  const { ways, least, comeback, unsolved, per, longest } = problem;
+  const { ways, back, least, comeback, unsolved, per, longest } = problem;
   const cheapest = Math.min(...ways.map(({ cost }) => cost));
   /** Whether going on from here could cost less for the distance than is asked: at the cheapest, for the longest. */
   const mayBeLess = (left: Float64Array, open: number, cost: number, life: number): boolean => {
@@ -246,7 +275,13 @@ export function everyPlan(
     const left = beliefs[depth];
     for (let index = 0; index < ways.length; index += 1) {
       const way = ways[index];
-      if (way === undefined || found.ways.includes(index) || (depth === 0 && firsts?.has(index) === false)) continue;
+      if (
+        way === undefined ||
+        found.ways.includes(index) ||
+        found.ways.some((before) => back[index]?.[before]) ||
+        (depth === 0 && firsts?.has(index) === false)
+      )
+        continue;
       const { cured, helped, life: lived } = sums(way, belief);
       if (helped < least * reach) continue;
       const open = reach - cured;

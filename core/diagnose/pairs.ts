@@ -1,6 +1,6 @@
 import { type Evidence, evidenceOf, logsOf, normalise, type Weight } from './evidence.ts';
 import { judgeFit, type Fit } from './fit.ts';
-import { findingKey, LEAST_REST } from './model.ts';
+import { LEAST_REST } from './model.ts';
 import { isProved } from './standing.ts';
 import { sameUnit, unitKey } from './subject.ts';
 import type { CauseModel, Finding } from './types.ts';

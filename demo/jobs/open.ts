@@ -162,11 +162,7 @@ export async function vanInDiagnose(player: Player): Promise<void> {
     vehicleId: 'van3',
     reading: { value: 91_640, unit: 'km' },
     readingReason: '',
-    complaint: 'Idles rough at the lights since the battery went flat.',
-  });
-  await player.do('tell-complaint', {
-    id: player.id(),
-    text: 'Rough at the lights and idles too low since the battery went flat last week.',
+    complaint: 'Rough at the lights and idles too low since the battery went flat last week.',
   });
   await player.do('answer-question', { id: player.id(), sign: 'comes-and-goes', outcome: 'no' });
   await player.do('read-code', { id: player.id(), code: 'P2119', status: 'stored', when: 'before', note: '' });

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { format } from '../../core/quantity/index.ts';
 import {
   type Cause,
   CHANCE,
@@ -40,7 +41,8 @@ const edit = (option: OptionId, change: Partial<{ word: UsualWord; why: string }
     <p class="mb-1 text-sm text-soft">
       An attempt that did not help speaks against it by as much.
       <template v-if="cause.returns">
-        Whatever is done, it is back after about {{ cause.returns.km }} km or {{ cause.returns.h }} h.</template
+        Whatever is done, it is back after about {{ format({ value: cause.returns.km, unit: 'km' }) }} or
+        {{ cause.returns.h }} h.</template
       >
     </p>
     <ul class="rows border-y border-line">

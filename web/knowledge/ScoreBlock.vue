@@ -26,12 +26,14 @@ const sets = computed(() => [
   <section aria-label="Score">
     <p v-if="progress" class="text-soft" role="status">
       Working out {{ progress.of }} written cases: {{ progress.done }} done
-      <progress
-        class="block w-full accent-bottle"
-        :value="progress.done"
-        :max="progress.of"
-        aria-label="Cases worked out"
-      />
+      <svg class="mt-1 block" width="100%" height="4" aria-hidden="true">
+        <rect width="100%" height="4" class="fill-line" />
+        <rect
+          :width="percent(progress.done / Math.max(1, progress.of)).replace('\u00a0', '')"
+          height="4"
+          class="fill-bottle"
+        />
+      </svg>
     </p>
     <div v-for="each in sets" :key="each.title" class="mb-4">
       <h3 class="text-sm font-bold">{{ each.score.guided.cases }} written cases {{ each.title }}</h3>

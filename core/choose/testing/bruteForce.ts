@@ -34,6 +34,7 @@ export function bruteForce(input: ChooseInput): { readonly perUseMinor: number }
       .flatMap((b) => [[a, b], ...input.terms.filter((c) => c !== a && c !== b).map((c) => [a, b, c])]),
   ]);
   for (const sequence of sequences) {
+    if (sequence.some((term, at) => sequence.slice(0, at).some((before) => lesser(term.id, before.id)))) continue;
     let world: World = start;
     let [cost, life, hopeless] = [0, 0, false];
     for (const term of sequence) {
@@ -77,6 +78,11 @@ export function bruteForce(input: ChooseInput): { readonly perUseMinor: number }
   }
   return best === null ? null : { perUseMinor: best };
 }
+
+/** What does less to the unit than another: a clean than a rebuild, a rebuild than a new one. */
+const LADDER = ['clean-in-place', 'clean-bench', 'rebuild', 'replace'];
+const lesser = (now: string, before: string): boolean =>
+  LADDER.includes(now) && LADDER.includes(before) && LADDER.indexOf(now) <= LADDER.indexOf(before);
 
 const subsets = (faults: readonly string[]): readonly (readonly string[])[] =>
   faults.reduce<readonly (readonly string[])[]>((all, fault) => [...all, ...all.map((each) => [...each, fault])], [[]]);

@@ -40,7 +40,7 @@ export const complaintTold = fact('complaint-told', {
       })),
     ],
   }),
-  words: (data) => `Told: ${data.text}`,
+  words: (data) => `Told: ${data.text.replace(/[.]+$/, '')}`,
   sheet: 'Complaint',
 });
 

@@ -17,7 +17,7 @@ const chosen = defineModel<string>({ required: true });
 const left = (then: readonly Believed[], cause: (believed: Believed) => string): string =>
   then
     .slice(0, 2)
-    .map((each) => `${cause(each)} ${ofHundred(each.share)} %`)
+    .map((each) => `${cause(each)} ${ofHundred(each.share)}\u00a0%`)
     .join(', ');
 </script>
 

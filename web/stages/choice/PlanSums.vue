@@ -22,8 +22,7 @@ const flips = computed(() => {
   const { chanceFlip } = props;
   if (chanceFlip === undefined) return undefined;
   if (chanceFlip === null || first.value === undefined) return null;
-  const own = first.value.way.id;
-  return chanceFlip.above.id === own
+  return first.value.way.chance.mean >= chanceFlip.at
     ? {
         at: chanceFlip.at,
         words: `under ${ofHundred(chanceFlip.at)}: ${props.name(chanceFlip.below).toLowerCase()} first`,
@@ -52,16 +51,16 @@ const flips = computed(() => {
       </p>
     </div>
     <dl class="rows mt-2 text-note">
-      <FigureRow label="Steps, as far as they are needed">{{ money(Math.round(plan.stepsMinor)) }}</FigureRow>
+      <FigureRow label="Steps, as far as needed">{{ money(Math.round(plan.stepsMinor)) }}</FigureRow>
       <FigureRow
         v-if="plan.daysMinor > 0"
-        :label="`${plan.days.toFixed(1)} days off the road, at ${money(dayPriceMinor)}`"
+        :label="`${plan.days.toFixed(plan.days < 0.1 ? 2 : 1)} days off the road, at ${money(dayPriceMinor)}`"
         >{{ money(Math.round(plan.daysMinor)) }}</FigureRow
       >
       <FigureRow v-if="plan.comebackMinor > 0" label="Failures that show later">{{
         money(Math.round(plan.comebackMinor))
       }}</FigureRow>
-      <FigureRow :label="`${ofHundred(plan.open)} in 100 stay open, at ${money(unsolvedMinor)}`">{{
+      <FigureRow :label="`${ofHundred(plan.open)} open, at ${money(unsolvedMinor)} each`">{{
         money(Math.round(plan.unsolvedMinor))
       }}</FigureRow>
       <FigureRow :label="`${per} that it lasts`">{{ money(Math.round(plan.perUseMinor)) }}</FigureRow>
@@ -70,7 +69,7 @@ const flips = computed(() => {
       <h3 class="mt-4 text-sm font-bold">What would change it</h3>
       <p class="mt-1 flex items-baseline justify-between gap-3 text-note">
         <span>{{ name(first.way) }} cures</span
-        ><span class="font-bold">{{ ofHundred(first.way.chance.mean) }} in 100 now</span>
+        ><span class="shrink-0 font-bold">{{ ofHundred(first.way.chance.mean) }} in 100 now</span>
       </p>
       <svg class="mt-1 overflow-visible" width="100%" height="22" aria-hidden="true">
         <line x1="0" x2="100%" y1="11" y2="11" class="stroke-line" stroke-width="3" />

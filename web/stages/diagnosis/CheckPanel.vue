@@ -197,7 +197,7 @@ function passOver(): void {
         @click="record(outcome.id, [])"
       >
         <span class="font-bold text-bottle">{{ outcome.name }}</span>
-        <span class="shrink-0 text-right text-fine leading-tight text-soft"
+        <span class="min-w-0 max-w-[62%] text-right text-fine leading-tight text-soft"
           ><span v-for="each in previewOf(outcome.id)" :key="each" class="block">{{ each }}</span></span
         >
       </button>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { JobDiagnosis, JobFinding } from '../../../core/job/index.ts';
+import { type JobDiagnosis, type JobFinding, whereIs } from '../../../core/job/index.ts';
 import { freshId } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
 
@@ -39,6 +39,9 @@ const headline = computed(() => {
   if (first.standing === 'decided') return `${props.name(first.id)}; ${weighed.value}`;
   if (first.standing === 'likely') return `Likely ${props.name(first.id).toLowerCase()}; ${weighed.value}`;
   const together = first.share + (second?.share ?? 0);
+  // The same fault at one unit or another: what it is, is nearly said; at which, is not.
+  if (second?.cause === first.cause && second.unit && first.unit && together >= 0.6)
+    return `Likely ${props.name(first.cause).toLowerCase()}, ${whereIs(first.unit)} or ${second.unit.place}; ${weighed.value}`;
   return second !== undefined && together >= 0.6 && second.share >= 0.15
     ? `Two causes stand out; ${weighed.value}`
     : `No cause stands out yet; ${weighed.value}`;

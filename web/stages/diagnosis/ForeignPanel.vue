@@ -55,7 +55,7 @@ const out = (found: ForeignFound, recovered: 'part' | 'all' | 'accounted'): void
     :class="still(found) ? 'border-alarm' : 'border-moss'"
     :aria-label="found.what"
   >
-    <h3 class="text-lg">{{ found.what }}, {{ found.where }}</h3>
+    <h3 class="text-lg">{{ found.what === PLAIN ? found.what : `${found.what}, ${found.where}` }}</h3>
     <p v-if="still(found)" class="font-semibold text-alarm">
       The engine is held until all of it is out or accounted for.
     </p>

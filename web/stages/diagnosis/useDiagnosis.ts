@@ -58,13 +58,26 @@ export function useDiagnosis() {
   );
   /** Names of what is ranked: a cause, and where there are several units of its kinds the one at which it sits. */
   const placed = computed(() => new Map(models.value.map((model) => [model.id, model])));
-  const named = (id: string, words: (cause: string) => string): string => {
+  const placeOf = (id: string) => {
     const model = placed.value.get(id);
-    const cause = words(model?.cause ?? id.split('@')[0] ?? id);
-    return model?.unit && model.id !== model.cause ? `${cause}, ${whereIs(model.unit)}` : cause;
+    return model?.unit && model.id !== model.cause ? model.unit : null;
   };
-  const nameOf = (id: string): string => named(id, (cause) => causes.value.get(cause)?.name ?? cause);
-  const shortOf = (id: string): string => named(id, (cause) => causes.value.get(cause)?.short ?? cause);
+  const causeOf = (id: string) => causes.value.get(placed.value.get(id)?.cause ?? id.split('@')[0] ?? id);
+  const nameOf = (id: string): string => {
+    const unit = placeOf(id);
+    const cause = causeOf(id)?.name ?? id;
+    return unit === null ? cause : `${cause}, ${whereIs(unit)}`;
+  };
+  /** In few words: where a place says which unit it is, the place alone. */
+  const shortOf = (id: string): string => {
+    const unit = placeOf(id);
+    const cause = causeOf(id)?.short ?? id;
+    if (unit === null) return cause;
+    const alone =
+      unit.place !== 'only' &&
+      models.value.every(({ cause: of, unit: at }) => of !== placed.value.get(id)?.cause || at?.kind === unit.kind);
+    return `${cause}, ${alone ? unit.place : whereIs(unit)}`;
+  };
   const says = (finding: { readonly sign: string; readonly outcome: string }): string =>
     findingWords(signs.value, finding);
   return {

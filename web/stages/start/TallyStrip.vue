@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { allNeeds, type Job, jobMayStart, jobTally, runningTimers, secondsLeft } from '../../../core/job/index.ts';
+import {
+  allNeeds,
+  foreignHolding,
+  type Job,
+  jobMayStart,
+  jobTally,
+  runningTimers,
+  secondsLeft,
+} from '../../../core/job/index.ts';
 import { formatClock } from '../../../core/quantity/index.ts';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import { useKeys } from '../../shell/keys.ts';
@@ -143,7 +151,7 @@ const lastTime = computed(() => (props.job.last === null ? '' : shop.say.clock(p
     <TallyFigure
       v-if="tally.objectsIn.length > 0"
       :value="String(tally.objectsIn.length)"
-      label="rags and ties in"
+      :label="foreignHolding(job).length > 0 ? 'must still come out' : 'rags and ties in'"
       tone="oxide"
       @open="holding = true"
     />
