@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue';
 import { OPTIONS, type OptionId } from '../../../core/diagnose/index.ts';
 import { type Job, unitsOf, whereIs } from '../../../core/job/index.ts';
-import { FIELDS } from '../../../core/quantity/index.ts';
+import { type Field, FIELDS } from '../../../core/quantity/index.ts';
+import { METER_FIELDS } from '../../../core/vehicle/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FigureField from '../../parts/FigureField.vue';
 import { numberIn } from '../../parts/numberIn.ts';
@@ -24,22 +25,23 @@ const use = ref('');
 const words = ref('');
 const units = computed(() => unitsOf(props.job, store.family));
 const hours = computed(() => props.job.vehicle.meterUnit === 'h');
-const figure = (text: string): number | null => {
-  const value = numberIn(text, FIELDS.days);
-  return text.trim() === '' || Number.isNaN(value) ? null : value;
-};
-const distance = computed(() => {
-  const value = figure(use.value);
-  return value === null ? null : props.job.vehicle.meterUnit === 'mi' ? Math.round(value * 1.609344) : value;
-});
+/** What cannot be read stays in its field, and is said beside it; nothing is kept without it. */
+const wrong = ref<Readonly<Record<'days' | 'use', string | null>>>({ days: null, use: null });
+const figure = (text: string, field: Field): number | null => (text.trim() === '' ? null : numberIn(text, field));
+const unread = (value: number | null): string | null =>
+  value !== null && (Number.isNaN(value) || value < 0) ? 'Expected a number, zero or more.' : null;
 function tell(): void {
+  const [ago, since] = [figure(days.value, FIELDS.days), figure(use.value, METER_FIELDS[props.job.vehicle.meterUnit])];
+  wrong.value = { days: unread(ago), use: unread(since) };
+  if (wrong.value.days !== null || wrong.value.use !== null) return;
+  const distance = since !== null && props.job.vehicle.meterUnit === 'mi' ? Math.round(since * 1.609344) : since;
   const unit = units.value[Number(at.value)];
   const sent = form.send('tell-attempt', {
     id: freshId(),
     option: option.value,
     ...(at.value === '' || unit === undefined ? {} : { unit }),
     helped: helped.value === 'yes',
-    ago: { km: hours.value ? null : distance.value, h: hours.value ? distance.value : null, days: figure(days.value) },
+    ago: { km: hours.value ? null : distance, h: hours.value ? distance : null, days: ago },
     words: words.value,
   });
   if (!sent) return;
@@ -116,8 +118,13 @@ const since = ({ km, h, days: ago }: { km: number | null; h: number | null; days
           { id: 'yes', name: 'Yes, for a while at least' },
         ]"
       />
-      <FigureField v-model="days" label="How long ago, days" :field="FIELDS.days" />
-      <FigureField v-model="use" :label="`Since then, ${job.vehicle.meterUnit}`" :field="FIELDS.days" />
+      <FigureField v-model="days" label="How long ago, days" :field="FIELDS.days" :error="wrong.days" />
+      <FigureField
+        v-model="use"
+        :label="`Since then, ${job.vehicle.meterUnit}`"
+        :field="METER_FIELDS[job.vehicle.meterUnit]"
+        :error="wrong.use"
+      />
       <TextField
         v-model="words"
         class="sm:col-span-2"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
 import { type Job, type OpenPoint, openPoints } from '../../../core/job/index.ts';
-import { FIELDS } from '../../../core/quantity/index.ts';
+import { type Field, FIELDS } from '../../../core/quantity/index.ts';
+import { METER_FIELDS } from '../../../core/vehicle/index.ts';
 import FigureField from '../../parts/FigureField.vue';
 import { numberIn } from '../../parts/numberIn.ts';
 import TextField from '../../parts/TextField.vue';
@@ -14,14 +15,19 @@ const points = computed(() => openPoints(props.job).filter(({ code }) => code ==
 const leaving = ref<string | null>(null);
 const typed = reactive({ reason: '', watch: '', days: '', use: '' });
 const keyOf = ({ code, subject }: OpenPoint): string => `${code} ${subject}`;
-const whole = (text: string): number | null => {
-  const value = numberIn(text, FIELDS.days);
-  return text.trim() === '' || Number.isNaN(value) ? null : Math.round(value);
-};
+/** What cannot be read stays in its field, and is said beside it. */
+const wrong = ref<Readonly<Record<'days' | 'use', string | null>>>({ days: null, use: null });
+const whole = (text: string, field: Field): number | null =>
+  text.trim() === '' ? null : Math.round(numberIn(text, field));
+const unread = (value: number | null): string | null =>
+  value !== null && (Number.isNaN(value) || value < 0) ? 'Expected a number, zero or more.' : null;
 function leave(point: OpenPoint): void {
   const { code, subject } = point;
-  const { reason, watch, days, use } = typed;
-  if (form.send('leave-open', { code, subject, reason, watch, days: whole(days), use: whole(use) })) {
+  const { reason, watch } = typed;
+  const [days, use] = [whole(typed.days, FIELDS.days), whole(typed.use, METER_FIELDS[props.job.vehicle.meterUnit])];
+  wrong.value = { days: unread(days), use: unread(use) };
+  if (wrong.value.days !== null || wrong.value.use !== null) return;
+  if (form.send('leave-open', { code, subject, reason, watch, days, use })) {
     leaving.value = null;
     Object.assign(typed, { reason: '', watch: '', days: '', use: '' });
   }
@@ -52,13 +58,13 @@ function leave(point: OpenPoint): void {
               v-model="typed.days"
               label="Look again in, days"
               :field="FIELDS.days"
-              :error="form.error('days')"
+              :error="wrong.days ?? form.error('days')"
             />
             <FigureField
               v-model="typed.use"
               :label="`or after, ${job.vehicle.meterUnit}`"
-              :field="FIELDS.days"
-              :error="form.error('use')"
+              :field="METER_FIELDS[job.vehicle.meterUnit]"
+              :error="wrong.use ?? form.error('use')"
             />
           </div>
           <p
