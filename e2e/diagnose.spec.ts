@@ -399,9 +399,7 @@ test('two banks: a check says which, and the plan names it', async ({ page, work
   await expect(page.getByRole('heading', { level: 2 })).toContainText(/^First /);
   await page.getByLabel('Because').fill('the right one does not turn');
   await button(page, /^Decide: /).click();
-  await expect
-    .poll(() => rows<{ choice: string }>('SELECT choice FROM job_decision WHERE job_id = ?').length)
-    .toBe(1);
+  await expect.poll(() => rows<{ choice: string }>('SELECT choice FROM job_decision WHERE job_id = ?').length).toBe(1);
   // The estimate has the way off and back apart from the bench, and the soak apart from what is charged.
   await button(page, 'Make the estimate').click();
   await expect(page.getByRole('region', { name: 'Estimate for the owner' })).toContainText('off and back');
@@ -417,6 +415,14 @@ test('planned work: no fault is looked for, and nothing nags', async ({ page, wo
   await expect(page.locator('[data-question]')).toHaveCount(0);
   await page.getByRole('link', { name: /^Diagnose/ }).click();
   await expect(page.getByRole('heading', { level: 2 })).toContainText('Planned work: a quick look is enough');
+  await page.getByRole('link', { name: /^Decide/ }).click();
+  await expect(page.getByRole('heading', { level: 2 })).toContainText('Planned: Clean the throttle at its interval.');
+  await expect(page.getByRole('radio', { name: /Clean on the bench/ })).toBeChecked();
+  await expect(page.getByText('A choice without a check is a guess')).toHaveCount(0);
+  await button(page, 'Decide: clean on the bench').click();
+  await expect
+    .poll(() => workshop.rows("SELECT choice, reason FROM job_decision WHERE reason LIKE 'Clean the throttle%'"))
+    .toEqual([{ choice: 'clean-bench', reason: 'Clean the throttle at its interval.' }]);
   await page.getByRole('link', { name: /^Complaint/ }).click();
   await button(page, 'There is a fault after all').click();
   await expect(page.getByLabel(/What does it do|And what else/)).toBeVisible();

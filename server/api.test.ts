@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { JobReply } from '../contract/index.ts';
+import { diagnoseJob, ESTIMATE_SPREAD, estimateLines, jobChoice, jobOutlook, wayMinutes } from '../core/job/index.ts';
 import { seedDemo } from '../demo/seed.ts';
 import { vehicles } from '../demo/vehicles.ts';
 import { type Harness, harness, NOW, openJob, PROCEDURE } from './testing/harness.ts';
@@ -199,6 +200,26 @@ describe('the demo world over the same requests as a person’s taps', () => {
   });
   afterAll(() => demo.close());
 
+  it('estimates the saloon as Prepare plans it: the same hours within the spread, the soak apart', () => {
+    const job = demo.services.jobs.job('job-234')!;
+    const family = demo.services.families.get(job.vehicle.familyId ?? null);
+    const knowledge = demo.services.knowledge.newest();
+    const procedure = demo.services.procedures.get(job.procedure!.id, job.procedure!.version)!;
+    const settings = demo.services.settings.shop();
+    const diagnosis = diagnoseJob(job, knowledge, family);
+    const { terms } = jobChoice(job, diagnosis, knowledge, family, procedure, [], settings);
+    const decided = terms.find(({ id }) => id === job.decision!.choice)!;
+    const labour = estimateLines(decided, String, settings.ratePerHourMinor, wayMinutes(procedure)).filter(
+      ({ words }) => words.includes('minutes'),
+    );
+    const estimated = (labour.reduce((sum, { minor }) => sum + minor, 0) / settings.ratePerHourMinor) * 60;
+    const outlook = jobOutlook(job, {}, [])!;
+    const planned = outlook.off.likely + outlook.back.likely + outlook.units;
+    expect(planned).toBeGreaterThan(300);
+    expect(planned).toBeGreaterThanOrEqual(estimated * ESTIMATE_SPREAD.low);
+    expect(planned).toBeLessThanOrEqual(estimated * ESTIMATE_SPREAD.high);
+    expect(labour.at(-1)!.words).toContain('soaking, not charged');
+  });
   it('is ten vehicles and nine jobs, two of them finished', async () => {
     expect((await demo.http.get('/api/vehicles')).body.rows).toHaveLength(Object.keys(vehicles).length);
     const jobs = (await demo.http.get('/api/jobs')).body.rows as { status: string; stage: string }[];

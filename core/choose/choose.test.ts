@@ -218,7 +218,13 @@ describe('planOptions', () => {
     const unpriced = { ...INPUT, terms: [INPUT.terms[0]!, terms('replace', null, 60, 180_000)] };
     const { plans, asksPrice } = planOptions(unpriced);
     expect(plans[0]?.steps[0]?.way.option).toBe('clean-bench');
-    expect(asksPrice.map(({ option }) => option)).toEqual(['replace']);
+    expect(asksPrice.map(({ way: { option } }) => option)).toEqual(['replace']);
+    // At that price the two are level; a little less and it leads, a little more and it does not.
+    const { underMinor } = asksPrice[0]!;
+    const leads = (partsMinor: number) =>
+      planOptions({ ...INPUT, terms: [INPUT.terms[0]!, terms('replace', partsMinor, 60, 180_000)] }).plans[0]?.steps[0]
+        ?.way.option;
+    expect([leads(Math.floor(underMinor) - 1), leads(Math.ceil(underMinor) + 1)]).toEqual(['replace', 'clean-bench']);
     // Where it could not win even for nothing, nobody is asked.
     const dear = { ...INPUT, terms: [terms('clean-bench', 0, 1, 180_000), terms('replace', null, 600, 20_000)] };
     expect(planOptions(dear).asksPrice).toEqual([]);

@@ -1,5 +1,6 @@
+import { flipPrice } from './flip.ts';
 import { everyPlan, type Found, kept, type Problem, problemOf, tryWay } from './search.ts';
-import type { Believed, ChooseInput, NotWorth, Plan, Plans, PlanStep, Way } from './types.ts';
+import type { Believed, ChooseInput, NotWorth, OptionId, Plan, Plans, PlanStep, Way } from './types.ts';
 import { notWorthOf, waysOf } from './ways.ts';
 
 /** Plans that are shown: the best and two others, each with another first step. */
@@ -35,7 +36,10 @@ export function planOptions(input: ChooseInput): Plans {
     plans,
     ways,
     notWorth,
-    asksPrice: able.filter((way) => way.costMinor === null && wouldLead(input, able, way, best[0])),
+    asksPrice: able.flatMap((way) => {
+      const underMinor = way.costMinor === null ? leadsUnder(input, way) : null;
+      return underMinor === null ? [] : [{ way, underMinor }];
+    }),
     close: best[0] !== undefined && best[1] !== undefined && best[1].perUse <= best[0].perUse * (1 + CLOSE),
   };
 }
@@ -57,23 +61,22 @@ function keepBetter(best: Map<number, Found>, found: Found): void {
     best.set(first, kept(found));
 }
 
-/** Whether a way without a price could come first: if its part cost nothing, it would. */
-function wouldLead(input: ChooseInput, able: readonly Way[], way: Way, best: Found | undefined): boolean {
-  const free: Way = {
-    ...way,
-    terms: { ...way.terms, partsMinor: 0 },
-    costMinor: way.terms.consumablesMinor + (way.terms.minutes * input.ratePerHourMinor) / 60,
-  };
-  const priced = able.filter(({ costMinor }) => costMinor !== null);
-  let leads = false;
-  everyPlan(
-    problemOf(input, [...priced, free]),
-    ({ perUse }) => {
-      if (best === undefined || perUse < best.perUse) leads = true;
-    },
-    { firsts: new Set([priced.length]) },
-  );
-  return leads;
+/** What a unit costs at least, minor units: nobody is asked for a price that would have to be lower still. */
+const LEAST_PRICE: Readonly<Partial<Record<OptionId, number>>> = {
+  replace: 6000,
+  'replace-rebuilt': 3500,
+  'replace-used': 2000,
+};
+
+/** The price of its part under which a way comes first; null where that is less than any such part costs. */
+function leadsUnder(input: ChooseInput, way: Way): number | null {
+  const free = { ...input, terms: input.terms.map((each) => (each === way.terms ? { ...each, partsMinor: 0 } : each)) };
+  const ways = waysOf(free).filter(({ costMinor, terms }) => costMinor !== null && terms.life > 0);
+  const problem = problemOf(free, ways);
+  const [best] = bestByFirst(problem);
+  if (best === undefined || problem.ways[best.ways[0] ?? -1]?.way.id !== way.id) return null;
+  const under = flipPrice(input, way.id)?.at ?? Number.POSITIVE_INFINITY;
+  return under > (LEAST_PRICE[way.option] ?? 0) ? under : null;
 }
 
 /** A found plan in full. */

@@ -142,6 +142,13 @@ export interface NotWorth {
   readonly why: 'no chance' | 'tried already' | 'no price' | 'no life';
 }
 
+/** A way whose price decides what comes first. */
+export interface AskedPrice {
+  readonly way: Way;
+  /** Under this price of its part it comes first, minor units; Infinity where nothing else can. */
+  readonly underMinor: number;
+}
+
 /** The result of `planOptions`. */
 export interface Plans {
   /** Best first, each with another first step; empty when nothing has both a chance and a price. */
@@ -149,8 +156,8 @@ export interface Plans {
   /** Every way, likeliest to cure first. */
   readonly ways: readonly Way[];
   readonly notWorth: readonly NotWorth[];
-  /** Ways whose price is asked for before a winner is named: at no price at all they would come first. */
-  readonly asksPrice: readonly Way[];
+  /** Ways whose price is asked for before a winner is named: each could come first. */
+  readonly asksPrice: readonly AskedPrice[];
   /** The second is within a tenth of the first: a near draw. */
   readonly close: boolean;
 }

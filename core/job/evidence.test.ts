@@ -5,6 +5,7 @@ import { type PointEntry, pointsFor, POINTS, SPEAKS, speaksOf } from '../inspect
 import type { CommandBody } from './catalogue.ts';
 import { decide, diagnoseJob, type Job, jobFindings, jobMayStart, openPoints, sheetOf, unanswered } from './index.ts';
 import { speaker } from '../sheet/index.ts';
+import { attemptFindings } from './diagnosis/attempts.ts';
 import { play } from './testing/play.ts';
 import { SAMPLE_CONTEXT, SAMPLE_FAMILY, SAMPLES } from './testing/samples.ts';
 import type { EngineFamily } from '../vehicle/index.ts';
@@ -62,6 +63,24 @@ describe('what is told when the job is opened', () => {
     expect(works(20, 9000)).toMatchObject({ helped: true });
     // Another complaint says nothing of this one.
     expect(works(20, 700, 'Black smoke.')).toBeUndefined();
+  });
+});
+
+describe('an earlier job', () => {
+  it('that came back counts whole, one that held three tenths: something new may have begun', () => {
+    const weightOf = (helped: boolean): number => {
+      const work = {
+        jobId: 'before',
+        number: 4,
+        option: 'clean-bench' as const,
+        helped,
+        ago: { km: 0, h: null, days: 20 },
+      };
+      const job = jobOf();
+      const findings = attemptFindings({ ...job, earlierWork: [work] });
+      return findings.find(({ id }) => id === 'earlier-before')?.weight ?? 1;
+    };
+    expect([weightOf(false), weightOf(true)]).toEqual([1, 0.3]);
   });
 });
 

@@ -87,6 +87,9 @@ export const earlierWorkFound = fact('earlier-work-found', {
   sheet: 'Complaint',
 });
 
+/** What held until now says what it was then, and less of what began since. */
+const HELD_THEN = 0.3;
+
 /** A unit that was renewed within this distance, or these hours or days, is new. */
 const FRESH = { km: 10_000, h: 75, days: 180 } as const;
 const RENEWS: ReadonlySet<string> = new Set(['replace', 'replace-rebuilt', 'rebuild']);
@@ -114,6 +117,8 @@ export function attemptFindings(job: Job): JobFinding[] {
       asFindings(
         { id: `earlier-${jobId}`, at: job.opened.at, words: `job ${number}: ${sinceWords(since)}` },
         { option, unit: unit ?? null, helped, ago: since },
+      ).map((finding) =>
+        helped && finding.outcome === 'helped' ? { ...finding, weight: (finding.weight ?? 1) * HELD_THEN } : finding,
       ),
     ),
     ...job.attempts.flatMap(({ id, at, option, unit, helped, ago: since, words }) =>

@@ -1,3 +1,4 @@
+import { USUAL } from '../../choose/index.ts';
 import { heldByParts, type MissingPart, type Readiness } from '../../prepare/index.ts';
 import { expectedMinutes } from '../../procedure/index.ts';
 import { estimate, type TimedStep, type TimeEstimate } from '../../refit/index.ts';
@@ -18,6 +19,27 @@ export interface Outlook {
   readonly held: number;
   /** Share of the items that those are, 0 to 1. */
   readonly heldShare: number;
+}
+
+/**
+ * Work on the units while they are off, minutes, for those that are not back: what was decided takes what its estimate
+ * says, for as many units as it is done to; until then each takes what a clean takes.
+ */
+export function benchMinutes(job: Job): number {
+  const units = job.items.filter(({ kind }) => kind === 'unit');
+  const left = units.filter((item) => !isBack(item)).length;
+  if (job.decision === null || units.length === 0) return left * UNIT_WORK_MINUTES;
+  const { comesOff, benchMinutes: each } = USUAL[job.decision.choice];
+  return (left / units.length) * (comesOff ? each * decidedUnits(job).length : each);
+}
+
+/** The units that what was decided is done to: by the first step of its plan, else all of the first kind, or all. */
+function decidedUnits({ vehicle, decision }: Job): readonly { readonly kind: string; readonly place: string }[] {
+  const all = vehicle.units.length > 0 ? vehicle.units : [{ kind: 'throttle-body', place: 'only' }];
+  const [, at = ''] = (decision?.plan?.[0] ?? '').split('@');
+  const [kind = '', place = ''] = at.split(':');
+  if (kind !== '') return all.filter((unit) => unit.kind === kind && (place === '' || unit.place === place));
+  return decision?.choice === 'clean-bench' ? all : all.filter((unit) => unit.kind === all[0]?.kind);
 }
 
 /** Minutes that items took in finished jobs, by item. */
@@ -57,7 +79,7 @@ export function jobOutlook(job: Job, history: ItemHistory, missing: readonly Mis
   return {
     off: estimate(steps('off'), took('off')),
     back: estimate(steps('back'), took('back'), [SOAK_MINUTES]),
-    units: job.items.filter((item) => item.kind === 'unit' && !isBack(item)).length * UNIT_WORK_MINUTES,
+    units: benchMinutes(job),
     held,
     heldShare: listed === 0 ? 0 : held / listed,
   };

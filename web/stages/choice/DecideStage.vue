@@ -13,6 +13,7 @@ import { useForm } from '../useForm.ts';
 import EstimateBlock from './EstimateBlock.vue';
 import FlipLine from './FlipLine.vue';
 import OptionRows from './OptionRows.vue';
+import PlannedRows from './PlannedRows.vue';
 import PlanRows from './PlanRows.vue';
 import PlanSums from './PlanSums.vue';
 import { firstWords, ofHundred, thenWords } from './planWords.ts';
@@ -20,13 +21,28 @@ import TermsForm from './TermsForm.vue';
 import { useFlips } from './useFlips.ts';
 import { useOptions } from './useOptions.ts';
 
-const { store, shop, diagnosis, input, plans, comparison, dragged, money, per, wayName, wayMinutes, nameOf, shortOf } =
-  useOptions();
+const {
+  store,
+  shop,
+  diagnosis,
+  input,
+  plans,
+  comparison,
+  dragged,
+  money,
+  per,
+  perUse,
+  lasts,
+  wayName,
+  wayMinutes,
+  nameOf,
+  shortOf,
+} = useOptions();
 const form = useForm();
 const termsForm = useForm();
 const job = computed(() => store.job);
 const closed = computed(() => job.value?.status === 'closed');
-const reason = ref(store.job?.decision?.reason ?? '');
+const reason = ref(store.job?.decision?.reason ?? store.job?.planned?.what ?? '');
 const why = ref('');
 const oneByOne = ref(false);
 
@@ -34,8 +50,23 @@ const oneByOne = ref(false);
 const chosen = ref('');
 const touched = ref(false);
 const best = computed(() => plans.value?.plans[0] ?? null);
+const planned = computed(() => job.value?.planned ?? null);
+/** What is planned needs no fault: what is done to the unit, the usual first. */
+const PLANNED = {
+  service: ['clean-bench', 'clean-in-place', 'adjust', 'relearn'],
+  replacement: ['replace', 'replace-rebuilt', 'replace-used', 'rebuild'],
+};
+const plannedWays = computed(() => {
+  const { value } = planned;
+  if (value === null || value.kind === 'fault') return [];
+  const first = PLANNED[value.kind];
+  const order = [...first, ...PLANNED.service, ...PLANNED.replacement];
+  return order
+    .filter((id, index) => order.indexOf(id) === index)
+    .flatMap((id) => (plans.value?.ways ?? []).filter(({ option: of }) => of === id));
+});
 watch(
-  () => best.value?.steps[0]?.way.id,
+  () => (planned.value === null ? best.value?.steps[0]?.way.id : plannedWays.value[0]?.id),
   (first) => {
     if (touched.value) return;
     const decided = job.value?.decision;
@@ -47,7 +78,9 @@ const pick = (way: string): void => {
   touched.value = true;
   chosen.value = way;
 };
-const plan = computed(() => plans.value?.plans.find(({ steps }) => steps[0]?.way.id === chosen.value) ?? null);
+const plan = computed(() =>
+  planned.value === null ? (plans.value?.plans.find(({ steps }) => steps[0]?.way.id === chosen.value) ?? null) : null,
+);
 const option = computed(
   () =>
     comparison.value?.options.find(({ way }) => way.id === chosen.value) ??
@@ -58,11 +91,18 @@ const terms = computed(() => option.value?.terms ?? null);
 const taken = computed((): OptionId => terms.value?.id ?? 'clean-bench');
 const headline = computed(() => {
   const { value } = plan;
+  if (planned.value !== null) return `Planned: ${planned.value.what}`;
+  // A winner is named once every price that could change it is known.
+  if ((plans.value?.asksPrice.length ?? 0) > 0) return 'Which comes first depends on a price';
   const first = value?.steps[0];
   if (plans.value !== null && plans.value.plans.length === 0) return 'No option has both a chance and a price yet';
   return first === undefined || value === null ? 'Decide' : firstWords(first, wayName, money);
 });
-const after = computed(() => (plan.value === null ? '' : thenWords(plan.value, wayName)));
+const after = computed(() =>
+  plan.value === null || planned.value !== null || (plans.value?.asksPrice.length ?? 0) > 0
+    ? ''
+    : thenWords(plan.value, wayName),
+);
 const hopeless = computed(() => plans.value?.notWorth.filter(({ why: reasonWhy }) => reasonWhy !== 'no price') ?? []);
 const NOT_WORTH = {
   'no chance': 'not worth trying',
@@ -128,7 +168,8 @@ function decideNow(): void {
     nowMinor,
     perUseMinor,
   }));
-  const steps = plan.value?.steps.map(({ way }) => way.id);
+  const steps =
+    plan.value?.steps.map(({ way }) => way.id) ?? (option.value === null ? undefined : [option.value.way.id]);
   form.send('decide', {
     choice: taken.value as Choice,
     reason: reason.value,
@@ -150,22 +191,43 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
     <template #head>
       <h2 class="text-heading">{{ headline }}</h2>
       <p v-if="after" class="text-heading font-bold leading-tight">{{ after }}</p>
-      <p v-if="plans?.close && plan === best" class="mt-1 font-semibold text-brass">
+      <p v-if="planned" class="mt-1 text-soft">No fault is weighed: choose what is done, and what it takes.</p>
+      <p v-else-if="plans?.close && plan === best" class="mt-1 font-semibold text-brass">
         A near draw: the second is within a tenth of it.
       </p>
     </template>
     <KnowledgeMissing />
-    <p v-if="plans && plans.asksPrice.length > 0" class="mt-3 border-l-4 border-brass pl-3" role="status">
+    <p v-if="plans && !planned && plans.asksPrice.length > 0" class="mt-3 border-l-4 border-brass pl-3" role="status">
       <span class="font-semibold">Ask for a price first:</span>
-      {{ plans.asksPrice.map(wayName).join(', ') }} could come first, depending on what it costs.
+      {{
+        plans.asksPrice
+          .map(({ way, underMinor }) =>
+            underMinor === Infinity
+              ? wayName(way)
+              : `${wayName(way)} comes first under ${money(Math.round(underMinor))}`,
+          )
+          .join('; ')
+      }}.
       <button type="button" class="link" @click="oneByOne = true">Set it</button>
     </p>
+    <PlannedRows
+      v-if="planned && plans"
+      class="mt-3"
+      :model-value="chosen"
+      :ways="plannedWays"
+      :name="wayName"
+      :lasts="lasts"
+      :money="money"
+      :disabled="closed"
+      @update:model-value="pick"
+    />
     <PlanRows
-      v-if="plans && plans.plans.length > 0"
+      v-else-if="plans && plans.plans.length > 0"
       class="mt-3"
       :model-value="chosen"
       :plans="plans.plans"
       :per="per"
+      :per-use="perUse"
       :money="money"
       :name="wayName"
       :cause="causeWords"
@@ -175,11 +237,11 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
     <div v-else-if="!plans" class="mt-6 grid gap-3" aria-busy="true">
       <div v-for="row in 6" :key="row" class="h-12 bg-band" />
     </div>
-    <p v-if="option && !plan" class="mt-3 font-semibold">
+    <p v-if="option && !plan && !planned" class="mt-3 font-semibold">
       Chosen beside the plans: {{ wayName(option.way).toLowerCase() }}, {{ ofHundred(option.chance.mean) }} in 100 to
       cure.
     </p>
-    <ul v-if="hopeless.length > 0" class="rows mt-3 border-y border-line">
+    <ul v-if="hopeless.length > 0 && !planned" class="rows mt-3 border-y border-line">
       <li v-for="each in hopeless" :key="each.way.id" class="flex flex-wrap items-baseline gap-x-4 gap-y-0.5 py-1.5">
         <span aria-hidden="true">×</span><span>{{ wayName(each.way) }}</span>
         <span class="font-semibold"
@@ -190,7 +252,9 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
     </ul>
     <div class="mt-2 flex flex-wrap items-baseline justify-between gap-3 text-note">
       <span class="font-semibold text-brass">Minutes, lives and small parts are shop figures, verify.</span>
-      <button type="button" class="link min-h-10" @click="oneByOne = true">All choices, one by one</button>
+      <button v-if="!planned" type="button" class="link min-h-10" @click="oneByOne = true">
+        All choices, one by one
+      </button>
     </div>
 
     <div v-if="option && lineWay && !closed" class="mt-5 grid max-w-4xl gap-x-10 gap-y-4 md:grid-cols-2">
@@ -221,9 +285,10 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
 
     <template #why>
       <PlanSums
-        v-if="plan"
+        v-if="plan && !planned"
         :plan="plan"
         :per="per"
+        :per-use="perUse"
         :money="money"
         :day-price-minor="shop.settings.dayPriceMinor"
         :unsolved-minor="input?.unsolvedMinor ?? 0"
@@ -268,7 +333,7 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
           }}
         </p>
       </div>
-      <div>
+      <div v-if="!planned">
         <h3 class="text-sm font-bold">What is believed</h3>
         <dl class="rows mt-1">
           <FigureRow v-for="cause in belief" :key="cause.id" :label="nameOf(cause.id)">{{
@@ -287,6 +352,8 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
       :options="comparison.options"
       :name="wayName"
       :per="per"
+      :per-use="perUse"
+      :lasts="lasts"
       :money="money"
       :disabled="closed"
       @update:model-value="pick"

@@ -27,8 +27,8 @@ const lines = ref<{ words: string; amount: string }[]>([]);
 const note = ref('');
 const wrong = ref('');
 watch(
-  () => props.job.decision?.choice,
-  (choice) => {
+  [() => props.job.decision?.choice, () => props.job.decision?.plan?.[0]],
+  ([choice]) => {
     const decided = props.job.decision?.plan?.[0];
     const own = props.terms.find((terms) => wayId(terms) === decided) ?? props.terms.find(({ id }) => id === choice);
     lines.value =

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { group } from '../../../core/quantity/index.ts';
 import type { ComparedOption } from '../../../core/choose/index.ts';
 
 /** Options side by side: the chance to cure with its spread, money now and for the distance, days off the road. */
@@ -7,6 +6,8 @@ defineProps<{
   options: readonly ComparedOption[];
   name: (way: ComparedOption['way']) => string;
   per: string;
+  perUse: (minor: number) => string;
+  lasts: (life: number) => string;
   money: (minor: number) => string;
   disabled: boolean;
 }>();
@@ -18,7 +19,6 @@ const WHY = {
   'no life': 'no life given',
 } as const;
 const percent = (share: number): string => `${(share * 100).toFixed(1)}%`;
-const life = (value: number, per: string): string => `${group(String(value))} ${per.includes('km') ? 'km' : 'h'}`;
 </script>
 
 <template>
@@ -56,7 +56,7 @@ const life = (value: number, per: string): string => `${group(String(value))} ${
                 ? `${WHY[option.notWorth]}: ${Math.round(option.chance.mean * 100)} in 100`
                 : index === 0
                   ? 'least for the distance'
-                  : `lasts about ${life(option.terms.life, per)}`
+                  : `lasts about ${lasts(option.terms.life)}`
             }}</span></span
           >
         </span>
@@ -91,7 +91,7 @@ const life = (value: number, per: string): string => `${group(String(value))} ${
         >
         <span class="text-right" :class="index === 0 && option.notWorth === null ? 'font-bold' : ''"
           ><span class="text-sm font-normal text-soft md:sr-only">{{ per }} </span
-          >{{ option.perUseMinor === null ? '—' : money(option.perUseMinor) }}</span
+          >{{ option.perUseMinor === null ? '—' : perUse(option.perUseMinor) }}</span
         >
         <span class="text-right text-soft max-md:hidden">{{
           option.terms.daysOff === 0 ? 'same day' : `${option.terms.daysOff} days`

@@ -7,6 +7,7 @@ import { daysWords, ofHundred } from './planWords.ts';
 defineProps<{
   plans: readonly Plan[];
   per: string;
+  perUse: (minor: number) => string;
   money: (minor: number) => string;
   name: (way: Way) => string;
   /** A cause in few words. */
@@ -68,7 +69,7 @@ const left = (then: readonly Believed[], cause: (believed: Believed) => string):
               <span class="text-sm text-soft"> expected</span></span
             >
             <span
-              ><span class="figure text-lg">{{ money(Math.round(plan.perUseMinor)) }}</span>
+              ><span class="figure text-lg">{{ perUse(plan.perUseMinor) }}</span>
               <span class="text-sm text-soft"> {{ per }}</span></span
             >
             <span

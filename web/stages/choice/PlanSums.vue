@@ -8,6 +8,7 @@ import { ofHundred } from './planWords.ts';
 const props = defineProps<{
   plan: Plan;
   per: string;
+  perUse: (minor: number) => string;
   money: (minor: number) => string;
   dayPriceMinor: number;
   /** What it costs when nothing of it cured. */
@@ -63,7 +64,7 @@ const flips = computed(() => {
       <FigureRow :label="`${ofHundred(plan.open)} open, at ${money(unsolvedMinor)} each`">{{
         money(Math.round(plan.unsolvedMinor))
       }}</FigureRow>
-      <FigureRow :label="`${per} that it lasts`">{{ money(Math.round(plan.perUseMinor)) }}</FigureRow>
+      <FigureRow :label="`${per} that it lasts`">{{ perUse(plan.perUseMinor) }}</FigureRow>
     </dl>
     <template v-if="first">
       <h3 class="mt-4 text-sm font-bold">What would change it</h3>

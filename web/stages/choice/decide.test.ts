@@ -68,6 +68,8 @@ describe('options one by one', () => {
         options: comparison.options,
         name,
         per: 'per 10 000 km',
+        perUse: (minor: number) => money(Math.round(minor)),
+        lasts: (life: number) => `${life} km`,
         money,
         disabled: false,
         modelValue: 'replace',
@@ -96,6 +98,8 @@ describe('plans', () => {
       props: {
         plans: plans.plans,
         per: 'per 10 000 km',
+        perUse: (minor: number) => money(Math.round(minor)),
+        lasts: (life: number) => `${life} km`,
         money,
         name,
         cause: ({ cause }: { cause: string }) => cause,
@@ -122,6 +126,8 @@ describe('plans', () => {
       props: {
         plan: best!,
         per: 'per 10 000 km',
+        perUse: (minor: number) => money(Math.round(minor)),
+        lasts: (life: number) => `${life} km`,
         money,
         dayPriceMinor: 0,
         unsolvedMinor: 70_000,

@@ -67,9 +67,18 @@ export function useOptions() {
   const plans = computed(() => (input.value === null ? null : planOptions(input.value)));
   const comparison = computed(() => (input.value === null ? null : compareOptions(input.value)));
   const money = (minor: number): string => formatRoundMoney(minor, shop.settings.currency);
+  /** What a vehicle counts in is what it is answered in. */
+  const meter = computed(() => store.job?.vehicle.meterUnit ?? 'km');
+  const KM_A_MILE = 1.609344;
   const per = computed(() =>
-    input.value?.per === 'h' ? `per ${PER.h} h` : `per ${format({ value: PER.km, unit: 'km' })}`,
+    meter.value === 'h' ? `per ${PER.h} h` : `per ${format({ value: PER.km, unit: meter.value })}`,
   );
+  const perUse = (minor: number): string => money(Math.round(meter.value === 'mi' ? minor * KM_A_MILE : minor));
+  /** How long something lasts: lives are kept in km, or hours. */
+  const lasts = (life: number): string => {
+    const thousand = (value: number): number => (value < 1000 ? value : Math.round(value / 1000) * 1000);
+    return format({ value: meter.value === 'mi' ? thousand(life / KM_A_MILE) : life, unit: meter.value });
+  };
   const wayName = (way: Pick<Way, 'option' | 'terms'>): string => {
     const all = store.job === null ? [] : unitsOf(store.job, store.family);
     return wayWords(way, all.filter(({ kind }) => kind === way.terms.kind).length);
@@ -83,6 +92,8 @@ export function useOptions() {
     dragged,
     money,
     per,
+    perUse,
+    lasts,
     wayName,
     wayMinutes: computed(() => (procedure.value === null ? null : wayMinutes(procedure.value))),
     optionName: (id: string) => OPTIONS[id as OptionId] ?? id,

@@ -1,0 +1,79 @@
+import { flushPromises, mount } from '@vue/test-utils';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { SHIPPED_KNOWLEDGE } from '../../../core/diagnose/knowledge/index.ts';
+import type { CommandBody } from '../../../core/job/index.ts';
+import { open, SAMPLE_FAMILY } from '../../../core/job/testing/samples.ts';
+import { useJob } from '../../stores/job.ts';
+import { useKnowledge } from '../../stores/knowledge.ts';
+import { useShop } from '../../stores/shop.ts';
+import { freshShop, read, serve, showJob, stubs } from '../../testing.ts';
+import DecideStage from './DecideStage.vue';
+
+beforeEach(() => {
+  freshShop();
+  vi.restoreAllMocks();
+  serve({});
+  const known = useKnowledge();
+  known.versions = new Map([[1, SHIPPED_KNOWLEDGE]]);
+  known.families = new Map([[SAMPLE_FAMILY.id, SAMPLE_FAMILY]]);
+  useShop().settings = { ...useShop().settings, ratePerHourMinor: 6000, comebackMinor: 9000 };
+});
+const found: CommandBody = {
+  type: 'record-check',
+  data: { id: 'k', check: 'duct-off-look', outcome: 'ring', typed: [], when: 'before' },
+};
+/** The stage of a job on a vehicle that counts in this. */
+async function stage(meterUnit: 'km' | 'mi' | 'h', prices: object, ...bodies: CommandBody[]) {
+  const shown = showJob([open, ...bodies]);
+  const store = useJob();
+  const { job } = store;
+  store.confirmed = { ...job!, vehicle: { ...job!.vehicle, meterUnit, familyId: SAMPLE_FAMILY.id } };
+  useKnowledge().families = new Map([
+    [
+      SAMPLE_FAMILY.id,
+      { ...SAMPLE_FAMILY, unitTypes: SAMPLE_FAMILY.unitTypes.map((type) => ({ ...type, prices: prices as never })) },
+    ],
+  ]);
+  const view = mount(DecideStage, { global: { stubs: { ...stubs, EstimateBlock: true } } });
+  await flushPromises();
+  return { ...shown, view };
+}
+const PRICED = { new: 46_000, rebuilt: 24_000, used: 9000 };
+
+describe('the stage of the decision', () => {
+  it('leads with the plan, and answers in what the vehicle counts in', async () => {
+    const km = (await stage('km', PRICED, found)).view;
+    expect(km.find('h2').text()).toMatch(/^First .*: \d+ cr, \d+ min, and \d+ in 100 end there\.$/);
+    const figure = (text: string, per: string): number =>
+      Number(new RegExp(`([\\d.]+) cr ${per}`).exec(text.replace(/\s+/g, ' '))?.[1]);
+    const kilometres = figure(read(km), 'per 10 000 km');
+    const miles = figure(read((await stage('mi', PRICED, found)).view), 'per 10 000 mi');
+    expect(miles / kilometres).toBeGreaterThan(1.5);
+    expect(miles / kilometres).toBeLessThan(1.7);
+    expect(read((await stage('h', PRICED, found)).view)).toContain('per 100 h');
+  });
+  it('names no winner while a price that could change it is not known', async () => {
+    const worn: CommandBody = {
+      type: 'record-check',
+      data: { id: 'g', check: 'flatness', outcome: 'warped', typed: [], when: 'before' },
+    };
+    const { view } = await stage('km', { new: null, rebuilt: null, used: 9000 }, worn);
+    expect(view.find('h2').text()).toBe('Which comes first depends on a price');
+    expect(read(view)).toMatch(/Ask for a price first: Fit a (new|rebuilt)/);
+  });
+  it('asks nothing of a fault where the work is planned', async () => {
+    const planned: CommandBody = { type: 'plan-work', data: { kind: 'replacement', what: 'New body at 200 000 km' } };
+    const { view, sent } = await stage('km', PRICED, planned);
+    expect(view.find('h2').text()).toBe('Planned: New body at 200 000 km');
+    expect(view.find<HTMLInputElement>('input[type="radio"]').element.checked).toBe(true);
+    for (const nagging of ['guess', 'What is believed', 'not worth trying', 'cured in the end'])
+      expect(read(view)).not.toContain(nagging);
+    await view.find('form:has(textarea)').trigger('submit');
+    expect(sent).toMatchObject([
+      {
+        type: 'decide',
+        data: { choice: 'replace', reason: 'New body at 200 000 km', plan: [expect.stringContaining('replace')] },
+      },
+    ]);
+  });
+});
