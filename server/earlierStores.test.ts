@@ -71,6 +71,7 @@ const MEANT: Readonly<Record<string, readonly Meant[]>> = {
   '0.3.0': [],
   '0.4.0': [],
   '0.5.0': [],
+  '0.6.0': [],
 };
 
 /** Those that hold facts of earlier versions. A version that changes a fact adds the ones before it. */
