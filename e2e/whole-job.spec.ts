@@ -45,7 +45,7 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
   const rows = <T>(sql: string): T[] => workshop.rows<T>(sql, jobId);
 
   await test.step('complaint', async () => {
-    await page.getByLabel('What does it do?').fill('Hunts at the quay, and whistles on the hill.');
+    await page.getByLabel('And what else?').fill('Hunts at the quay, and whistles on the hill.');
     await button(page, 'Tell').click();
     await expect(page.getByText('idle hunts').first()).toBeVisible();
     await button(page, 'strike out whistle or hiss').click();
@@ -72,7 +72,7 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
     await page.getByLabel('Idle speed, warm, rpm').blur();
     await expect(page.getByText('below the band')).toBeVisible();
     await button(page, /^Done, on to decide/).click();
-    await page.getByRole('radio', { name: /Clean on the bench/ }).check();
+    await page.getByRole('radio', { name: /^Plan \d+: Clean on the bench/ }).check();
     await button(page, 'Decide: clean on the bench').click();
     await expect(page.getByText('Say why, in a few words')).toBeVisible();
     await page.getByLabel('Because').fill('deposit at the edge, valve stiff');

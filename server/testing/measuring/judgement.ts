@@ -69,8 +69,8 @@ function turned(phrases: readonly Phrase[]): number {
         const [sign = '', outcome = ''] = each.split('=');
         return { sign, outcome };
       });
-  return results.filter(({ phrase, hit, wrong }) => {
-    const [said, heard] = [findings(phrase.must), findings([...hit, ...wrong])];
+  return results.filter(({ phrase, wrong }) => {
+    const [said, heard] = [findings(phrase.must), findings([...phrase.must, ...wrong])];
     if (findings(wrong).length === 0) return false;
     return rank(models, said).causes[0]?.id !== rank(models, heard).causes[0]?.id;
   }).length;
