@@ -67,7 +67,7 @@ const flips = computed(() => {
       <FigureRow :label="`${per} that it lasts`">{{ perUse(plan.perUseMinor) }}</FigureRow>
     </dl>
     <template v-if="first">
-      <h3 class="mt-4 text-sm font-bold">What would change it</h3>
+      <h3 class="mt-4 text-sm font-bold">What would change the order</h3>
       <p class="mt-1 flex items-baseline justify-between gap-3 text-note">
         <span>{{ name(first.way) }} cures</span
         ><span class="shrink-0 font-bold">{{ ofHundred(first.way.chance.mean) }} in 100 now</span>
