@@ -143,6 +143,22 @@ export type Settings = z.infer<typeof settings>;
 /** Query of a job's log from a version on. */
 export const sinceQuery = z.strictObject({ since: z.coerce.number().int().min(0).default(0) });
 
+/** Query about one item of a job. */
+export const itemQuery = z.strictObject({ item: id });
+
+/** A torque figure of another job of this shop, for the same thread in the same kind of joint. */
+export interface LikeFigure {
+  readonly jobId: string;
+  readonly number: number;
+  readonly plate: string;
+  readonly vehicle: string;
+  readonly name: string;
+  readonly text: string;
+  readonly source: string | null;
+  /** How that vehicle is like this one: it is the same, of its family, or has the same make and engine. */
+  readonly kin: 'vehicle' | 'family' | 'engine';
+}
+
 /** One line of the procedures library: the newest version. */
 export interface ProcedureLine {
   readonly id: string;

@@ -3,7 +3,7 @@ export type { AdapterLinkInfo, AdapterReading } from './adapter.ts';
 export { command } from './commands.ts';
 export type { SentCommand } from './commands.ts';
 export { exportedFact, factData } from './events.ts';
-export { auditQuery, person, searchQuery, settings, sinceQuery } from './http.ts';
+export { auditQuery, person, searchQuery, settings, itemQuery, sinceQuery } from './http.ts';
 export type {
   AirReply,
   AuditLine,
@@ -19,6 +19,7 @@ export type {
   FoundLine,
   FoundPart,
   JobSummary,
+  LikeFigure,
   Person,
   ProcedureLine,
   ProcedureVersion,

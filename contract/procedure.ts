@@ -1,6 +1,13 @@
 import { z } from 'zod';
 import { INHIBITORS } from '../core/coolant/index.ts';
-import { type Need, type Procedure, type ProcedureItem, RESTORE_KINDS, WORK_KINDS } from '../core/procedure/index.ts';
+import {
+  JOINTS,
+  type Need,
+  type Procedure,
+  type ProcedureItem,
+  RESTORE_KINDS,
+  WORK_KINDS,
+} from '../core/procedure/index.ts';
 import type { Calendar, Tool } from '../core/prepare/index.ts';
 import type { Constraint } from '../core/refit/index.ts';
 import { CONDITIONS, PROOF_STRESS, STRENGTHS, type TorqueSpec, type Wrench } from '../core/torque/index.ts';
@@ -26,6 +33,7 @@ const fastenerGroup = z.strictObject({
   spec: torqueSpec.nullable(),
   fractions: z.array(positive.max(1)).min(1).max(5),
   into: line,
+  joint: z.enum(keysOf(JOINTS)).optional(),
   staysIn: count.min(0).max(199).optional(),
   hole: z.strictObject({ material: z.enum(keysOf(STRENGTHS)), engagementMm: positive.max(500) }).optional(),
   grade: z.enum(keysOf(PROOF_STRESS)).optional(),

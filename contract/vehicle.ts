@@ -7,6 +7,7 @@ import {
   UNIT_KINDS,
   type UnitObject,
   type Vehicle,
+  VEHICLE_USES,
 } from '../core/vehicle/index.ts';
 import { count, id, isoDay, keysOf, line, meterReading, meterUnit, minor, number, paragraph } from './primitives.ts';
 
@@ -50,6 +51,7 @@ export const vehicleInput = z.strictObject({
   notes: paragraph,
   familyId: id.nullable().optional(),
   knownSince: isoDay.nullable().optional(),
+  use: z.enum(keysOf(VEHICLE_USES)).optional(),
 });
 /** The type of {@link vehicleInput}. */
 export type VehicleInput = z.infer<typeof vehicleInput>;

@@ -11,6 +11,7 @@ import { Air } from './store/air.ts';
 import { Audit } from './store/audit.ts';
 import { Bay } from './store/bay.ts';
 import { Changes } from './store/changes.ts';
+import { Figures } from './store/figures.ts';
 import { FollowUps } from './store/followUps.ts';
 import { OneGo } from './store/oneGo.ts';
 import { earlierJobs } from './store/earlier.ts';
@@ -53,6 +54,7 @@ export interface Services {
   readonly stock: Stock;
   readonly air: Air;
   readonly followUps: FollowUps;
+  readonly figures: Figures;
   readonly audit: Audit;
   /** One request, one transaction. */
   readonly oneGo: OneGo;
@@ -163,6 +165,7 @@ export function createServices(
     stock,
     air: new Air(db, audit, settings),
     followUps: new FollowUps(db),
+    figures: new Figures(db),
     audit,
     oneGo,
     keeper,

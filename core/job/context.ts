@@ -47,6 +47,8 @@ export interface Context {
   readonly comeback: Comeback;
   /** What the sender is in the workshop; null when it is not known. */
   readonly role: Role | null;
+  /** Whether the sender is the only one in the workshop, and so their own lead. */
+  readonly alone: boolean;
 }
 
 /** A context with nothing in it. */
@@ -63,6 +65,7 @@ export const NO_CONTEXT: Context = {
   earlier: [],
   comeback: { km: 5000, h: 50, days: 90 },
   role: null,
+  alone: false,
 };
 
 /** What one command needs to be fetched before it can be decided; what is not asked for need not be there. */

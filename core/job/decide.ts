@@ -33,7 +33,8 @@ export function decide(job: Job | null, command: CommandBody | Command, context:
   const data = command.data as never;
   if (job.status === 'closed' && whenClosed !== true)
     return refuse('job-closed', `Job ${job.number} is handed over.`, 'Open it again with a reason.');
-  if (may !== undefined && (may.when?.(data) ?? true) && (context.role === null || !may.roles.includes(context.role)))
+  const answers = context.alone || (context.role !== null && (may?.roles.includes(context.role) ?? true));
+  if (may !== undefined && (may.when?.(data) ?? true) && !answers)
     return refuse('lead-only', may.words, 'Ask the lead to look and to enter it under their own name.');
   return decideIt(job, data, context, 'at' in command ? command.at : null);
 }

@@ -86,6 +86,8 @@ export {
 } from './items/plans.ts';
 export { freePocket, hangsLoose, placeFor, pocketId, pocketsOf, tagFor, UNIT_PLACE } from './items/places.ts';
 export { standsAt, workQueue } from './items/queue.ts';
+export { asItem, listedAs, takenOff, typedThings } from './items/typed.ts';
+export type { ChipState, TypedField, TypedThing } from './items/typed.ts';
 export { commandOf, gaping, holding, passEntry, tapOn, UNTYPED } from './items/tap.ts';
 export type { Tap, Typed, Way } from './items/tap.ts';
 export { closerOf, isBack, itemOf, leftColumn, nextOff, nextOffFor } from './items/query.ts';
@@ -158,11 +160,14 @@ export {
   boltVerdict,
   groupPasses,
   isAtTorque,
+  isTight,
   lengthsOf,
   nextBolt,
   strippedThreads,
   wantsPass,
 } from './torque/bolts.ts';
+export { wantsFigure } from './torque/figures.ts';
+export type { ByFeel, LikeJob } from './torque/state.ts';
 export { adapterWords, torqueStep } from './torque/step.ts';
 export type { TorqueStep } from './torque/step.ts';
 export type { AdapterOn } from './torque/tightening.ts';

@@ -265,6 +265,7 @@ describe('refit', () => {
     const shop = opened()
       .do('add-item', {
         item: item('cover', {
+          kind: 'cover',
           fasteners: { count: 3, thread: 'M6', into: 'x', spec: null, fractions: [1], bolts: [] },
         }),
       })

@@ -2,14 +2,16 @@ export { checkProcedure, namedBy, procedureProblems } from './check.ts';
 export type { ProcedureProblem } from './check.ts';
 export { constraintWords, diffProcedures } from './diff.ts';
 export type { Difference, FieldChange } from './diff.ts';
+export { figureWanted, jointOf } from './joint.ts';
 export { expectedMinutes } from './minutes.ts';
 export { plainItem } from './plain.ts';
-export { RESTORE_KINDS, WORK_KINDS } from './types.ts';
+export { JOINTS, RESTORE_KINDS, WORK_KINDS } from './types.ts';
 export type {
   Bolt,
   CoolantSystem,
   FastenerGroup,
   ItemKind,
+  Joint,
   Need,
   Procedure,
   ProcedureItem,

@@ -35,6 +35,18 @@ export interface ThreadHole {
   readonly engagementMm: number;
 }
 
+/** What a group of fasteners holds, and whether that calls for a torque figure. */
+export const JOINTS = {
+  flange: { name: 'unit or its flange', figure: true },
+  fuel: { name: 'fuel joint', figure: true },
+  coolant: { name: 'coolant joint', figure: true },
+  sensor: { name: 'sensor', figure: true },
+  bracket: { name: 'bracket that carries load', figure: true },
+  trim: { name: 'clamp, cover or trim', figure: false },
+} as const satisfies Readonly<Record<string, { readonly name: string; readonly figure: boolean }>>;
+/** The id of what a group holds. */
+export type Joint = keyof typeof JOINTS;
+
 /** Fasteners that hold one thing. */
 export interface FastenerGroup {
   readonly count: number;
@@ -46,6 +58,8 @@ export interface FastenerGroup {
   /** Shares of the target per pass, rising to 1. */
   readonly fractions: readonly number[];
   readonly into: string;
+  /** What they hold; where it is not said, the kind of the item says it. */
+  readonly joint?: Joint | undefined;
   /** How many stay in until the part itself comes off, to hold its weight. */
   readonly staysIn?: number | undefined;
   readonly hole?: ThreadHole | undefined;

@@ -10,6 +10,7 @@ export { planRefit, replan } from './plan.ts';
 export type {
   ItemState,
   TallyEndStep,
+  TallyFluid,
   TallyFasteners,
   TallyInput,
   TallyItem,

@@ -11,6 +11,11 @@ export type HoldCode =
   | 'count'
   | 'item-off'
   | 'torque'
+  | 'figure'
+  | 'unit-loose'
+  | 'coolant'
+  | 'bleed'
+  | 'cooling-water'
   | 'connector'
   | 'measure'
   | 'end-step';
@@ -32,7 +37,8 @@ export const holdKey = ({ code, subject }: Pick<Hold, 'code' | 'subject'>): stri
 
 /**
  * The engine is held while an opening is open or plugged, anything is inside or looked for, an item is off, a count
- * differs, a thread is stripped, a fastener is not at torque, a connector is not confirmed, a measure is not set again
+ * differs, a thread is stripped, a fastener is not at torque or has no figure, a unit is
+ * not tied down, coolant or cooling water is wanting, a connector is not confirmed, a measure is not set again
  * or something like the battery is not undone. Worst first.
  * @param overridden keys of holds that a lead has let pass, see {@link holdKey}; what comes up later holds again
  */
@@ -60,9 +66,12 @@ function allHolds(job: TallyInput): Hold[] {
     ...now.threadsStripped.map(({ id, name }) => hold('thread', id, `${name}: a stripped thread is not repaired`)),
     ...now.countsThatDiffer.map(({ id, name }) => hold('count', id, `${name}: fewer back than came out`)),
     ...now.itemsOff.map(({ id, name }) => hold('item-off', id, `${name} is off`)),
+    ...now.unitsLoose.map(({ id, name }) => hold('unit-loose', id, `${name}: nothing says what holds it down`)),
+    ...now.figuresWanted.map(({ id, name }) => hold('figure', id, `${name}: no torque figure, and by feel not chosen`)),
     ...now.torqueOutstanding.map(({ item, missing }) =>
       hold('torque', item.id, `${item.name}: ${missing} not at torque`),
     ),
+    ...now.fluidsWanted.map(({ code, id, words }) => hold(code, id, words)),
     ...now.connectorsUnconfirmed.map(({ id, name }) => hold('connector', id, `${name}: lock not confirmed`)),
     ...now.notRestored.map(({ id, name, toRestore }) =>
       hold('measure', id, `${name}: not set again (${toRestore.join(', ')})`),

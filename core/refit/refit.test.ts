@@ -158,6 +158,8 @@ describe('tally and mayStart', () => {
           count: 4,
           torqued: true,
           atTorque: 4,
+          byFeel: 0,
+          figureWanted: false,
           countedOut: 4,
           countedBack: 4,
           stayingIn: 0,
@@ -169,6 +171,7 @@ describe('tally and mayStart', () => {
     objects: [],
     searches: [],
     endSteps: [],
+    fluidsWanted: [],
     openQuestions: [],
   };
   const withItem = (change: object): TallyInput => ({ ...clear, items: [{ ...clear.items[0]!, ...change }] });
@@ -179,6 +182,9 @@ describe('tally and mayStart', () => {
   it.each([
     ['item-off', withItem({ state: 'off' })],
     ['torque', withItem({ fasteners: { ...clear.items[0]!.fasteners!, atTorque: 3 } })],
+    ['figure', withItem({ fasteners: { ...clear.items[0]!.fasteners!, torqued: false, figureWanted: true } })],
+    ['unit-loose', withItem({ loose: true })],
+    ['coolant', { ...clear, fluidsWanted: [{ code: 'coolant' as const, id: 'c', words: 'not back' }] }],
     ['count', withItem({ fasteners: { ...clear.items[0]!.fasteners!, countedBack: 3 } })],
     ['connector', withItem({ kind: 'connector', fasteners: null })],
     ['opening-open', { ...clear, openings: [{ id: 'o', name: 'Inlet', state: 'open', plug: null }] }],

@@ -13,6 +13,8 @@ export interface TallyItem {
   /** Must be replaced by a new one. */
   readonly singleUse: boolean;
   readonly fasteners: TallyFasteners | null;
+  /** A unit that is back while nothing says what holds it down. */
+  readonly loose?: boolean;
   /** Measures and marks taken before it came off that were not set again, in words. */
   readonly toRestore: readonly string[];
 }
@@ -21,8 +23,12 @@ export interface TallyFasteners {
   readonly count: number;
   /** True when a torque is called for. */
   readonly torqued: boolean;
-  /** Bolts that reached their final pass in band, or by feel as a stated choice. */
+  /** Bolts that reached their final pass within the band of a figure. */
   readonly atTorque: number;
+  /** Bolts tightened by feel, as a stated choice. */
+  readonly byFeel: number;
+  /** A figure is called for, nobody has one, and nobody chose to go by feel. */
+  readonly figureWanted: boolean;
   /** Counted out at strip, null when not counted. */
   readonly countedOut: number | null;
   /** Counted back, null when not counted. */
@@ -65,12 +71,20 @@ export interface TallyEndStep {
   readonly done: boolean;
 }
 
+/** Coolant that is not back, a bleed that was broken off, an outboard without cooling water. */
+export interface TallyFluid {
+  readonly code: 'coolant' | 'bleed' | 'cooling-water';
+  readonly id: string;
+  readonly words: string;
+}
+
 export interface TallyInput {
   readonly items: readonly TallyItem[];
   readonly openings: readonly TallyOpening[];
   readonly objects: readonly TallyObject[];
   readonly searches: readonly TallySearch[];
   readonly endSteps: readonly TallyEndStep[];
+  readonly fluidsWanted: readonly TallyFluid[];
   /** Coolant that went and was not accounted for, in words, or null. */
   readonly openQuestions: readonly string[];
 }

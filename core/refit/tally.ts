@@ -1,4 +1,12 @@
-import type { TallyEndStep, TallyInput, TallyItem, TallyObject, TallyOpening, TallySearch } from './state.ts';
+import type {
+  TallyEndStep,
+  TallyFluid,
+  TallyInput,
+  TallyItem,
+  TallyObject,
+  TallyOpening,
+  TallySearch,
+} from './state.ts';
 
 /** What is true of this vehicle right now. Each figure carries its list. */
 export interface Tally {
@@ -13,6 +21,10 @@ export interface Tally {
   readonly countsThatDiffer: readonly TallyItem[];
   /** Groups that are back but not all at torque, with how many are missing. */
   readonly torqueOutstanding: readonly { readonly item: TallyItem; readonly missing: number }[];
+  /** Groups that call for a figure which nobody has given. */
+  readonly figuresWanted: readonly TallyItem[];
+  /** Units that are back while nothing says what holds them down. */
+  readonly unitsLoose: readonly TallyItem[];
   readonly boltsAtTorque: number;
   readonly boltsToTorque: number;
   /** Single-use parts that went back old. */
@@ -29,6 +41,7 @@ export interface Tally {
   readonly searching: readonly TallySearch[];
   /** Not yet undone: the battery, the tray. */
   readonly endSteps: readonly TallyEndStep[];
+  readonly fluidsWanted: readonly TallyFluid[];
   readonly openQuestions: readonly string[];
 }
 
@@ -44,6 +57,8 @@ export function tally(job: TallyInput): Tally {
   const staying: TallyItem[] = [];
   const stripped: TallyItem[] = [];
   const notRestored: TallyItem[] = [];
+  const figures: TallyItem[] = [];
+  const looseUnits: TallyItem[] = [];
   let out = 0;
   let back = 0;
   let atTorque = 0;
@@ -53,6 +68,7 @@ export function tally(job: TallyInput): Tally {
     if (item.singleUse && item.state === 'refitted') reused.push(item);
     if (item.kind === 'connector' && isBack(item) && !item.confirmed) unconfirmed.push(item);
     if (item.toRestore.length > 0 && isBack(item)) notRestored.push(item);
+    if (item.loose === true) looseUnits.push(item);
     const { fasteners } = item;
     if (fasteners === null) continue;
     if (fasteners.stripped > 0) stripped.push(item);
@@ -65,11 +81,12 @@ export function tally(job: TallyInput): Tally {
       back += countedBack;
       if (countedBack !== countedOut) differ.push(item);
     }
+    if (fasteners.figureWanted) figures.push(item);
     if (!fasteners.torqued || item.state === 'left-off') continue;
     toTorque += fasteners.count;
     atTorque += fasteners.atTorque;
-    if (isBack(item) && fasteners.atTorque < fasteners.count)
-      outstanding.push({ item, missing: fasteners.count - fasteners.atTorque });
+    const missing = fasteners.count - fasteners.atTorque - fasteners.byFeel;
+    if (isBack(item) && missing > 0) outstanding.push({ item, missing });
   }
   return {
     itemsOff: off,
@@ -80,6 +97,8 @@ export function tally(job: TallyInput): Tally {
     fastenersBack: back,
     countsThatDiffer: differ,
     torqueOutstanding: outstanding,
+    figuresWanted: figures,
+    unitsLoose: looseUnits,
     boltsAtTorque: atTorque,
     boltsToTorque: toTorque,
     reusedSingleUse: reused,
@@ -89,6 +108,7 @@ export function tally(job: TallyInput): Tally {
     notRestored,
     searching: job.searches.filter(({ outcome }) => outcome === null),
     endSteps: job.endSteps.filter(({ done }) => !done),
+    fluidsWanted: job.fluidsWanted,
     openQuestions: job.openQuestions,
   };
 }

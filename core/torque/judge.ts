@@ -2,7 +2,7 @@ import { format, torqueNm } from '../quantity/index.ts';
 import type { AchievedTorque, TightenMethod, TorqueSpec } from './types.ts';
 
 /** How one bolt came out. */
-export type BoltVerdict = 'in band' | 'under' | 'over' | 'not recorded' | 'by feel';
+export type BoltVerdict = 'in band' | 'under' | 'over' | 'not recorded' | 'by feel' | 'no figure';
 
 /** A verdict with its reason. */
 export interface Judgement {

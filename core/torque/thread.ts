@@ -49,3 +49,9 @@ export const pitchDiameter = ({ diameter, pitch }: Thread): number => diameter -
 
 /** Tensile stress area by ISO 898-1: π/4·(d − 0.9382·P)², mm². */
 export const stressArea = ({ diameter, pitch }: Thread): number => (Math.PI / 4) * (diameter - 0.9382 * pitch) ** 2;
+
+/** What two threads of one size share however they are written: `m6x1`; what is no metric thread is compared as words. */
+export function threadKey(text: string): string {
+  const thread = parseThread(text);
+  return thread === null ? text.toLowerCase().replace(/\s+/g, '') : `m${thread.diameter}x${thread.pitch}`;
+}

@@ -1,6 +1,6 @@
 import { type Field, FIELDS } from '../quantity/index.ts';
 import type { KitPart } from '../rebuild/index.ts';
-import type { Figure, IdleValveKind, ThrottleKind, Vehicle } from './types.ts';
+import { type Figure, type IdleValveKind, type ThrottleKind, useOf, type Vehicle } from './types.ts';
 import type { VariantFeatures } from './variant.ts';
 
 /** Figures that a family can have, with unit and name. */
@@ -96,11 +96,11 @@ export function figuresOf(
 
 /** How a vehicle fails: which group's experience speaks for it. */
 export function groupOf(
-  vehicle: Pick<Vehicle, 'throttle' | 'meterUnit'>,
+  vehicle: Pick<Vehicle, 'throttle' | 'meterUnit' | 'use'>,
   family: EngineFamily | null,
 ): 'cable' | 'electronic' | 'diesel-flap' | 'multi-bank' | 'motorcycle' | 'outboard' {
-  if (family?.use === 'outboard' || (family === null && vehicle.meterUnit === 'h')) return 'outboard';
-  if (family?.use === 'motorcycle') return 'motorcycle';
+  const use = useOf(vehicle, family);
+  if (use === 'outboard' || use === 'motorcycle') return use;
   if (family?.layout === 'per-bank') return 'multi-bank';
   return family?.throttle ?? vehicle.throttle;
 }

@@ -54,6 +54,8 @@ export interface Vehicle {
   readonly idleValve: IdleValveKind;
   readonly owner: string;
   readonly meterUnit: MeterUnit;
+  /** What it is used as; absent where it was never said: see `useOf`. */
+  readonly use?: VehicleUse | undefined;
   readonly lastReading: MeterReading | null;
   readonly figures: FamilyFigures;
   readonly units: readonly FittedUnit[];
@@ -61,6 +63,16 @@ export interface Vehicle {
   /** The engine family whose units and figures it shares; absent in logs from before there were families. */
   readonly familyId?: string | null | undefined;
 }
+
+/** What a vehicle is used as. */
+export const VEHICLE_USES = {
+  road: 'Car, van, bus or pick-up',
+  motorcycle: 'Motorcycle',
+  outboard: 'Outboard engine',
+  other: 'Something else',
+} as const;
+/** The id of a {@link VEHICLE_USES}. */
+export type VehicleUse = keyof typeof VEHICLE_USES;
 
 const THROTTLE_WORDS: Readonly<Record<ThrottleKind, string>> = {
   cable: 'cable body',
@@ -88,3 +100,9 @@ export const vehicleName = (vehicle: Pick<Vehicle, 'make' | 'model' | 'nickname'
 /** The source of a figure in words. */
 export const sourceWords = (figure: { readonly source: string | null }): string =>
   figure.source ?? 'shop figure, verify';
+
+/** What a vehicle is used as: as it was said of it, else as its family says, else by what its meter counts. */
+export const useOf = (
+  { use, meterUnit }: Pick<Vehicle, 'use' | 'meterUnit'>,
+  family: { readonly use: VehicleUse } | null,
+): VehicleUse => use ?? family?.use ?? (meterUnit === 'h' ? 'outboard' : 'road');

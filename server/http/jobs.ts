@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { command, id, jobQuery, sinceQuery } from '../../contract/index.ts';
+import { command, id, itemQuery, jobQuery, sinceQuery } from '../../contract/index.ts';
 import { clockOffsetMs, type Command, counted } from '../../core/job/index.ts';
 import type { Arrival } from '../store/log.ts';
 import type { Services } from '../services.ts';
@@ -27,7 +27,7 @@ export const NEWEST_FIRST: InOrder = { list: 'jobs', sort: 'number', direction: 
 
 /** Jobs: lines, logs and the one way to change them. */
 export function jobRoutes(services: Services): Router {
-  const { jobs, jobLines, now } = services;
+  const { jobs, jobLines, figures, now } = services;
   const router = Router();
 
   router.get('/', (request, response) => {
@@ -41,6 +41,12 @@ export function jobRoutes(services: Services): Router {
     const reply = jobs.read(parse(id, request.params.id), parse(sinceQuery, request.query).since);
     if (reply === null) throw new HttpError('no-such-job', 'There is no such job.');
     response.json(reply);
+  });
+
+  router.get('/:id/like-figures', (request, response) => {
+    const job = jobs.job(parse(id, request.params.id));
+    if (job === null) throw new HttpError('no-such-job', 'There is no such job.');
+    response.json(figures.like(job, parse(itemQuery, request.query).item));
   });
 
   router.get('/:id/verify', (request, response) => {

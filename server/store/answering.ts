@@ -42,6 +42,7 @@ export function answer(asks: Asks, job: Job | null, by: string, sources: Sources
     earlier: asks.earlier === undefined ? [] : sources.earlier(asks.earlier),
     comeback: asks.earlier === undefined ? NO_CONTEXT.comeback : settings.read('comeback-within'),
     role: asks.role ? people.roleOf(by) : null,
+    alone: asks.role === true && people.alone(by),
   };
 }
 

@@ -26,6 +26,11 @@ export class People {
     );
   }
 
+  /** Whether a person is the only one of the workshop. */
+  alone(personId: string): boolean {
+    return this.all().every(({ id }) => id === personId);
+  }
+
   /** Takes in the people of a shop file: those of the same id give way, the others stay. */
   adopt(people: readonly Person[]): void {
     const put = this.#sql('INSERT OR REPLACE INTO person (id, name, role, bay) VALUES (?, ?, ?, ?)');

@@ -1,6 +1,6 @@
 import type { Database, Statement } from 'better-sqlite3';
 import type { VehicleInput, VehicleSort } from '../../contract/index.ts';
-import type { FittedUnit, MeterUnit, Vehicle } from '../../core/vehicle/index.ts';
+import type { FittedUnit, MeterUnit, Vehicle, VehicleUse } from '../../core/vehicle/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
 import { plainNumber } from '../../core/stock/index.ts';
 import { searchText } from '../../core/words/index.ts';
@@ -29,6 +29,7 @@ interface VehicleRow {
   readonly family_id: string | null;
   readonly notes: string;
   readonly known_since: string | null;
+  readonly use: string | null;
   readonly last_value: number | null;
   readonly last_unit: string | null;
   readonly version: number;
@@ -62,11 +63,11 @@ export class Vehicles {
     this.#units = units;
     this.#get = db.prepare(`${SELECT} WHERE v.id = ?`);
     this.#put =
-      db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, family_id, notes, known_since, search)
-      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+      db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, family_id, notes, known_since, use, search)
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
       ON CONFLICT (id) DO UPDATE SET plate = excluded.plate, vin = excluded.vin, make = excluded.make, model = excluded.model, nickname = excluded.nickname,
         year = excluded.year, engine = excluded.engine, throttle = excluded.throttle, idle_valve = excluded.idle_valve, owner = excluded.owner,
-        meter_unit = excluded.meter_unit, figures = excluded.figures, family_id = excluded.family_id, notes = excluded.notes, known_since = excluded.known_since, search = excluded.search,
+        meter_unit = excluded.meter_unit, figures = excluded.figures, family_id = excluded.family_id, notes = excluded.notes, known_since = excluded.known_since, use = excluded.use, search = excluded.search,
         version = vehicle.version + 1`);
   }
 
@@ -127,6 +128,7 @@ export class Vehicles {
       input.familyId ?? null,
       input.notes,
       input.knownSince ?? null,
+      input.use ?? null,
       search,
     );
   }
@@ -189,8 +191,9 @@ const wordsOf = ({
   );
 
 /** What a person types about a vehicle, whichever way units and a missing family are written. */
-const typed = ({ lastReading: _, units, familyId, knownSince, ...rest }: Vehicle) => ({
+const typed = ({ lastReading: _, units, familyId, knownSince, use, ...rest }: Vehicle) => ({
   ...rest,
+  use: use ?? null,
   knownSince: knownSince ?? null,
   familyId: familyId ?? null,
   units: units
@@ -224,5 +227,6 @@ function toVehicle(row: VehicleRow, units: readonly FittedUnit[]): Vehicle {
     notes: row.notes,
     familyId: row.family_id,
     knownSince: row.known_since,
+    ...(row.use === null ? {} : { use: row.use as VehicleUse }),
   };
 }

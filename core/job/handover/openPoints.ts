@@ -88,7 +88,10 @@ export function openPoints(job: Job): OpenPoint[] {
   return [
     ...(start.may
       ? []
-      : start.holds.map(({ code, subject, words }) => point('holds-engine', `${code} ${subject}`, words, false))),
+      : start.holds
+          // Nobody starts it at the counter.
+          .filter(({ code }) => code !== 'cooling-water')
+          .map(({ code, subject, words }) => point('holds-engine', `${code} ${subject}`, words, false))),
     ...stillBad(job).map(({ key, words }) => point('still-bad', key, words, true)),
     ...job.runs.flatMap(({ id: run, closed, run: { recipe } }) =>
       closed === null ? [point('run-open', run, `${recipe.name} is still open`, false)] : [],

@@ -1,5 +1,5 @@
 import { isBody, type UnitForm } from '../../clean/index.ts';
-import { type EngineFamily, UNIT_KINDS, type UnitObjectKind } from '../../vehicle/index.ts';
+import { type EngineFamily, UNIT_KINDS, type UnitObjectKind, useOf } from '../../vehicle/index.ts';
 import type { Job } from '../job.ts';
 
 /** A unit as it lies on the bench. */
@@ -18,7 +18,7 @@ export interface JobUnit {
   readonly unitId: string;
 }
 
-type Subject = Pick<Job['vehicle'], 'throttle' | 'idleValve' | 'meterUnit' | 'units'>;
+type Subject = Pick<Job['vehicle'], 'throttle' | 'idleValve' | 'meterUnit' | 'units' | 'use'>;
 
 /** How a unit of this kind is made on this engine. */
 export function formOf(kind: UnitObjectKind, vehicle: Subject, family: EngineFamily | null): UnitForm {
@@ -27,7 +27,7 @@ export function formOf(kind: UnitObjectKind, vehicle: Subject, family: EngineFam
     const valve = family?.idleValve ?? vehicle.idleValve;
     return valve === 'none' ? 'rotary-valve' : `${valve}-valve`;
   }
-  if (family?.use === 'outboard' || (family === null && vehicle.meterUnit === 'h')) return 'plastic';
+  if (useOf(vehicle, family) === 'outboard') return 'plastic';
   if (family?.layout === 'per-cylinder') return 'bank';
   return family?.throttle ?? vehicle.throttle;
 }

@@ -20,6 +20,8 @@ export const freshItem = (item: ProcedureItem, origin: 'procedure' | 'typed'): J
   countedBack: null,
   fitted: '',
   bolts: [],
+  byFeel: null,
+  figureFrom: null,
   stayingIn: 0,
   lengthsOut: [],
   flag: null,

@@ -92,11 +92,11 @@ export const endSearch = command('end-search', {
     when: ({ outcome }) => outcome === 'accepted',
     words: 'Only a lead may accept that it stays lost.',
   },
-  decide: (job, data, { role }) => {
+  decide: (job, data, { role, alone }) => {
     const search = job.searches.find(({ id }) => id === data.id);
     if (search === undefined || search.ended !== null)
       return refuse('not-there', 'Nothing of that kind is looked for.');
-    if (data.outcome === 'accepted' && role !== 'lead')
+    if (data.outcome === 'accepted' && role !== 'lead' && !alone)
       return refuse(
         'lead-only',
         'Only a lead may accept that it stays lost.',

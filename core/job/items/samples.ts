@@ -1,3 +1,4 @@
+import { plainItem } from '../../procedure/index.ts';
 import { jobMayStart } from '../start/tallies.ts';
 import type { SamplesOf } from '../testing/sample.ts';
 import { broken, drop, keep, screwsOff } from '../testing/steps.ts';
@@ -13,6 +14,23 @@ export const ITEMS_SAMPLES: SamplesOf<typeof ITEMS> = {
     events: ['item-added'],
     shows: (job) => job.items[0]?.origin,
     as: 'typed',
+  },
+
+  'take-off-typed': {
+    after: [open],
+    data: {
+      item: plainItem('hose', 'Coolant hose, left', 'coolant-hose'),
+      opening: { id: 'hose-opening', name: 'Coolant circuit', plugWith: 'Bung' },
+      pocket: '',
+      plug: { id: 'bung', what: 'Bung' },
+    },
+    events: ['item-added', 'opening-added', 'item-removed', 'opening-plugged'],
+    shows: (job) => [
+      itemOf(job, 'hose')?.state,
+      job.openings.map(({ id, state }) => [id, state]),
+      itemOf(job, 'bung')?.origin,
+    ],
+    as: ['off', [['hose-opening', 'plugged']], 'plug'],
   },
 
   'add-constraint': {

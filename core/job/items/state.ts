@@ -3,7 +3,7 @@ import type { Constraint, ItemState } from '../../refit/index.ts';
 import type { TypeOf } from '../../shape/index.ts';
 import type { Recorded } from '../fact.ts';
 import type { Stamp } from '../stamp.ts';
-import type { BoltResult, Retorque, ThreadDamage } from '../torque/state.ts';
+import type { BoltResult, ByFeel, LikeJob, Retorque, ThreadDamage } from '../torque/state.ts';
 import type { benchFinishedShape, stepTakenShape } from './confirming.ts';
 import type { itemFlaggedShape, measureKeptShape } from './flags.ts';
 import type { objectDroppedShape, objectPlacedShape, searchEndedShape } from './objects.ts';
@@ -48,6 +48,10 @@ export interface JobItem extends ProcedureItem {
   readonly countedBack: number | null;
   readonly fitted: string;
   readonly bolts: readonly BoltResult[];
+  /** Chosen where a figure is called for and nobody has one. */
+  readonly byFeel: ByFeel | null;
+  /** The like job that the figure is from; null where it was not taken from one. */
+  readonly figureFrom: LikeJob | null;
   /** Fasteners left in to hold the weight. */
   readonly stayingIn: number;
   /** Counted out by length, where a group has several. */

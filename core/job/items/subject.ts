@@ -1,3 +1,4 @@
+import { takeOffTyped } from './takingOff.ts';
 import { addConstraint, addItem, constraintAdded, itemAdded, itemRemarked, remarkItem } from './listing.ts';
 import { itemRemoved, removeItem, restTakenOut, takeOutRest } from './removing.ts';
 import { itemPutBack, orderBroken, putBackItem } from './refitting.ts';
@@ -67,6 +68,7 @@ export const ITEMS = {
   ],
   commands: [
     addItem,
+    takeOffTyped,
     addConstraint,
     remarkItem,
     removeItem,

@@ -1,13 +1,18 @@
 import { type Refusal, refuse } from '../decision.ts';
 import type { Job } from '../job.ts';
+import type { HoldCode } from '../../refit/index.ts';
 import { jobMayStart } from '../start/tallies.ts';
 
-/** The engine is held: nothing that starts it may be recorded. */
-export function held(job: Job): Refusal | null {
+/**
+ * The engine is held: nothing that starts it may be recorded.
+ * @param but what the work that is asked for would itself put right
+ */
+export function held(job: Job, but?: HoldCode): Refusal | null {
   const verdict = jobMayStart(job);
-  if (verdict.may) return null;
-  const shown = verdict.holds.slice(0, 4).map(({ words }) => words);
-  const more = verdict.holds.length - shown.length;
+  const holds = verdict.may ? [] : verdict.holds.filter(({ code }) => code !== but);
+  if (holds.length === 0) return null;
+  const shown = holds.slice(0, 4).map(({ words }) => words);
+  const more = holds.length - shown.length;
   return refuse(
     'engine-held',
     `The engine is held: ${shown.join('; ')}${more > 0 ? `; and ${more} more` : ''}.`,

@@ -61,7 +61,11 @@ export const beginRun = command('start-run', {
     if (job.runs.some(({ id }) => id === data.id)) return refuse('already-there', 'That run was started already.');
     if (job.runs.some(({ closed }) => closed === null))
       return refuse('run-open', 'Another run is still open.', 'Close it first: took, did not take or abandoned.');
-    return held(job) ?? accept(runStarted.of({ id: data.id, recipe: found }));
+    // A bleed that was broken off is put right by bleeding.
+    return (
+      held(job, found.purpose === 'bleed' ? 'bleed' : undefined) ??
+      accept(runStarted.of({ id: data.id, recipe: found }))
+    );
   },
 });
 

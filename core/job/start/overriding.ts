@@ -15,7 +15,7 @@ export const holdOverriddenShape = record({
 export const holdOverridden = fact('hold-overridden', {
   shape: holdOverriddenShape,
   means: (job, data, stamp) => ({ overrides: [...job.overrides, { ...data, ...stamp }] }),
-  words: (data) => `Let pass by a lead: ${data.holds.length} ${data.holds.length === 1 ? 'hold' : 'holds'}`,
+  words: (data) => `Let pass: ${data.holds.length} ${data.holds.length === 1 ? 'hold' : 'holds'}`,
   sheet: 'Left over or unusual',
 });
 
@@ -23,10 +23,10 @@ export const holdOverridden = fact('hold-overridden', {
 export const overrideHold = command('override-hold', {
   shape: record({ keys: list(line, { low: 1, high: 500 }), reason: paragraph }),
   may: { roles: ['lead'], words: 'Only a lead may let the engine start while something holds it.' },
-  decide: (job, data, { role }) => {
+  decide: (job, data, { role, alone }) => {
     const verdict = jobMayStart(job);
     if (verdict.may) return refuse('not-held', 'Nothing holds the engine.');
-    if (role !== 'lead')
+    if (role !== 'lead' && !alone)
       return refuse(
         'lead-only',
         'Only a lead may let the engine start while something holds it.',

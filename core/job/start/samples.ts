@@ -1,6 +1,6 @@
 import type { SamplesOf } from '../testing/sample.ts';
 import { drop } from '../testing/steps.ts';
-import { open } from '../testing/world.ts';
+import { afloat, open } from '../testing/world.ts';
 import type { START } from './subject.ts';
 import { jobMayStart } from './tallies.ts';
 
@@ -15,5 +15,13 @@ export const START_SAMPLES: SamplesOf<typeof START> = {
       return [verdict.passed.map(({ code }) => code), verdict.may ? [] : verdict.holds.map(({ code }) => code)];
     },
     as: [['search'], ['object-in']],
+  },
+
+  'give-water': {
+    after: [afloat],
+    data: { how: 'muffs and hose' },
+    events: ['water-given'],
+    shows: (job) => [job.water?.how, jobMayStart(job).may],
+    as: ['muffs and hose', true],
   },
 };

@@ -10,12 +10,15 @@ import {
   type TallyInput,
 } from '../../refit/index.ts';
 import { foreignHolding, foreignStillIn } from '../diagnosis/foreign.ts';
+import { circuitHolds } from '../coolant/circuit.ts';
 import { coolantLoss, inhibitorQuestions } from '../coolant/account.ts';
 import { closerOf, itemOf } from '../items/query.ts';
 import type { JobItem } from '../items/state.ts';
 import type { Job } from '../job.ts';
 import { endSteps } from '../needs/needs.ts';
-import { boltIds, isAtTorque, strippedThreads } from '../torque/bolts.ts';
+import { boltIds, isAtTorque, isTight, strippedThreads } from '../torque/bolts.ts';
+import { needsWater } from './water.ts';
+import { loose, wantsFigure } from '../torque/figures.ts';
 
 /** Plugs are counted through their openings; all else is an item. */
 function tallyInput(job: Job): TallyInput {
@@ -23,7 +26,7 @@ function tallyInput(job: Job): TallyInput {
     job.items.flatMap((item) => (item.origin === 'plug' ? [[item.id, item.name] as const] : [])),
   );
   return {
-    items: job.items.filter(({ origin }) => origin !== 'plug').map(tallyItem),
+    items: job.items.filter(({ origin }) => origin !== 'plug').map((item) => tallyItem(job, item)),
     openings: job.openings.map(({ id, name, state, plugId }) => ({
       id,
       name,
@@ -41,6 +44,12 @@ function tallyInput(job: Job): TallyInput {
     endSteps: endSteps(job).flatMap(({ need, words, beforeStart, done }) =>
       beforeStart ? [{ id: need.id, words, done }] : [],
     ),
+    fluidsWanted: [
+      ...circuitHolds(job),
+      ...(needsWater(job) && job.water === null
+        ? [{ code: 'cooling-water' as const, id: 'water', words: 'An outboard never runs without cooling water' }]
+        : []),
+    ],
     openQuestions: jobCoolantQuestions(job),
   };
 }
@@ -55,13 +64,14 @@ export function jobCoolantQuestions(job: Job): string[] {
   ];
 }
 
-const tallyItem = (item: JobItem): TallyInput['items'][number] => ({
+const tallyItem = (job: Job, item: JobItem): TallyInput['items'][number] => ({
   id: item.id,
   name: item.name,
   kind: item.kind,
   state: item.state,
   confirmed: item.confirmed,
   singleUse: item.singleUse,
+  loose: loose(job, item),
   toRestore: item.kept.flatMap(({ kind, text, restored }) =>
     restored === null ? [`${RESTORE_KINDS[kind].toLowerCase()} ${text}`.trim()] : [],
   ),
@@ -69,6 +79,8 @@ const tallyItem = (item: JobItem): TallyInput['items'][number] => ({
     count: item.fasteners.count,
     torqued: item.fasteners.spec !== null,
     atTorque: boltIds(item).filter((id) => isAtTorque(item, id)).length,
+    byFeel: boltIds(item).filter((id) => isTight(item, id) && !isAtTorque(item, id)).length,
+    figureWanted: wantsFigure(item),
     countedOut: item.countedOut,
     countedBack: item.countedBack,
     stayingIn: item.stayingIn,

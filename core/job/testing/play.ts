@@ -4,7 +4,7 @@ import { type Context, NO_CONTEXT } from '../context.ts';
 import { asksOf, decide } from '../decide.ts';
 import { evolve } from '../evolve.ts';
 import type { Job } from '../job.ts';
-import { RICH_PROCEDURE, SAMPLE_CONTEXT, SAMPLE_PROCEDURE } from './world.ts';
+import { RICH_PROCEDURE, SAMPLE_CONTEXT, SAMPLE_PROCEDURE, SAMPLE_VEHICLE } from './world.ts';
 
 /** A job and the log that made it. */
 export interface Played {
@@ -19,7 +19,9 @@ export function contextFor(body: CommandBody): Context {
   return {
     ...NO_CONTEXT,
     ...(nextNumber && { nextNumber: SAMPLE_CONTEXT.nextNumber }),
-    ...(vehicle !== undefined && { vehicle: SAMPLE_CONTEXT.vehicle }),
+    ...(vehicle !== undefined && {
+      vehicle: vehicle === 'boat' ? { ...SAMPLE_VEHICLE, id: 'boat', use: 'outboard' as const } : SAMPLE_VEHICLE,
+    }),
     ...(procedure && { procedure: { ...sample, version: procedure.version ?? sample.version } }),
     ...(wrenches && { wrenches: SAMPLE_CONTEXT.wrenches }),
     ...(knowledge !== undefined && {

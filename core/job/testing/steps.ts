@@ -1,4 +1,5 @@
 /** Steps that several samples take before their own. */
+import { plainItem } from '../../procedure/index.ts';
 import type { CommandBody, CommandData } from '../catalogue.ts';
 
 const step = <K extends CommandBody['type']>(type: K, data: CommandData[K]): CommandBody & { readonly type: K } =>
@@ -45,6 +46,12 @@ export const broken = {
 } as const;
 export const drop = step('drop-object', { id: 'd', what: 'M6 nut', where: 'behind the plenum' });
 export const keep = step('keep-measure', { itemId: 'dashpot', kind: 'lock-nut', text: '7.4 mm' });
+/** A bracket that carries load, typed without a figure. */
+export const noFigure = step('add-item', {
+  item: plainItem('bracket', 'Throttle bracket', 'bracket', {
+    fasteners: { count: 2, thread: 'M6×16', into: '', bolts: [], fractions: [1], spec: null, joint: 'bracket' },
+  }),
+});
 export const strippedThread = step('strip-thread', { itemId: 'bolts', boltId: '1', note: 'came out with the thread' });
 export const seized: CommandData['note-seized'] = {
   id: 'z',

@@ -149,6 +149,7 @@ export const SAMPLE_CONTEXT: Context = {
   ],
   comeback: { km: 5000, h: 50, days: 90 },
   role: 'lead',
+  alone: false,
   nextNumber: 1,
   vehicle: SAMPLE_VEHICLE,
   unit: null,
@@ -167,6 +168,11 @@ export const SAMPLE_CONTEXT: Context = {
 export const open: CommandBody & { readonly type: 'open-job' } = {
   type: 'open-job',
   data: { vehicleId: 'v', reading: { value: 10, unit: 'km' }, readingReason: '', complaint: 'hunts' },
+};
+/** Opens a job on an outboard. */
+export const afloat: CommandBody & { readonly type: 'open-job' } = {
+  ...open,
+  data: { ...open.data, vehicleId: 'boat' },
 };
 export const pin: CommandBody & { readonly type: 'pin-procedure' } = {
   type: 'pin-procedure',

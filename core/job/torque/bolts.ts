@@ -5,20 +5,25 @@ import type { BoltResult } from './state.ts';
 /** An angle is as good as this many degrees, or a tenth of it where that is more. */
 const ANGLE_SLACK_DEG = 5;
 
-/** Whether a bolt's last record is its final pass and good: in band, or by feel as a stated choice. */
-export function isAtTorque(item: JobItem, boltId: string): boolean {
+/** How a bolt stands: the verdict on its last record. */
+const standing = (item: JobItem, boltId: string): ReturnType<typeof boltVerdict> => {
   const result = item.bolts.find((bolt) => bolt.boltId === boltId);
-  if (result === undefined || !result.final) return false;
-  const verdict = boltVerdict(item, result);
-  return verdict !== 'under' && verdict !== 'over';
-}
+  return result === undefined ? 'not recorded' : boltVerdict(item, result);
+};
 
-/** The verdict on one recorded bolt: a staged pass is not yet its figure; without a specification any record stands. */
+/** Whether a bolt's last record is its final pass and within the band of a figure. */
+export const isAtTorque = (item: JobItem, boltId: string): boolean => standing(item, boltId) === 'in band';
+
+/** Whether nothing more is to be done to a bolt: in band, by feel as a stated choice, or tightened without a figure. */
+export const isTight = (item: JobItem, boltId: string): boolean =>
+  ['in band', 'by feel', 'no figure'].includes(standing(item, boltId));
+
+/** The verdict on one recorded bolt: a staged pass is not yet its figure; without a figure none is in band. */
 export function boltVerdict(item: JobItem, result: BoltResult): ReturnType<typeof judge>['verdict'] {
   const spec = item.fasteners?.spec ?? null;
   if (!result.final) return 'not recorded';
   if (result.method === 'by-feel' && result.torque === null) return 'by feel';
-  if (spec === null) return result.method === 'by-feel' ? 'by feel' : 'in band';
+  if (spec === null) return result.method === 'by-feel' ? 'by feel' : 'no figure';
   if (spec.angleDeg !== null) {
     const turned = result.angleDeg ?? 0;
     const slack = Math.max(ANGLE_SLACK_DEG, spec.angleDeg / 10);
@@ -50,7 +55,7 @@ export const groupPasses = (item: JobItem): number =>
 
 /** Whether a bolt still wants a pass: it has not reached it, or its last pass came out wrong. */
 export function wantsPass(item: JobItem, boltId: string, pass: number): boolean {
-  if (pass === groupPasses(item)) return !isAtTorque(item, boltId);
+  if (pass === groupPasses(item)) return !isTight(item, boltId);
   return (item.bolts.find((bolt) => bolt.boltId === boltId)?.pass ?? 0) < pass;
 }
 

@@ -1,6 +1,7 @@
 import { itemOf } from '../items/query.ts';
+import { jobTally } from '../start/tallies.ts';
 import type { SamplesOf } from '../testing/sample.ts';
-import { screwsOff, strippedThread } from '../testing/steps.ts';
+import { noFigure, screwsOff, strippedThread } from '../testing/steps.ts';
 import { off, open, pin, pinRich } from '../testing/world.ts';
 import type { TORQUE } from './subject.ts';
 
@@ -36,6 +37,32 @@ export const TORQUE_SAMPLES: SamplesOf<typeof TORQUE> = {
     events: ['thread-repaired'],
     shows: (job) => itemOf(job, 'bolts')?.threads[0]?.repaired?.route,
     as: 'insert',
+  },
+
+  'give-figure': {
+    after: [open, noFigure, off('bracket')],
+    data: {
+      itemId: 'bracket',
+      text: '8 to 10 Nm',
+      source: 'shop book',
+      like: { jobId: 'j-7', number: 7, vehicle: 'AB 1' },
+    },
+    events: ['figure-given'],
+    shows: (job) => [
+      itemOf(job, 'bracket')?.fasteners?.spec?.targetNm,
+      itemOf(job, 'bracket')?.fasteners?.fractions,
+      itemOf(job, 'bracket')?.figureFrom?.number,
+      jobTally(job).figuresWanted.length,
+    ],
+    as: [9, [0.5, 1], 7, 0],
+  },
+
+  'choose-by-feel': {
+    after: [open, noFigure, off('bracket')],
+    data: { itemIds: ['bracket'], why: 'no book for this engine' },
+    events: ['by-feel-chosen'],
+    shows: (job) => [itemOf(job, 'bracket')?.byFeel?.why, jobTally(job).figuresWanted.length],
+    as: ['no book for this engine', 0],
   },
 
   'go-over-group': {

@@ -1,4 +1,5 @@
 import { format } from '../../quantity/index.ts';
+import { figureWanted } from '../../procedure/index.ts';
 import { row, type SheetRow } from '../../sheet/index.ts';
 import { REPAIRS } from '../../torque/index.ts';
 import { sourceWords } from '../../vehicle/index.ts';
@@ -10,9 +11,23 @@ import { adapterWords } from './step.ts';
 
 type Group = JobItem & { readonly fasteners: NonNullable<JobItem['fasteners']> };
 
-/** Every fastener group with target, method, wrench and what each bolt reached. */
+/** Every fastener group with target, method, wrench and what each bolt reached; what went by feel, and what has no figure. */
 export const torqueRows = (job: Job): SheetRow[] =>
-  job.items.filter((item): item is Group => item.fasteners?.spec != null && item.state !== 'on').map(groupRow);
+  job.items.flatMap((item) => {
+    if (item.state === 'on' || !isGroup(item)) return item.byFeel === null ? [] : [feelRow(item)];
+    if (item.fasteners.spec !== null) return [groupRow(item)];
+    return item.byFeel !== null || figureWanted(item) ? [feelRow(item)] : [];
+  });
+
+const isGroup = (item: JobItem): item is Group => item.fasteners !== null;
+
+/** What is held by feel, and why; or that nobody has said how it is held. */
+const feelRow = ({ name, fasteners, byFeel }: JobItem): SheetRow =>
+  row(
+    fasteners === null ? name : `${name}, ${fasteners.count} × ${fasteners.thread}`,
+    byFeel === null ? 'NO TORQUE FIGURE' : 'by feel',
+    byFeel?.why ?? '',
+  );
 
 function groupRow(item: Group): SheetRow {
   const { fasteners } = item;
@@ -34,6 +49,7 @@ function groupRow(item: Group): SheetRow {
       `Target ${fasteners.spec?.text ?? ''}`,
       wrenches || 'no wrench named',
       `source: ${sourceWords({ source: fasteners.spec?.source ?? null })}`,
+      item.figureFrom === null ? '' : `taken from job ${item.figureFrom.number}, ${item.figureFrom.vehicle}`,
       cold,
     ]
       .filter(Boolean)
@@ -50,6 +66,7 @@ function boltWords(item: JobItem, result: BoltResult | undefined): string {
       : result.torque === null
         ? 'by feel'
         : `${format(result.torque)}${adapterTail(result)}`;
+  if (verdict === 'no figure') return `${figure} (no figure to judge it by)`;
   return verdict === 'in band' || verdict === 'by feel' ? figure : `${figure} (${verdict})`;
 }
 

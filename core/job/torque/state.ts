@@ -1,10 +1,15 @@
 import type { TypeOf } from '../../shape/index.ts';
 import type { Stamp } from '../stamp.ts';
+import type { byFeelChosenShape, likeJobShape } from './figures.ts';
 import type { groupGoneOverShape, threadRepairedShape, threadStrippedShape } from './threads.ts';
 import type { boltTightenedShape } from './tightening.ts';
 
 /** A bolt's last recorded pass. */
 export type BoltResult = Stamp & Omit<TypeOf<typeof boltTightenedShape>, 'itemId'>;
+/** Why a group goes back by feel. */
+export type ByFeel = Stamp & Omit<TypeOf<typeof byFeelChosenShape>, 'itemIds'>;
+/** The job of this shop that a figure was taken from. */
+export type LikeJob = TypeOf<typeof likeJobShape>;
 /** A thread that stripped. */
 export type ThreadDamage = Stamp &
   Omit<TypeOf<typeof threadStrippedShape>, 'itemId'> & {

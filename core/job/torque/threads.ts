@@ -6,7 +6,7 @@ import { accept, nonEmpty, refuse } from '../decision.ts';
 import { fact } from '../fact.ts';
 import { onItem } from '../items/item.ts';
 import { itemOf, nameOf } from '../items/query.ts';
-import { boltIds, isAtTorque, strippedThreads } from './bolts.ts';
+import { boltIds, isTight, strippedThreads } from './bolts.ts';
 
 /** What {@link threadStripped} holds. */
 export const threadStrippedShape = record({ itemId: id, boltId: id, note: paragraph });
@@ -88,7 +88,7 @@ export const goOverGroup = command('go-over-group', {
   decide: (job, data) => {
     const item = itemOf(job, data.itemId);
     if (item === undefined || item.fasteners === null) return refuse('no-such-item', 'That item has no fasteners.');
-    if (!boltIds(item).every((id) => isAtTorque(item, id)))
+    if (!boltIds(item).every((id) => isTight(item, id)))
       return refuse('not-tight', `${item.name} are not all at torque yet.`);
     return (
       (data.moved ? nonEmpty('note', data.note, 'Say which moved and how far.') : null) ??

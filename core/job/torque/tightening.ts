@@ -23,7 +23,7 @@ import { itemPutBack, mayGoBack } from '../items/refitting.ts';
 import type { JobItem } from '../items/state.ts';
 import type { Job } from '../job.ts';
 import { quantity } from '../shapes.ts';
-import { boltIds, boltOrder, boltVerdict, groupPasses, isAtTorque, strippedThreads, wantsPass } from './bolts.ts';
+import { boltIds, boltOrder, boltVerdict, groupPasses, isTight, strippedThreads, wantsPass } from './bolts.ts';
 
 /** A crow-foot or extension on the wrench. Its angle to the wrench: 0° straight on, 90° square, 180° folded back. */
 export const adapterShape = record({
@@ -215,7 +215,7 @@ function goesBackWith(item: JobItem, events: readonly MadeFact[]): MadeFact[] {
     return { ...now, bolts: [...now.bolts.filter(({ boltId }) => boltId !== bolt.boltId), bolt] };
   }, item);
   const good = after.bolts.every((bolt) => !['under', 'over'].includes(boltVerdict(after, bolt)));
-  if (!good || !boltIds(after).every((id) => isAtTorque(after, id))) return [];
+  if (!good || !boltIds(after).every((id) => isTight(after, id))) return [];
   return [
     itemPutBack.of({ itemId: item.id, renewed: false, fitted: '', countedBack: null, confirmed: false, against: '' }),
   ];

@@ -1,4 +1,6 @@
-import { boltVerdict } from '../../../core/job/index.ts';
+import { boltVerdict, wantsFigure } from '../../../core/job/index.ts';
+import { jointOf } from '../../../core/procedure/index.ts';
+import { threadKey } from '../../../core/torque/index.ts';
 import { perElement, type Projection } from '../projection.ts';
 
 /** Tables of what was tightened. */
@@ -25,6 +27,30 @@ export const TORQUE_TABLES: readonly Projection[] = [
         verdict: boltVerdict(item, bolt),
         at: bolt.at,
       })),
+  ),
+  perElement(
+    'fastener_group',
+    ['item_id'],
+    (job) => job.items,
+    (item, job) =>
+      item.fasteners === null || item.state === 'on'
+        ? []
+        : [
+            {
+              job_id: job.id,
+              item_id: item.id,
+              name: item.name,
+              joint: jointOf(item),
+              count: item.fasteners.count,
+              thread: item.fasteners.thread,
+              thread_key: threadKey(item.fasteners.thread),
+              text: item.fasteners.spec?.text ?? null,
+              target_nm: item.fasteners.spec?.targetNm ?? null,
+              source: item.fasteners.spec?.source ?? null,
+              by_feel: item.byFeel?.why ?? null,
+              wanted: wantsFigure(item) ? 1 : 0,
+            },
+          ],
   ),
   perElement(
     'thread_damage',

@@ -7,6 +7,8 @@ import { APART, CHANGED_APART as CHANGED_PHRASES, scorePhrases, WORK } from '../
 import type { Phrase } from '../../../demo/phrases/phrase.ts';
 import { rateOf } from '../../../core/diagnose/index.ts';
 import { shop } from '../../../demo/shop.ts';
+import type { LineCase } from '../../../demo/lines/lineCase.ts';
+import { APART_LINES, scoreLines, WORK_LINES } from '../../../demo/lines/score.ts';
 import type { Measured } from './measure.ts';
 
 const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
@@ -91,11 +93,22 @@ function sentences(title: string, phrases: readonly Phrase[], apart: boolean): M
   ];
 }
 
+function lines(title: string, cases: readonly LineCase[], apart: boolean): Measured[] {
+  const { whole, recall, precision } = scoreLines(cases);
+  return [
+    record(`${title}: read whole`, within(whole)),
+    bar('… of what is said of them, read', recall, 0.9, !apart),
+    bar('… of what is read, right', precision, 0.95, !apart),
+  ];
+}
+
 /** How well the program judges and hears, on what it was made with and on what was set apart before. */
 export const judging = (): Measured[] => [
   ...cases(`${APART_CASES.length} cases set apart`, APART_CASES, true),
   ...cases(`${WORK_CASES.length} cases to work with`, WORK_CASES, false),
   ...sentences(`${APART.length} sentences set apart`, APART, true),
   ...sentences(`${WORK.length} sentences to work with`, WORK, false),
+  ...lines(`${APART_LINES.length} lines of what came off, set apart`, APART_LINES, true),
+  ...lines(`${WORK_LINES.length} lines to work with`, WORK_LINES, false),
   record('set apart and changed since', String(CHANGED_APART.length + CHANGED_PHRASES.length)),
 ];

@@ -42,7 +42,17 @@ const counted = (count: number): TallyInput => ({
     toRestore: [],
     fasteners:
       index % 3 === 0
-        ? { count: 4, torqued: true, atTorque: index % 5, countedOut: 4, countedBack: 4, stayingIn: 0, stripped: 0 }
+        ? {
+            count: 4,
+            torqued: true,
+            atTorque: index % 5,
+            byFeel: 0,
+            figureWanted: false,
+            countedOut: 4,
+            countedBack: 4,
+            stayingIn: 0,
+            stripped: 0,
+          }
         : null,
   })),
   openings: Array.from({ length: 40 }, (_, index) => ({
@@ -54,6 +64,7 @@ const counted = (count: number): TallyInput => ({
   objects: [],
   searches: [],
   endSteps: [],
+  fluidsWanted: [],
   openQuestions: [],
 });
 

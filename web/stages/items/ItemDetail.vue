@@ -24,6 +24,7 @@ import { useForm } from '../useForm.ts';
 import AnotherLike from './AnotherLike.vue';
 import ConstraintForm from './ConstraintForm.vue';
 import CureForm from './CureForm.vue';
+import FigureWanted from '../torque/FigureWanted.vue';
 import FlagForm from './FlagForm.vue';
 import ItemPictures from './ItemPictures.vue';
 import LeaveOffForm from './LeaveOffForm.vue';
@@ -134,7 +135,8 @@ const lengths = computed(() => {
 const staysIn = computed(() => stayIn.value ?? props.item.fasteners?.staysIn ?? 0);
 const subtitle = computed(() => {
   const group = props.item.fasteners;
-  return [group ? `${group.count} × ${group.thread} into ${group.into}` : '', props.item.tool]
+  const into = group === null || group.into === '' ? '' : ` into ${group.into}`;
+  return [group ? `${group.count} × ${group.thread}${into}` : '', props.item.tool]
     .filter(Boolean)
     .join(' · ');
 });
@@ -183,6 +185,7 @@ const subtitle = computed(() => {
       />
       {{ item.fasteners?.staysIn || 2 }} stay in to hold it</label
     >
+    <FigureWanted v-if="item.state !== 'on' && item.fasteners && item.fasteners.spec === null" :job="job" :item="item" />
     <TorquePanel
       v-if="way === 'refit' && item.fasteners?.spec && item.state !== 'on'"
       v-model:text="torqueText"

@@ -6,8 +6,10 @@ import SheetDialog from '../../parts/SheetDialog.vue';
 import TextField from '../../parts/TextField.vue';
 import { useShop } from '../../stores/shop.ts';
 import { useForm } from '../useForm.ts';
+import WaterChoice from './WaterChoice.vue';
+import { wayOut } from './wayOut.ts';
 
-/** What holds the engine. A lead may let some of it pass, with a reason that the sheet carries. */
+/** What holds the engine. A lead, or who works alone, may let some of it pass, with a reason that the sheet carries. */
 const props = defineProps<{ job: Job }>();
 const emit = defineEmits<{ close: [] }>();
 const shop = useShop();
@@ -17,7 +19,8 @@ const reason = ref('');
 
 const verdict = computed(() => jobMayStart(props.job));
 const holds = computed(() => (verdict.value.may ? [] : verdict.value.holds));
-const isLead = computed(() => shop.person?.role === 'lead');
+/** The lead answers for it; who works alone is their own. */
+const isLead = computed(() => shop.person?.role === 'lead' || shop.people.length === 1);
 
 function toggle(key: string): void {
   const keys = picked.value ?? [];
@@ -42,9 +45,8 @@ function letPass(): void {
           :checked="picked.includes(holdKey(hold))"
           @change="toggle(holdKey(hold))"
         />
-        <RouterLink class="link" :to="`/jobs/${job.id}/refit?item=${hold.subject}`" @click="emit('close')">{{
-          hold.words
-        }}</RouterLink>
+        <WaterChoice v-if="hold.code === 'cooling-water'" :words="hold.words" />
+        <RouterLink v-else class="link" :to="wayOut(job, hold)" @click="emit('close')">{{ hold.words }}</RouterLink>
       </li>
     </ul>
     <p v-for="hold in verdict.passed" :key="holdKey(hold)" class="py-1 text-note text-brass">
@@ -67,7 +69,7 @@ function letPass(): void {
       class="mt-4 faint"
       @click="picked = []"
     >
-      Let some of it pass, as lead
+      {{ shop.people.length === 1 ? 'Let some of it pass' : 'Let some of it pass, as lead' }}
     </button>
     <p v-else-if="holds.length > 0 && !isLead" class="mt-4 text-sm text-soft">
       Only a lead may let the engine start while something holds it.

@@ -55,6 +55,10 @@ const lists = {
         item(id, `${name}: ${bolts.filter(({ final }) => final).length} of ${fasteners?.count ?? 0} recorded`),
       ),
   }),
+  figures: (): List => ({
+    title: 'Torque figures wanted',
+    lines: tally.value.figuresWanted.map(({ id, name }) => item(id, name)),
+  }),
   timers: (): List => ({
     title: 'Timers',
     lines: timers.value.map(({ label, left }) => ({
@@ -133,6 +137,13 @@ const lastTime = computed(() => (props.job.last === null ? '' : shop.say.clock(p
       label="at torque"
       tone="ink"
       @open="shown = lists.torque()"
+    />
+    <TallyFigure
+      v-if="tally.figuresWanted.length > 0"
+      :value="String(tally.figuresWanted.length)"
+      :label="tally.figuresWanted.length === 1 ? 'figure wanted' : 'figures wanted'"
+      tone="brass"
+      @open="shown = lists.figures()"
     />
     <TallyFigure
       v-if="timers[0]"

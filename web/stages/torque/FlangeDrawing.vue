@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { boltOrder, isAtTorque, type JobItem, strippedThreads } from '../../../core/job/index.ts';
+import { boltOrder, isTight, type JobItem, strippedThreads } from '../../../core/job/index.ts';
 
 /** The flange with its bolts in place, numbered in tightening order; what is at torque, what is next. */
 const props = defineProps<{ item: JobItem; next: string }>();
@@ -27,7 +27,7 @@ const drawn = computed(() => {
     ...bolt,
     ...place(bolt.x, bolt.y),
     number: order.indexOf(bolt.id) + 1,
-    done: isAtTorque(props.item, bolt.id),
+    done: isTight(props.item, bolt.id),
     stripped: stripped.has(bolt.id),
     touched: props.item.bolts.some(({ boltId }) => boltId === bolt.id),
   }));

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { boltIds, isAtTorque, type JobItem, runningTimers } from '../../../core/job/index.ts';
+import { boltIds, isTight, type JobItem, runningTimers } from '../../../core/job/index.ts';
 import { formatMinutes } from '../../../core/quantity/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { freshId, useJob } from '../../stores/job.ts';
@@ -13,7 +13,7 @@ const store = useJob();
 const shop = useShop();
 const form = useForm();
 const note = ref('');
-const tight = computed(() => boltIds(props.item).every((id) => isAtTorque(props.item, id)));
+const tight = computed(() => boltIds(props.item).every((id) => isTight(props.item, id)));
 const minutes = computed(() => props.item.fasteners?.retorqueAfterMin ?? 0);
 const timer = computed(() =>
   store.job === null

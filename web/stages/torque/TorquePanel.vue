@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { JobItem } from '../../../core/job/index.ts';
-import { boltIds, boltVerdict, strippedThreads, wantsPass } from '../../../core/job/index.ts';
+import { boltIds, boltVerdict, isAtTorque, isTight, strippedThreads, wantsPass } from '../../../core/job/index.ts';
 import { FIELDS, format, formatNumber } from '../../../core/quantity/index.ts';
 import FigureField from '../../parts/FigureField.vue';
 import FigureRow from '../../parts/FigureRow.vue';
@@ -35,6 +35,10 @@ const left = computed(() => {
   const { step } = props;
   return step === null ? 0 : boltIds(props.item).filter((id) => wantsPass(props.item, id, step.pass)).length;
 });
+/** Tightened by feel: done, and not at torque. */
+const felt = computed(
+  () => boltIds(props.item).filter((id) => isTight(props.item, id) && !isAtTorque(props.item, id)).length,
+);
 const stripped = computed(() => strippedThreads(props.item).length);
 const wrong = computed(() =>
   props.item.bolts.filter((bolt) => ['under', 'over'].includes(boltVerdict(props.item, bolt))),
@@ -123,7 +127,9 @@ function choose(event: Event): void {
             row.value
           }}</span></FigureRow
         >
-        <FigureRow label="Source"><SourceNote :source="step.spec.source" class="font-normal" /></FigureRow>
+        <FigureRow label="Source"><SourceNote :source="step.spec.source" class="font-normal" /><template v-if="item.figureFrom"
+            >, from job {{ item.figureFrom.number }}</template
+          ></FigureRow>
       </dl>
       <p v-if="chosen && chosen.setting.verdict !== 'suits'" class="text-sm font-semibold text-alarm">
         {{ chosen.setting.why }}
@@ -133,6 +139,9 @@ function choose(event: Event): void {
       </p>
       <AdapterForm v-if="step.angleDeg === null" v-model="adapter" />
     </template>
+    <p v-else-if="stripped === 0 && felt > 0" class="font-semibold">
+      {{ (item.fasteners?.count ?? 0) - felt }} at torque, {{ felt }} by feel.
+    </p>
     <p v-else-if="stripped === 0" class="font-semibold text-moss">All {{ item.fasteners?.count }} at torque.</p>
     <p v-else class="font-semibold">
       {{ (item.fasteners?.count ?? 0) - stripped }} at torque, {{ stripped }} waiting for a thread.
