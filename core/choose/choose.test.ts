@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { SHIPPED_KNOWLEDGE } from '../diagnose/knowledge/index.ts';
 import { SAMPLE_FAMILY } from '../job/testing/samples.ts';
 import {
+  askedPrices,
   betaCdf,
   betaQuantile,
   chanceOf,
@@ -216,7 +217,9 @@ describe('planOptions', () => {
   });
   it('asks for a price before it names a winner that it could take the place of', () => {
     const unpriced = { ...INPUT, terms: [INPUT.terms[0]!, terms('replace', null, 60, 180_000)] };
-    const { plans, asksPrice } = planOptions(unpriced);
+    const { plans, unpriced: without } = planOptions(unpriced);
+    const asksPrice = askedPrices(unpriced);
+    expect(without.map(({ option }) => option)).toEqual(['replace']);
     expect(plans[0]?.steps[0]?.way.option).toBe('clean-bench');
     expect(asksPrice.map(({ way: { option } }) => option)).toEqual(['replace']);
     // At that price the two are level; a little less and it leads, a little more and it does not.
@@ -227,7 +230,7 @@ describe('planOptions', () => {
     expect([leads(Math.floor(underMinor) - 1), leads(Math.ceil(underMinor) + 1)]).toEqual(['replace', 'clean-bench']);
     // Where it could not win even for nothing, nobody is asked.
     const dear = { ...INPUT, terms: [terms('clean-bench', 0, 1, 180_000), terms('replace', null, 600, 20_000)] };
-    expect(planOptions(dear).asksPrice).toEqual([]);
+    expect(askedPrices(dear)).toEqual([]);
   });
   it('treats both of two faults', () => {
     const causes = [curable('a', [cure('adjust', 'nearly always')]), curable('b', [cure('rebuild', 'nearly always')])];

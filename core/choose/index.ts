@@ -1,3 +1,4 @@
+export { askedPrices } from './askedPrice.ts';
 export { betaCdf, betaQuantile } from './beta.ts';
 export { chanceOf, curesAt, lifeAt, PRIOR_JOBS } from './chance.ts';
 export { compareOptions } from './compare.ts';
@@ -11,6 +12,7 @@ export { usualTerms, USUAL } from './terms.ts';
 export type { TermsInput, UsualFigures } from './terms.ts';
 export { LEAST_CHANCE, OPTION_IDS, OPTIONS, PER } from './types.ts';
 export type {
+  AskedPrice,
   Believed,
   Chance,
   ChooseInput,

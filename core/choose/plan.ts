@@ -1,6 +1,5 @@
-import { flipPrice } from './flip.ts';
 import { everyPlan, type Found, kept, type Problem, problemOf, tryWay } from './search.ts';
-import type { Believed, ChooseInput, NotWorth, OptionId, Plan, Plans, PlanStep, Way } from './types.ts';
+import type { Believed, ChooseInput, NotWorth, Plan, Plans, PlanStep, Way } from './types.ts';
 import { notWorthOf, waysOf } from './ways.ts';
 
 /** Plans that are shown: the best and two others, each with another first step. */
@@ -10,7 +9,7 @@ const CLOSE = 0.1;
 /** A step more must save at least this share, or the shorter plan is taken. */
 const WORTH_A_STEP = 1e-6;
 /** What is in no plan, whatever was tried before it. */
-const NEVER: ReadonlySet<NotWorth['why']> = new Set(['tried already', 'no life']);
+export const NEVER: ReadonlySet<NotWorth['why']> = new Set(['tried already', 'no life']);
 /** Causes that are named after a failed step. */
 const NAMED = 4;
 
@@ -36,10 +35,7 @@ export function planOptions(input: ChooseInput): Plans {
     plans,
     ways,
     notWorth,
-    asksPrice: able.flatMap((way) => {
-      const underMinor = way.costMinor === null ? leadsUnder(input, way) : null;
-      return underMinor === null ? [] : [{ way, underMinor }];
-    }),
+    unpriced: able.filter(({ costMinor }) => costMinor === null),
     close: best[0] !== undefined && best[1] !== undefined && best[1].perUse <= best[0].perUse * (1 + CLOSE),
   };
 }
@@ -59,24 +55,6 @@ function keepBetter(best: Map<number, Found>, found: Found): void {
   const longer = known !== undefined && found.ways.length > known.ways.length;
   if (known === undefined || found.perUse < known.perUse * (longer ? 1 - WORTH_A_STEP : 1))
     best.set(first, kept(found));
-}
-
-/** What a unit costs at least, minor units: nobody is asked for a price that would have to be lower still. */
-const LEAST_PRICE: Readonly<Partial<Record<OptionId, number>>> = {
-  replace: 6000,
-  'replace-rebuilt': 3500,
-  'replace-used': 2000,
-};
-
-/** The price of its part under which a way comes first; null where that is less than any such part costs. */
-function leadsUnder(input: ChooseInput, way: Way): number | null {
-  const free = { ...input, terms: input.terms.map((each) => (each === way.terms ? { ...each, partsMinor: 0 } : each)) };
-  const ways = waysOf(free).filter(({ costMinor, terms }) => costMinor !== null && terms.life > 0);
-  const problem = problemOf(free, ways);
-  const [best] = bestByFirst(problem);
-  if (best === undefined || problem.ways[best.ways[0] ?? -1]?.way.id !== way.id) return null;
-  const under = flipPrice(input, way.id)?.at ?? Number.POSITIVE_INFINITY;
-  return under > (LEAST_PRICE[way.option] ?? 0) ? under : null;
 }
 
 /** A found plan in full. */

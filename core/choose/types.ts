@@ -156,8 +156,8 @@ export interface Plans {
   /** Every way, likeliest to cure first. */
   readonly ways: readonly Way[];
   readonly notWorth: readonly NotWorth[];
-  /** Ways whose price is asked for before a winner is named: each could come first. */
-  readonly asksPrice: readonly AskedPrice[];
+  /** Ways that have all but a price: see `askedPrices`. */
+  readonly unpriced: readonly Way[];
   /** The second is within a tenth of the first: a near draw. */
   readonly close: boolean;
 }

@@ -1,2 +1,2 @@
-export { readLine } from './read.ts';
+export { lineParts, lineProblems, readLine } from './read.ts';
 export type { LineField, LineThing } from './read.ts';

@@ -21,8 +21,6 @@ export interface LineThing {
   readonly plug: string;
   /** Whether the kind was read from the words; else it is a guess. */
   readonly kindSaid: boolean;
-  /** What cannot be so, by field; what was typed stays. */
-  readonly problems: readonly { readonly field: LineField | 'name'; readonly message: string }[];
 }
 
 /**
@@ -30,13 +28,17 @@ export interface LineThing {
  * Things are told apart by semicolons, new lines, *then*, and by *and* or a comma where a new thing is named after it.
  * @returns the things in the order in which they were said; empty for nothing
  */
-export const readLine = (text: string): LineThing[] =>
-  text
-    .split(/;|\n|\b(?:and )?then\b/i)
-    .flatMap(thingsOf)
-    .map(finish);
+export const readLine = (text: string): LineThing[] => splitLine(text).flatMap(thingsOf).map(finish);
+
+const splitLine = (text: string): string[] => text.split(/;|\n|\b(?:and )?then\b/i);
+
+/** The words of each thing by itself, in the order of {@link readLine}. */
+export const lineParts = (text: string): string[] =>
+  splitLine(text).flatMap((segment) => thingsOf(segment).map(({ words }) => words.join(', ')));
 
 interface Draft {
+  /** The parts of the sentence that it came from. */
+  readonly words: string[];
   readonly names: string[];
   readonly read: Attributes;
 }
@@ -56,10 +58,11 @@ function thingsOf(segment: string): Draft[] {
     const last = drafts.at(-1);
     // Two threads in one breath are lengths told apart: the words stay beside the first.
     const several = [...part.matchAll(/\bm\s?\d/gi)].length > 1;
-    if (last !== undefined && (several || isQualifier(name)))
+    if (last !== undefined && (several || isQualifier(name))) {
+      last.words.push(part.trim());
       merge(last, several ? { ...read, count: undefined } : read, several ? part.trim() : name);
-    else if (name !== '' || Object.keys(read).length > 0)
-      drafts.push({ names: name === '' ? [] : [name], read: { ...read } });
+    } else if (name !== '' || Object.keys(read).length > 0)
+      drafts.push({ words: [part.trim()], names: name === '' ? [] : [name], read: { ...read } });
   }
   return drafts;
 }
@@ -119,17 +122,20 @@ function finish({ names, read }: Draft): LineThing {
     place: read.place ?? '',
     torque: read.torque ?? '',
     plug: read.plug ?? '',
-    problems: problemsOf(name, read),
   };
 }
 
-function problemsOf(name: string, { count, thread }: Attributes): LineThing['problems'] {
+/** What cannot be so, by field, in words; what was typed stays. */
+export function lineProblems({ name, count, thread }: Pick<LineThing, 'name' | 'count' | 'thread'>): readonly {
+  readonly field: LineField | 'name';
+  readonly message: string;
+}[] {
   const problems: { field: LineField | 'name'; message: string }[] = [];
   if (!/\p{L}{2}/u.test(name)) problems.push({ field: 'name', message: 'Say what it is: “duct”, “flange bolts”.' });
   if (count === 0) problems.push({ field: 'count', message: 'None is nothing that came off: expected 1 to 200.' });
-  if (count !== undefined && count > 200)
-    problems.push({ field: 'count', message: `Expected 1 to 200, got ${count}.` });
-  if (thread !== undefined && parseThread(thread) === null)
+  else if (count !== null && !(Number.isInteger(count) && count > 0 && count <= 200))
+    problems.push({ field: 'count', message: 'Expected a whole number from 1 to 200.' });
+  if (thread !== '' && /^m\s?\d/i.test(thread) && parseThread(thread) === null)
     problems.push({ field: 'thread', message: `There is no thread ${thread}. Expected one such as M6 or M6×25.` });
   return problems;
 }

@@ -1,4 +1,4 @@
-import { flipChance, flipPrice, worthOfChecks } from '../../core/choose/index.ts';
+import { askedPrices, flipChance, flipPrice, worthOfChecks } from '../../core/choose/index.ts';
 import {
   causesFor,
   FIXED_ORDER,
@@ -88,6 +88,7 @@ addEventListener('message', ({ data: task }: MessageEvent<JudgingTask>) => {
       id,
       price: priceOf === null ? null : flipPrice(choose, priceOf),
       chance: chanceOf === null ? null : flipChance(choose, chanceOf),
+      asked: askedPrices(choose),
     });
     return;
   }

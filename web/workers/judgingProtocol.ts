@@ -1,4 +1,4 @@
-import type { ChooseInput, Flip } from '../../core/choose/index.ts';
+import type { AskedPrice, ChooseInput, Flip } from '../../core/choose/index.ts';
 import type { Access, Finding, Knowledge, Score, Subject } from '../../core/diagnose/index.ts';
 import type { StoredCase } from '../../contract/index.ts';
 
@@ -16,7 +16,7 @@ export type JudgingTask =
       readonly reached: readonly Access[];
       readonly passedOver: readonly string[];
     }
-  /** Where the choice flips: over the price of one way, and over the chance of another. */
+  /** Where the choice flips: over the price of one way, over the chance of another, and at what prices that nobody gave. */
   | {
       readonly kind: 'flips';
       readonly id: number;
@@ -61,7 +61,13 @@ export interface CaseScore {
 /** What the worker answers. */
 export type JudgingAnswer =
   | { readonly kind: 'worth'; readonly id: number; readonly worths: readonly WorthFound[] }
-  | { readonly kind: 'flips'; readonly id: number; readonly price: Flip | null; readonly chance: Flip | null }
+  | {
+      readonly kind: 'flips';
+      readonly id: number;
+      readonly price: Flip | null;
+      readonly chance: Flip | null;
+      readonly asked: readonly AskedPrice[];
+    }
   | { readonly kind: 'scored'; readonly id: number; readonly done: number; readonly of: number }
   | {
       readonly kind: 'score';

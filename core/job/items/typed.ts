@@ -1,4 +1,4 @@
-import { readLine, type LineThing } from '../../line/index.ts';
+import { lineProblems, type LineThing, readLine } from '../../line/index.ts';
 import {
   type FastenerGroup,
   figureWanted,
@@ -94,7 +94,7 @@ export function asItem(job: Job, thing: LineThing, id: string): TypedThing {
     pocket,
     states,
     problems: [
-      ...thing.problems,
+      ...lineProblems(thing),
       ...(counted && thing.count === null
         ? [{ field: 'count' as const, message: 'How many? They are counted back.' }]
         : []),

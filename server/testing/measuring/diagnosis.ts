@@ -1,4 +1,4 @@
-import { planOptions, usualTerms, worthOfChecks } from '../../../core/choose/index.ts';
+import { askedPrices, planOptions, usualTerms, worthOfChecks } from '../../../core/choose/index.ts';
 import {
   bestPair,
   type CauseModel,
@@ -94,6 +94,7 @@ export function diagnosing(): Measured[] {
         for (let c = 0; c < terms.length; c += 1)
           for (let slot = 0; slot < belief.length; slot += 1) kept += a * b * c * slot;
   });
+  const prices = typical(() => askedPrices(choose));
   const worth = typical(() =>
     worthOfChecks({
       choose,
@@ -123,6 +124,12 @@ export function diagnosing(): Measured[] {
       measured: against(planning, sequences, 'the bare sequences'),
       wanted: '< 30 ms',
       met: planning < 30,
+    },
+    {
+      what: 'prices that nobody gave and that decide',
+      measured: against(prices, planning, 'all plans once'),
+      wanted: 'in a worker, for the record',
+      met: true,
     },
     {
       what: 'what every check is worth in the plan',

@@ -89,19 +89,22 @@ const option = computed(
 );
 const terms = computed(() => option.value?.terms ?? null);
 const taken = computed((): OptionId => terms.value?.id ?? 'clean-bench');
+/** Whether a price that nobody has given decides what comes first; undefined while that is worked out. */
+const priceDecides = computed(() =>
+  (plans.value?.unpriced.length ?? 0) === 0 ? false : asks.value === undefined ? undefined : asks.value.length > 0,
+);
 const headline = computed(() => {
   const { value } = plan;
   if (planned.value !== null) return `Planned: ${planned.value.what}`;
   // A winner is named once every price that could change it is known.
-  if ((plans.value?.asksPrice.length ?? 0) > 0) return 'Which comes first depends on a price';
+  if (priceDecides.value === undefined) return 'Decide';
+  if (priceDecides.value) return 'Which comes first depends on a price';
   const first = value?.steps[0];
   if (plans.value !== null && plans.value.plans.length === 0) return 'No option has both a chance and a price yet';
   return first === undefined || value === null ? 'Decide' : firstWords(first, wayName, money);
 });
 const after = computed(() =>
-  plan.value === null || planned.value !== null || (plans.value?.asksPrice.length ?? 0) > 0
-    ? ''
-    : thenWords(plan.value, wayName),
+  plan.value === null || planned.value !== null || priceDecides.value !== false ? '' : thenWords(plan.value, wayName),
 );
 const hopeless = computed(() => plans.value?.notWorth.filter(({ why: reasonWhy }) => reasonWhy !== 'no price') ?? []);
 const NOT_WORTH = {
@@ -118,7 +121,11 @@ const priced = computed(() =>
 const lineWay = computed(() =>
   priced.value ? option.value?.way : plans.value?.ways.find(({ option: id }) => id === 'replace'),
 );
-const { price: flip, chance: chanceFlip } = useFlips(
+const {
+  price: flip,
+  chance: chanceFlip,
+  asks,
+} = useFlips(
   computed(() =>
     input.value === null || store.knowledge === null
       ? null
@@ -197,10 +204,10 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
       </p>
     </template>
     <KnowledgeMissing />
-    <p v-if="plans && !planned && plans.asksPrice.length > 0" class="mt-3 border-l-4 border-brass pl-3" role="status">
+    <p v-if="plans && !planned && priceDecides && asks" class="mt-3 border-l-4 border-brass pl-3" role="status">
       <span class="font-semibold">Ask for a price first:</span>
       {{
-        plans.asksPrice
+        asks
           .map(({ way, underMinor }) =>
             underMinor === Infinity
               ? wayName(way)

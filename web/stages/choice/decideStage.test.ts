@@ -1,11 +1,13 @@
 import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { askedPrices } from '../../../core/choose/index.ts';
 import { SHIPPED_KNOWLEDGE } from '../../../core/diagnose/knowledge/index.ts';
 import type { CommandBody } from '../../../core/job/index.ts';
 import { open, SAMPLE_FAMILY } from '../../../core/job/testing/samples.ts';
 import { useJob } from '../../stores/job.ts';
 import { useKnowledge } from '../../stores/knowledge.ts';
 import { useShop } from '../../stores/shop.ts';
+import type { JudgingAnswer, JudgingTask } from '../../workers/judgingProtocol.ts';
 import { freshShop, read, serve, showJob, stubs } from '../../testing.ts';
 import DecideStage from './DecideStage.vue';
 
@@ -38,6 +40,22 @@ async function stage(meterUnit: 'km' | 'mi' | 'h', prices: object, ...bodies: Co
   await flushPromises();
   return { ...shown, view };
 }
+/** Works out what it is asked when it is told to, as the worker does in its own time. */
+class AnsweringWorker {
+  static answer = (): void => undefined;
+  #hear: (message: { readonly data: JudgingAnswer }) => void = () => undefined;
+  addEventListener(_: string, hear: (message: { readonly data: JudgingAnswer }) => void): void {
+    this.#hear = hear;
+  }
+  postMessage(task: JudgingTask): void {
+    if (task.kind !== 'flips') return;
+    AnsweringWorker.answer = () =>
+      this.#hear({
+        data: { kind: 'flips', id: task.id, price: null, chance: null, asked: askedPrices(task.choose) },
+      });
+  }
+  terminate(): void {}
+}
 const PRICED = { new: 46_000, rebuilt: 24_000, used: 9000 };
 
 describe('the stage of the decision', () => {
@@ -57,7 +75,12 @@ describe('the stage of the decision', () => {
       type: 'record-check',
       data: { id: 'g', check: 'flatness', outcome: 'warped', typed: [], when: 'before' },
     };
+    vi.stubGlobal('Worker', AnsweringWorker);
     const { view } = await stage('km', { new: null, rebuilt: null, used: 9000 }, worn);
+    expect(view.find('h2').text()).toBe('Decide');
+    AnsweringWorker.answer();
+    await flushPromises();
+    vi.unstubAllGlobals();
     expect(view.find('h2').text()).toBe('Which comes first depends on a price');
     expect(read(view)).toMatch(/Ask for a price first: Fit a (new|rebuilt)/);
   });

@@ -1,5 +1,5 @@
-import { shallowRef, watch, type Ref } from 'vue';
-import type { ChooseInput, Flip } from '../../../core/choose/index.ts';
+import { computed, shallowRef, watch, type Ref } from 'vue';
+import type { AskedPrice, ChooseInput, Flip } from '../../../core/choose/index.ts';
 import type { Knowledge } from '../../../core/diagnose/index.ts';
 import { useJudging } from '../../workers/useJudging.ts';
 
@@ -14,11 +14,15 @@ export function useFlips(
 ) {
   const price = shallowRef<Flip | null>();
   const chance = shallowRef<Flip | null>();
+  /** Prices that decide and that nobody has given; undefined while that is worked out. */
+  const asks = shallowRef<readonly AskedPrice[]>();
   const { ask } = useJudging((answer) => {
     if (answer.kind !== 'flips') return;
     price.value = answer.price;
     chance.value = answer.chance;
+    asks.value = answer.asked;
   });
+  const told = computed(() => asks.value ?? (typeof Worker === 'undefined' ? [] : undefined));
   watch(
     asked,
     (now, before) => {
@@ -32,5 +36,5 @@ export function useFlips(
     },
     { immediate: true },
   );
-  return { price, chance };
+  return { price, chance, asks: told };
 }

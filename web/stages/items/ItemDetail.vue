@@ -136,9 +136,7 @@ const staysIn = computed(() => stayIn.value ?? props.item.fasteners?.staysIn ?? 
 const subtitle = computed(() => {
   const group = props.item.fasteners;
   const into = group === null || group.into === '' ? '' : ` into ${group.into}`;
-  return [group ? `${group.count} × ${group.thread}${into}` : '', props.item.tool]
-    .filter(Boolean)
-    .join(' · ');
+  return [group ? `${group.count} × ${group.thread}${into}` : '', props.item.tool].filter(Boolean).join(' · ');
 });
 </script>
 
@@ -185,7 +183,11 @@ const subtitle = computed(() => {
       />
       {{ item.fasteners?.staysIn || 2 }} stay in to hold it</label
     >
-    <FigureWanted v-if="item.state !== 'on' && item.fasteners && item.fasteners.spec === null" :job="job" :item="item" />
+    <FigureWanted
+      v-if="item.state !== 'on' && item.fasteners && item.fasteners.spec === null"
+      :job="job"
+      :item="item"
+    />
     <TorquePanel
       v-if="way === 'refit' && item.fasteners?.spec && item.state !== 'on'"
       v-model:text="torqueText"

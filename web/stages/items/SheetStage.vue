@@ -8,11 +8,11 @@ import { useMinute } from '../../stores/clock.ts';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import StageFrame from '../StageFrame.vue';
-import AddItem from './AddItem.vue';
 import ItemDetail from './ItemDetail.vue';
 import { layOut } from './layout.ts';
 import ObjectsBlock from './ObjectsBlock.vue';
 import EndSteps from './EndSteps.vue';
+import StandingLine from './line/StandingLine.vue';
 import NewerVersion from './NewerVersion.vue';
 import ThereAndBack from './ThereAndBack.vue';
 import TwoPeople from './TwoPeople.vue';
@@ -24,6 +24,8 @@ const shop = useShop();
 const now = useMinute();
 const route = useRoute();
 const router = useRouter();
+const line = useTemplateRef('line');
+/** The sheet of strip has the line always; on the way back something may still come off. */
 const adding = ref(false);
 /** Chosen by hand; otherwise the sheet follows the work. */
 const chosen = ref<string | null>(null);
@@ -72,6 +74,11 @@ function acted(): void {
   chosen.value = null;
   show('nearest');
 }
+/** What was typed hangs on the sheet at once; what gapes is plugged before the next. */
+function took(): void {
+  adding.value = false;
+  acted();
+}
 /** After the change is painted: reading positions earlier would force the whole sheet to be laid out first. */
 function show(where: 'nearest' | 'center'): void {
   void nextTick(() => afterPaint(() => sheet.value?.reveal(item.value?.id ?? '', where)));
@@ -87,7 +94,6 @@ function step(by: 1 | -1): void {
   show('nearest');
 }
 useKeys([
-  { keys: 'a', does: 'Add an item that came off', run: () => (adding.value = true) },
   { keys: 'arrowdown', does: 'Next tag down', run: () => step(1) },
   { keys: 'arrowup', does: 'Next tag up', run: () => step(-1) },
 ]);
@@ -101,8 +107,14 @@ useKeys([
         <p class="text-note">{{ lead }}</p>
         <span class="ml-auto flex flex-wrap gap-2">
           <RouterLink class="quiet text-sm" :to="`/jobs/${job.id}/tray`">Tray</RouterLink>
-          <button v-if="job.status === 'open'" type="button" class="quiet text-sm" @click="adding = true">
-            Add an item <kbd class="key" aria-hidden="true">A</kbd>
+          <button
+            v-if="job.status === 'open' && way === 'refit'"
+            type="button"
+            class="quiet text-sm"
+            :aria-expanded="adding"
+            @click="adding = !adding"
+          >
+            Something else came off
           </button>
           <button type="button" class="quiet text-sm" @click="router.push(`/jobs/${job.id}/hands/${way}`)">
             Hands busy <kbd class="key" aria-hidden="true">H</kbd>
@@ -113,11 +125,11 @@ useKeys([
       <TwoPeople :job="job" :way="way" @choose="chosen = $event" />
     </template>
     <div v-if="job.items.length === 0" class="mt-6 max-w-prose">
-      <p>Nothing is listed yet. A procedure lists what comes off and in which order it goes back.</p>
-      <div class="mt-4 flex gap-3">
-        <RouterLink class="primary" :to="`/jobs/${job.id}/prepare`">Choose a procedure</RouterLink>
-        <button type="button" class="quiet" @click="adding = true">Type what comes off</button>
-      </div>
+      <p class="text-heading font-bold">Nothing is written for this engine yet. Say what comes off.</p>
+      <p class="mt-1 text-soft">
+        Each line becomes a tag on the string; openings, counts and torques are watched as with a procedure.
+        <RouterLink class="link" :to="`/jobs/${job.id}/prepare`">Choose a procedure</RouterLink> where there is one.
+      </p>
     </div>
     <template v-else>
       <ThereAndBack ref="sheet" :job="job" :way="way" :selected="item?.id ?? ''" @choose="choose" />
@@ -141,6 +153,13 @@ useKeys([
         </div>
       </div>
     </template>
+    <StandingLine
+      v-if="job.status === 'open' && (way === 'strip' || adding)"
+      ref="line"
+      class="mt-3 lg:sticky lg:bottom-0"
+      :job="job"
+      @taken="took"
+    />
     <template #why>
       <p v-if="way === 'strip' && ordered" class="border-l-[3px] border-brass py-1 pl-3">
         {{ ordered }} is on order.
@@ -150,5 +169,4 @@ useKeys([
     </template>
     <template v-if="left > 0 && item" #foot><span /></template>
   </StageFrame>
-  <AddItem v-if="adding && job" :job="job" @close="adding = false" @added="adding = false" />
 </template>

@@ -14,7 +14,13 @@ const USUAL = ['Muffs and hose, water running', 'In a tank, leg covered', 'Afloa
   <div class="grid flex-1 gap-2">
     <p>{{ words }}. Propeller off or clear, kill-cord in hand.</p>
     <div class="flex flex-wrap gap-2">
-      <button v-for="how in USUAL" :key="how" type="button" class="quiet text-sm" @click="form.send('give-water', { how })">
+      <button
+        v-for="how in USUAL"
+        :key="how"
+        type="button"
+        class="quiet text-sm"
+        @click="form.send('give-water', { how })"
+      >
         {{ how }}
       </button>
     </div>

@@ -54,12 +54,16 @@ const byFeel = (): boolean => form.send('choose-by-feel', { itemIds: [props.item
 </script>
 
 <template>
-  <section v-if="wanted || changing" class="grid gap-3 border-l-[3px] border-brass pl-4" aria-label="Torque figure wanted">
+  <section
+    v-if="wanted || changing"
+    class="grid gap-3 border-l-[3px] border-brass pl-4"
+    aria-label="Torque figure wanted"
+  >
     <div>
       <h3 class="text-lg text-brass">Torque figure wanted</h3>
       <p class="text-note text-soft">
-        {{ JOINTS[jointOf(item)].name.replace(/^\w/, (first) => first.toUpperCase()) }}: it holds the engine until there is
-        one, or until you say why it goes by feel.
+        {{ JOINTS[jointOf(item)].name.replace(/^\w/, (first) => first.toUpperCase()) }}: it holds the engine until there
+        is one, or until you say why it goes by feel.
       </p>
     </div>
     <ul v-if="like && like.length > 0" class="rows border-y border-line" aria-label="Figures of like jobs">
@@ -88,12 +92,17 @@ const byFeel = (): boolean => form.send('choose-by-feel', { itemIds: [props.item
       <button type="submit" class="quiet justify-self-start">Keep the figure</button>
     </form>
     <p v-if="limit" class="text-note text-soft">
-      Never above <span class="figure font-semibold text-ink">{{ limit.figure }}</span
-      >: there the {{ limit.by }} gives way ({{ limit.words }}<template v-if="!item.fasteners?.hole">, assumed</template>).
-      A limit, not a figure.
+      Never above <span class="figure font-semibold text-ink">{{ limit.figure }}</span>: there the {{ limit.by }} gives
+      way ({{ limit.words }}<template v-if="!item.fasteners?.hole">, assumed</template>). A limit, not a figure.
     </p>
     <form class="flex items-end gap-2" @submit.prevent="byFeel">
-      <TextField v-model="why" class="flex-1" label="Or by feel, because" placeholder="no book" :error="form.error('why')" />
+      <TextField
+        v-model="why"
+        class="flex-1"
+        label="Or by feel, because"
+        placeholder="no book"
+        :error="form.error('why')"
+      />
       <button type="submit" class="quiet">By feel</button>
     </form>
     <p v-if="form.general('text', 'why', 'source')" class="font-semibold text-alarm" role="alert">
@@ -102,6 +111,8 @@ const byFeel = (): boolean => form.send('choose-by-feel', { itemIds: [props.item
   </section>
   <p v-else-if="item.byFeel" class="text-note">
     <span class="font-semibold text-brass">By feel</span>: {{ item.byFeel.why }}.
-    <button v-if="job.status === 'open'" type="button" class="faint" @click="changing = true">Give a figure instead</button>
+    <button v-if="job.status === 'open'" type="button" class="faint" @click="changing = true">
+      Give a figure instead
+    </button>
   </p>
 </template>

@@ -127,9 +127,11 @@ function choose(event: Event): void {
             row.value
           }}</span></FigureRow
         >
-        <FigureRow label="Source"><SourceNote :source="step.spec.source" class="font-normal" /><template v-if="item.figureFrom"
+        <FigureRow label="Source"
+          ><SourceNote :source="step.spec.source" class="font-normal" /><template v-if="item.figureFrom"
             >, from job {{ item.figureFrom.number }}</template
-          ></FigureRow>
+          ></FigureRow
+        >
       </dl>
       <p v-if="chosen && chosen.setting.verdict !== 'suits'" class="text-sm font-semibold text-alarm">
         {{ chosen.setting.why }}
