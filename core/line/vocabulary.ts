@@ -84,13 +84,13 @@ export function jointOfWords(words: string, kind: ItemKind): Joint {
 
 /** What an opening is closed with, by the verb that says so. */
 export const PLUG_OF: Readonly<Record<string, string>> = {
-  plugged: 'Plug',
+  plugged: 'Bung',
   bunged: 'Bung',
   capped: 'Cap',
   taped: 'Tape',
   clamped: 'Clamp',
   pinched: 'Clamp',
-  blocked: 'Plug',
-  sealed: 'Plug',
+  blocked: 'Bung',
+  sealed: 'Bung',
   stuffed: 'Cloth',
 };

@@ -14,6 +14,8 @@ import {
   STRENGTHS,
   stressArea,
   stripMargin,
+  threadKey,
+  torqueLimit,
   threadStrip,
   type TorqueSpec,
   withAdapter,
@@ -184,5 +186,23 @@ describe('passCount', () => {
     expect([passCount(spec('9 Nm'), [0.5, 1]), passCount(spec('5 Nm + 45°'), [0.5, 1]), passCount(null, [1])]).toEqual([
       2, 3, 1,
     ]);
+  });
+});
+
+describe('the most that a thread may be given', () => {
+  const m6 = parseThread('M6')!;
+  it('is what pulls the bolt or shears the thread, by hand', () => {
+    // 0.9 × 20.12 mm² × 580 MPa = 10 503 N, × 0.2 × 6 mm.
+    expect(torqueLimit(m6)).toMatchObject({ nm: expect.closeTo(12.6, 1) as number, by: 'bolt' });
+    expect(torqueLimit(m6, { grade: '12.9' }).nm).toBeGreaterThan(torqueLimit(m6).nm);
+    const plastic = torqueLimit(m6, { hole: { material: 'pa66-gf30', engagementMm: 6 } });
+    expect(plastic).toMatchObject({ by: 'thread' });
+    expect(plastic.nm).toBeLessThan(8);
+    expect(plastic.words).toBe('class 8.8, 6 mm into PA66-GF30, dry');
+  });
+  it('knows threads by their size, however they are written', () => {
+    expect(['M6', 'm6 x 25', 'M6×1.0×30'].map(threadKey)).toEqual(['m6x1', 'm6x1', 'm6x1']);
+    expect([threadKey('M8×1.0'), threadKey('M8')]).toEqual(['m8x1', 'm8x1.25']);
+    expect(threadKey('ball studs')).toBe('ballstuds');
   });
 });

@@ -1,4 +1,4 @@
-import { CONDITIONS, K_SCATTER, PROOF_STRESS, type PropertyClass } from './preload.ts';
+import { CONDITIONS, PROOF_STRESS, type PropertyClass } from './preload.ts';
 import { STRENGTHS, type ThreadMaterial, threadStrip } from './strip.ts';
 import { stressArea, type Thread } from './thread.ts';
 
@@ -22,8 +22,8 @@ export interface TorqueLimit {
 const OF_PROOF = 0.9;
 
 /**
- * The torque above which a bolt is pulled for good or its thread shears, whichever comes first, at the lowest nut factor
- * of a dry thread: a limit, never a figure to aim at. Proof stress by ISO 898-1, shear area by FED-STD-H28/2B.
+ * The torque above which a bolt is pulled for good or its thread shears, whichever comes first, in a dry
+ * thread: a limit, never a figure to aim at. Proof stress by ISO 898-1, shear area by FED-STD-H28/2B.
  * @param known what is known of it; what is left out is {@link ASSUMED}
  */
 export function torqueLimit(
@@ -38,10 +38,10 @@ export function torqueLimit(
   const engagement = known.hole?.engagementMm ?? thread.diameter * ASSUMED.depths;
   const bolt = OF_PROOF * stressArea(thread) * PROOF_STRESS[grade];
   const hole = threadStrip({ thread, engagement, material }).stripLoadN;
-  const k = CONDITIONS.dry.k * (1 - K_SCATTER);
+  const { k } = CONDITIONS.dry;
   return {
     nm: (Math.min(bolt, hole) * k * thread.diameter) / 1000,
     by: bolt <= hole ? 'bolt' : 'thread',
-    words: `${grade}, ${Number(engagement.toFixed(1))} mm into ${STRENGTHS[material].name}, dry`,
+    words: `class ${grade}, ${Number(engagement.toFixed(1))} mm into ${STRENGTHS[material].name}, dry`,
   };
 }

@@ -24,10 +24,10 @@ export const WORK_LINES: readonly LineCase[] = [
   one('Engine cover, rack 2', { name: 'Engine cover', kind: 'cover', place: 'rack 2' }),
   one('air duct two clamps', { name: 'Air duct', kind: 'duct', count: 2, joint: 'trim' }),
   one('air duct, two clamps, rack 2', { name: 'Air duct', kind: 'duct', count: 2, place: 'rack 2', joint: 'trim' }),
-  one('breather hose, plugged', { name: 'Breather hose', kind: 'hose', plug: 'Plug' }),
+  one('breather hose, plugged', { name: 'Breather hose', kind: 'hose', plug: 'Bung' }),
   one('flap plug', { name: 'Flap plug', kind: 'connector' }),
   one('flap plug tied up', { name: 'Flap plug', kind: 'connector' }),
-  one('coolant hoses, two, plugged', { name: 'Coolant hoses', kind: 'coolant-hose', count: 2, plug: 'Plug' }),
+  one('coolant hoses, two, plugged', { name: 'Coolant hoses', kind: 'coolant-hose', count: 2, plug: 'Bung' }),
   one('cooler pipe 3 x M8x20 12 mm A4', {
     name: 'Cooler pipe',
     kind: 'coolant-hose',

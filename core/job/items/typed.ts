@@ -68,10 +68,11 @@ export function asItem(job: Job, thing: LineThing, id: string): TypedThing {
     fasteners: group?.fasteners ?? null,
     cautions: cautionsOf(words, thing, job.vehicle),
   });
-  const opens = openingOf(item, words);
+  const opens = openingOf(item, words) ?? (thing.plug === '' ? null : pluggedEnd(item));
   const pocket =
     thing.place || (unit !== null ? UNIT_PLACE : hangsLoose(thing) || opens?.hangs === true ? '' : freePocket(job));
   const states: Partial<Record<TypedField, ChipState>> = {
+    name: named === thing.name ? 'said' : 'proposed',
     kind: thing.kindSaid ? 'said' : 'proposed',
     place: thing.place === '' ? 'proposed' : 'said',
     ...(thing.tool === '' ? {} : { tool: 'said' as const }),
@@ -154,6 +155,13 @@ function openingOf(
     return { name: called('Fuel rail'), plugs: ['Cap', 'Bung'], hangs: true };
   return null;
 }
+
+/** What was plugged left something open, whatever it is. */
+const pluggedEnd = ({ name, kind }: ProcedureItem) => ({
+  name: `Open end at ${name.toLowerCase()}`,
+  plugs: ['Bung', 'Cap'],
+  hangs: hangsLoose({ kind }),
+});
 
 /** Cautions that what was typed calls for, by id. */
 function cautionsOf(words: string, { kind, joint }: LineThing, vehicle: Vehicle): string[] {

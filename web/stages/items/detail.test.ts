@@ -4,7 +4,6 @@ import { type CommandBody, itemOf } from '../../../core/job/index.ts';
 import { open, pinRich } from '../../../core/job/testing/world.ts';
 import { useShop } from '../../stores/shop.ts';
 import { freshShop, press, read, serve, showJob, stubs } from '../../testing.ts';
-import AddItem from './AddItem.vue';
 import CureForm from './CureForm.vue';
 import ItemDetail from './ItemDetail.vue';
 import OpeningForm from './OpeningForm.vue';
@@ -164,42 +163,5 @@ describe('an item going back', () => {
     expect(read(wrapper)).toContain('Sealant cures until');
     await press(wrapper, 'It has cured');
     expect(job().timers[0]?.ended?.outcome).toBe('done');
-  });
-});
-
-describe('what is typed at the vehicle', () => {
-  it('finds what the procedure has still on, by a few letters', async () => {
-    const { job, sent } = showJob([open, pinRich]);
-    const wrapper = mount(AddItem, { props: { job: job() }, global });
-    await wrapper.find('input').setValue('dash');
-    await press(wrapper, 'Sample dashpot');
-    expect(sent).toEqual([
-      { type: 'remove-item', data: { itemId: 'dashpot', pocket: 'A1', label: '', countedOut: null } },
-    ]);
-  });
-  it('counts typed fasteners, and says beside the field what is wrong with their torque', async () => {
-    const { job, sent } = showJob([open, pinRich]);
-    const wrapper = mount(AddItem, { props: { job: job() }, global });
-    await wrapper.find('input').setValue('Shield screws');
-    await wrapper
-      .findAll('[role=radio]')
-      .find((each) => each.text() === 'Fasteners')!
-      .trigger('click');
-    const [, count, , torque] = wrapper.findAll('input');
-    await torque!.setValue('9 lb');
-    await wrapper.find('form').trigger('submit');
-    expect(wrapper.text()).toContain('Pounds of what');
-    await torque!.setValue('9 Nm');
-    await count!.setValue('0');
-    await wrapper.find('form').trigger('submit');
-    expect(wrapper.text()).toContain('Expected 1 to 200.');
-    await count!.setValue('3');
-    await wrapper.find('form').trigger('submit');
-    expect(sent.map(({ type }) => type)).toEqual(['add-item', 'remove-item']);
-    expect(job().items.at(-1)).toMatchObject({
-      name: 'Shield screws',
-      countedOut: 3,
-      fasteners: { count: 3, spec: { targetNm: 9 } },
-    });
   });
 });

@@ -18,7 +18,7 @@ vi.mock('vue-router', async (original) => ({
   useRoute: () => route,
 }));
 const StageFrame = { template: '<div><slot name="head" /><slot /><aside><slot name="why" /></aside></div>' };
-const global = { stubs: { ...stubs, StageFrame, AddItem: { template: '<p>what came off?</p>' } } };
+const global = { stubs: { ...stubs, StageFrame, StandingLine: { template: '<p>what came off?</p>' } } };
 const press_ = (key: string) => listenForKeys(new KeyboardEvent('keydown', { key, cancelable: true }));
 
 beforeEach(() => {
@@ -99,16 +99,15 @@ describe('the sheet of strip and refit', () => {
     expect(right).toBeGreaterThanOrEqual(2);
     expect(wrapper.findAll('svg path').length).toBeGreaterThanOrEqual(2);
   });
-  it('teaches the first step while nothing is listed, and adds by key', async () => {
+  it('teaches the first step while nothing is listed, with the line always ready', async () => {
     const { wrapper } = sheet('strip');
-    expect(read(wrapper)).toContain('Nothing is listed yet.');
-    await press(wrapper, 'Type what comes off');
+    expect(read(wrapper)).toContain('Say what comes off.');
     expect(read(wrapper)).toContain('what came off?');
     unmount();
-    const { wrapper: second } = sheet('strip', pin);
-    press_('a');
-    await flushPromises();
-    expect(read(second)).toContain('what came off?');
+    const { wrapper: back } = sheet('refit', pin, off('plug'));
+    expect(read(back)).not.toContain('what came off?');
+    await press(back, 'Something else came off');
+    expect(read(back)).toContain('what came off?');
   });
   it('says so when a part is on order', () => {
     const { wrapper } = sheet('strip', pin, {

@@ -12,10 +12,10 @@ import {
   type TypedField,
   type TypedThing,
 } from '../../../../core/job/index.ts';
-import { lineParts, type LineThing, readLine } from '../../../../core/line/index.ts';
+import { jointOfWords, lineParts, type LineThing, readLine } from '../../../../core/line/index.ts';
 import type { ItemKind } from '../../../../core/procedure/index.ts';
 import { useTypedDraft } from '../../../forms/typedDraft.ts';
-import { freshId } from '../../../stores/job.ts';
+import { freshId, useJob } from '../../../stores/job.ts';
 import { useForm } from '../../useForm.ts';
 
 /** What a person put right in the chips of one thing, by field, as typed. */
@@ -32,6 +32,7 @@ export interface ReadThing {
 export function useStandingLine(job: () => Job) {
   const text = useTypedDraft(() => `line.${job().id}`);
   const form = useForm();
+  const store = useJob();
   const changes = reactive<Record<number, Changes>>({});
   const ids = ref<readonly string[]>([]);
   /** Problems are told once somebody tried to record it; a sentence that is still being typed is left in peace. */
@@ -94,7 +95,7 @@ export function useStandingLine(job: () => Job) {
     for (const { thing } of chosen) {
       // The pocket that was free for the first is not free for the next.
       const proposed = thing.states.place === 'proposed' && thing.pocket !== '' && thing.item.unit === null;
-      const pocket = proposed && done > 0 ? freePocket(job()) : thing.pocket;
+      const pocket = proposed && done > 0 ? freePocket(store.job ?? job()) : thing.pocket;
       if (!send({ type: 'take-off-typed', data: takenOff({ ...thing, pocket }, freshId()) })) break;
       last = thing.item.id;
       done += 1;
@@ -157,7 +158,10 @@ function withChanges(said: LineThing, put: Changes): LineThing {
     name: put.name ?? said.name,
     kind: (put.kind as ItemKind | undefined) ?? said.kind,
     kindSaid: put.kind === undefined ? said.kindSaid : true,
-    joint: put.kind === undefined || put.kind === said.kind ? said.joint : null,
+    joint:
+      said.joint === null
+        ? null
+        : jointOfWords((put.name ?? said.name).toLowerCase(), (put.kind as ItemKind | undefined) ?? said.kind),
     count,
     thread: put.thread ?? said.thread,
     tool: put.tool ?? said.tool,
