@@ -113,7 +113,11 @@ export const person = z.strictObject({
   name: line.trim().min(1, 'What are they called?'),
   role: z.enum(['lead', 'technician', 'apprentice', 'owner']),
   bay: line,
+  /** ISO time at which they left the workshop; their entries keep their name. */
+  leftAt: z.iso.datetime().nullable().optional(),
 });
+/** What a person types about somebody of the workshop. */
+export const personInput = person.omit({ id: true, leftAt: true });
 /** The type of {@link person}. */
 export type Person = z.infer<typeof person>;
 

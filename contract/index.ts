@@ -3,7 +3,7 @@ export type { AdapterLinkInfo, AdapterReading } from './adapter.ts';
 export { command } from './commands.ts';
 export type { SentCommand } from './commands.ts';
 export { exportedFact, factData } from './events.ts';
-export { auditQuery, person, searchQuery, settings, itemQuery, sinceQuery } from './http.ts';
+export { auditQuery, person, personInput, searchQuery, settings, itemQuery, sinceQuery } from './http.ts';
 export type {
   AirReply,
   AuditLine,
@@ -44,7 +44,16 @@ export type { KnowledgeReply, KnowledgeVersion, StoredCase, TrialChange, TrialRe
 export { jobQuery, plainQuery, stockQuery, unitQuery, vehicleQuery } from './lists.ts';
 export type { JobSort, Page, StockSort, UnitSort, VehicleSort } from './lists.ts';
 export { id } from './primitives.ts';
-export { calendar, PROCEDURE_FORMAT, procedure, procedureFile, tool, wrench } from './procedure.ts';
+export {
+  calendar,
+  PROCEDURE_FORMAT,
+  procedure,
+  procedureFile,
+  tool,
+  toolInput,
+  wrench,
+  wrenchInput,
+} from './procedure.ts';
 export type { ProcedureFile } from './procedure.ts';
 export {
   crossReference,

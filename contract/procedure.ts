@@ -152,6 +152,9 @@ export const wrench = z.strictObject({
   calibratedOn: z.iso.date().nullable(),
 }) satisfies z.ZodType<Wrench>;
 
+/** What a person types about a wrench. */
+export const wrenchInput = wrench.omit({ id: true }).extend({ name: line.trim().min(1, 'What is it called?') });
+
 /** The name of the open format of a procedure; described in docs/procedure-file.md. */
 export const PROCEDURE_FORMAT = 'unhurried-wrench-procedure';
 /** A procedure as a file. */
@@ -172,6 +175,8 @@ export const tool = z.strictObject({
   calibratedOn: z.iso.date().nullable(),
   calibrationMonths: count.min(1).max(120).nullable(),
 }) satisfies z.ZodType<Tool>;
+/** What a person types about a tool. */
+export const toolInput = tool.omit({ id: true }).extend({ name: line.trim().min(1, 'What is it called?') });
 
 const minuteOfDay = count.min(0, 'Expected a time of day.').max(24 * 60, 'Expected a time of day.');
 const hours = z

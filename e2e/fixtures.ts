@@ -54,34 +54,37 @@ async function launch(file: string, port: number): Promise<{ address: string; st
   };
 }
 
-export const test = base.extend<{ workshop: Workshop }>({
-  workshop: async ({}, use) => {
+export const test = base.extend<{ workshop: Workshop; empty: boolean }>({
+  /** The store has nothing in it: a shop on its first day. */
+  empty: [false, { option: true }],
+  workshop: async ({ empty }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'uw-e2e-'));
     const file = join(folder, 'shop.sqlite');
     let server = await launch(file, 0);
     const { address } = server;
     const json = (method: string, path: string, value: unknown): Promise<never> =>
       call(address, method, path, JSON.stringify(value));
-    await seedDemo(
-      {
-        putShop: async (shop) => void (await json('PUT', '/api/shop', shop)),
-        putVehicle: async (id, vehicle) => void (await json('PUT', `/api/vehicles/${id}`, { by: 'isla', vehicle })),
-        putProcedure: async (procedure, basedOn, note) =>
-          void (await json('PUT', `/api/procedures/${procedure.id}`, { by: 'isla', basedOn, note, procedure })),
-        send: (jobId, command) => json('POST', `/api/jobs/${jobId}/commands`, command),
-        putPicture: async (svg) =>
-          (
-            (await call(
-              address,
-              'POST',
-              '/api/pictures',
-              new Uint8Array(await sharp(Buffer.from(svg)).resize(120).png().toBuffer()),
-              'image/png',
-            )) as { hash: string }
-          ).hash,
-      },
-      Date.now(),
-    );
+    if (!empty)
+      await seedDemo(
+        {
+          putShop: async (shop) => void (await json('PUT', '/api/shop', shop)),
+          putVehicle: async (id, vehicle) => void (await json('PUT', `/api/vehicles/${id}`, { by: 'isla', vehicle })),
+          putProcedure: async (procedure, basedOn, note) =>
+            void (await json('PUT', `/api/procedures/${procedure.id}`, { by: 'isla', basedOn, note, procedure })),
+          send: (jobId, command) => json('POST', `/api/jobs/${jobId}/commands`, command),
+          putPicture: async (svg) =>
+            (
+              (await call(
+                address,
+                'POST',
+                '/api/pictures',
+                new Uint8Array(await sharp(Buffer.from(svg)).resize(120).png().toBuffer()),
+                'image/png',
+              )) as { hash: string }
+            ).hash,
+        },
+        Date.now(),
+      );
     await use({
       address,
       file,

@@ -59,7 +59,6 @@ test('what was typed comes back; a list is typed through, and rows are dragged i
   workshop,
 }) => {
   await workshop.open(page, '/vehicles/new', 'isla');
-  await page.getByLabel('Plate', { exact: true }).fill('ZZ 9');
   const family = page.getByRole('combobox', { name: 'Engine family' });
   await family.focus();
   await page.keyboard.type('norr');
@@ -67,10 +66,11 @@ test('what was typed comes back; a list is typed through, and rows are dragged i
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Engine', { exact: true })).toHaveValue('2.5 L four');
   await page.getByRole('button', { name: 'Keep the vehicle' }).click();
-  await expect(page.getByLabel('Make')).toBeFocused();
-  await expect(page.getByText('Which make?')).toBeVisible();
+  await expect(page.getByLabel('Plate', { exact: true })).toBeFocused();
+  await expect(page.getByText('A plate, or what is painted on it.')).toBeVisible();
+  await page.getByLabel('Plate', { exact: true }).fill('ZZ 9');
+  await expect(page.getByText('A plate, or what is painted on it.')).toHaveCount(0);
   await page.getByLabel('Make').fill('Norrland');
-  await expect(page.getByText('Which make?')).toHaveCount(0);
   await page.reload();
   await expect(page.getByText('did not keep is back')).toBeVisible();
   await expect(page.getByLabel('Plate', { exact: true })).toHaveValue('ZZ 9');

@@ -16,7 +16,8 @@ test('figures as a stranger writes them: thousands by a comma, a quart asked onc
     ['Warm idle, rpm', '750 ± 50'],
   ] as const)
     await page.getByLabel(label, { exact: true }).fill(text);
-  await page.getByText('Miles', { exact: true }).click();
+  for (const choice of ['Cable', 'Rotary', 'Miles'])
+    await page.getByRole('radio', { name: choice, exact: true }).click();
   await expect(page.getByText('reads as 700 rpm to 800 rpm')).toBeVisible();
   await page.getByRole('button', { name: 'Keep the vehicle' }).click();
   await page.getByRole('link', { name: 'Open a job' }).click();

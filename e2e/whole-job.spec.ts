@@ -28,6 +28,7 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
     ] as const) {
       await page.getByLabel(label, { exact: true }).fill(value);
     }
+    for (const choice of ['Cable', 'Rotary']) await page.getByRole('radio', { name: choice, exact: true }).click();
     await page.getByLabel('VIN', { exact: true }).fill('1M8GDM9AXKP04278B');
     await expect(page.getByText('The ninth character should be')).toBeVisible();
     await button(page, '1M8GDM9AXKP042788').click();

@@ -6,7 +6,7 @@ import { ensureBuilt } from './lib/build.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { fail, node, root, say } from './lib/say.mjs';
 import { seed } from './lib/seed.mjs';
-import { startServer } from './lib/serve.mjs';
+import { keepServing, startServer } from './lib/serve.mjs';
 
 const FIRST_PORT = 4174;
 const { values } = parseArgs({
@@ -27,7 +27,7 @@ if (values.fresh) {
   rmSync(folder, { recursive: true, force: true });
 }
 if (!existsSync(data)) await makeDemo();
-await serve();
+await keepServing({ data, wanted, firstPort: FIRST_PORT, clock: values.clock });
 
 /** Seeded aside and moved into place, so that an interrupted seeding never looks like a demo. */
 async function makeDemo() {
@@ -42,23 +42,4 @@ async function makeDemo() {
   }
   rmSync(folder, { recursive: true, force: true });
   renameSync(aside, folder);
-}
-
-async function serve() {
-  for (let port = Number(wanted ?? FIRST_PORT); port < Number(wanted ?? FIRST_PORT) + 50; port += 1) {
-    try {
-      const server = await startServer({ data, port, clock: values.clock });
-      say(`\nUnhurried Wrench is at ${server.address}\nStop it with Ctrl+C.`);
-      server.child.on('close', (code) => process.exit(code ?? 0));
-      // npm hands a signal to its shell only, which dies without passing it on: once orphaned, the demo ends.
-      const parent = process.ppid;
-      setInterval(() => {
-        if (process.ppid !== parent) void server.stop();
-      }, 500).unref();
-      return;
-    } catch (error) {
-      if (error.exitCode !== 98 || wanted !== undefined) fail(error.message);
-    }
-  }
-  fail('No free port was found.');
 }

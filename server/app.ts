@@ -11,6 +11,8 @@ import { answerErrors, HttpError } from './http/errors.ts';
 import { onlyFromHere, strictHeaders } from './http/guard.ts';
 import { followUpRoutes } from './http/followUps.ts';
 import { houseRoutes } from './http/house.ts';
+import { peopleRoutes } from './http/people.ts';
+import { wallRoutes } from './http/wall.ts';
 import { jobRoutes } from './http/jobs.ts';
 import { keepingRoutes } from './http/keeping.ts';
 import { knowledgeRoutes } from './http/knowledge.ts';
@@ -47,6 +49,8 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   app.use('/api/knowledge', knowledgeRoutes(services));
   app.use('/api/adapter', adapterRoutes(services));
   app.use('/api', houseRoutes(services));
+  app.use('/api', peopleRoutes(services));
+  app.use('/api', wallRoutes(services));
   app.use('/api', stockRoutes(services));
   app.use('/api', airRoutes(services));
   app.use('/api', followUpRoutes(services));

@@ -99,11 +99,11 @@ export function createServices(
   const oneGo = new OneGo(db);
   const audit = new Audit(db);
   const units = new Units(db, audit);
-  const people = new People(db);
+  const people = new People(db, audit);
   const search = new Search(db, people);
   const vehicles = new Vehicles(db, units, audit, search);
   const settings = new Settings(db, audit, machineZone);
-  const tools = new Tools(db);
+  const tools = new Tools(db, audit);
   const pictures = new Pictures(db, pictureFolder, files);
   const knowledge = new KnowledgeStore(db);
   knowledge.ship(now());

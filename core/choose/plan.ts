@@ -1,5 +1,5 @@
 import { everyPlan, type Found, kept, type Problem, problemOf, tryWay } from './search.ts';
-import type { Believed, ChooseInput, NotWorth, Plan, Plans, PlanStep, Way } from './types.ts';
+import type { Believed, ChooseInput, NotWorth, Plan, Plans, PlanStep } from './types.ts';
 import { notWorthOf, waysOf } from './ways.ts';
 
 /** Plans that are shown: the best and two others, each with another first step. */

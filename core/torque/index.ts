@@ -17,5 +17,7 @@ export type { TorqueLimit } from './limit.ts';
 export { parseThread, pitchDiameter, stressArea, threadKey } from './thread.ts';
 export type { Thread } from './thread.ts';
 export type { AchievedTorque, BoltPlace, TightenMethod, TorqueSpec, Wrench } from './types.ts';
+export { scaleFromText, trueRange, WALL_WANTED, wallCoverage, WRENCH_KINDS } from './wall.ts';
+export type { ReadScale, TrueRange, WrenchKind } from './wall.ts';
 export { deviationOf, rankWrenches, suggestSetting, USABLE_FROM } from './wrench.ts';
 export type { RankedWrench, WrenchSetting, WrenchVerdict } from './wrench.ts';

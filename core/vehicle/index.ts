@@ -7,6 +7,7 @@ export { checkReading, countsHours, METER_FIELDS, readMeter } from './odometer.t
 export type { MeterProblem, MeterReading, MeterUnit } from './odometer.ts';
 export { engineLine, sourceWords, useOf, VEHICLE_USES, vehicleName } from './types.ts';
 export type { FamilyFigures, Figure, FittedUnit, IdleValveKind, ThrottleKind, Vehicle, VehicleUse } from './types.ts';
+export { STARTER_FAMILIES } from './starter.ts';
 export { checkVin, normaliseVin, vinCheckDigit } from './vin.ts';
 export type { VinCheck } from './vin.ts';
 export { codesInText } from './printout.ts';

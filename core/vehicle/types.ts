@@ -90,12 +90,13 @@ const VALVE_WORDS: Readonly<Record<IdleValveKind, string>> = {
 /** `2.5 L four · cable body, rotary valve` */
 export function engineLine(vehicle: Pick<Vehicle, 'engine' | 'throttle' | 'idleValve'>): string {
   const valve = VALVE_WORDS[vehicle.idleValve];
-  return `${vehicle.engine} · ${THROTTLE_WORDS[vehicle.throttle]}${valve === '' ? '' : `, ${valve}`}`;
+  return `${vehicle.engine === '' ? '' : `${vehicle.engine} · `}${THROTTLE_WORDS[vehicle.throttle]}${valve === '' ? '' : `, ${valve}`}`;
 }
 
 /** `Norrland Parcel, library bus` */
 export const vehicleName = (vehicle: Pick<Vehicle, 'make' | 'model' | 'nickname'>): string =>
-  `${vehicle.make} ${vehicle.model}${vehicle.nickname === '' ? '' : `, ${vehicle.nickname}`}`;
+  [[vehicle.make, vehicle.model].filter(Boolean).join(' '), vehicle.nickname].filter(Boolean).join(', ') ||
+  'Make not noted';
 
 /** The source of a figure in words. */
 export const sourceWords = (figure: { readonly source: string | null }): string =>

@@ -1,7 +1,7 @@
 // Starts the built server as a child and waits until it says where it listens.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { root, track } from './say.mjs';
+import { fail, root, say, track } from './say.mjs';
 
 /**
  * @param {{ data: string, port?: number, clock?: string, env?: Record<string, string> }} options
@@ -41,4 +41,27 @@ export function startServer({ data, port = 0, clock, env = {} }) {
       failed(Object.assign(new Error(said.trim() || `The server ended with ${code}.`), { exitCode: code })),
     );
   });
+}
+
+/**
+ * Serves a store until it is stopped, on the port that is wanted or the first free one of fifty.
+ * @param {{ data: string, wanted?: string, firstPort: number, clock?: string }} options
+ */
+export async function keepServing({ data, wanted, firstPort, clock }) {
+  for (let port = Number(wanted ?? firstPort); port < Number(wanted ?? firstPort) + 50; port += 1) {
+    try {
+      const server = await startServer({ data, port, clock });
+      say(`\nUnhurried Wrench is at ${server.address}\nStop it with Ctrl+C.`);
+      server.child.on('close', (code) => process.exit(code ?? 0));
+      // npm hands a signal to its shell only, which dies without passing it on: once orphaned, the server ends.
+      const parent = process.ppid;
+      setInterval(() => {
+        if (process.ppid !== parent) void server.stop();
+      }, 500).unref();
+      return;
+    } catch (error) {
+      if (error.exitCode !== 98 || wanted !== undefined) fail(error.message);
+    }
+  }
+  fail('No free port was found.');
 }

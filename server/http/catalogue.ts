@@ -18,6 +18,8 @@ export const ERROR_STATUS = {
   'no-such-unit': 404,
   'no-such-stock': 404,
   'no-such-reminder': 404,
+  'no-such-person': 404,
+  'no-such-tool': 404,
   'no-such-return': 404,
   'no-estimate': 404,
   'knowledge-moved-on': 409,

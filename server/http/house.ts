@@ -1,9 +1,9 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { id, settings } from '../../contract/index.ts';
+import { type FamilyInput, id, settings } from '../../contract/index.ts';
 import { ruleProblem } from '../../core/house/index.ts';
 import { decimalsOf } from '../../core/quantity/index.ts';
-import type { ThrottleKind } from '../../core/vehicle/index.ts';
+import { STARTER_FAMILIES, type ThrottleKind } from '../../core/vehicle/index.ts';
 import type { Services } from '../services.ts';
 import { change, mustLead } from './acting.ts';
 import { HttpError } from './errors.ts';
@@ -11,6 +11,7 @@ import { parse } from './parse.ts';
 
 const ruleBody = z.strictObject({ by: id, answer: id.nullable() });
 const settingsBody = z.strictObject({ by: id, settings });
+const starterBody = z.strictObject({ by: id });
 const measuresBody = z.strictObject({ by: id, measures: z.enum(['US', 'imperial']) });
 const resultQuery = z.strictObject({ throttle: z.enum(['cable', 'electronic', 'diesel-flap']) });
 
@@ -25,7 +26,7 @@ function wrongDecimals(before: string, wanted: string): HttpError {
 
 /** House rules, the shop's figures, and what the shop has seen of each option. */
 export function houseRoutes(services: Services): Router {
-  const { house, settings, results, jobs } = services;
+  const { house, settings, results, jobs, families } = services;
   const router = Router();
   router.put(
     '/house-rules/:question',
@@ -73,6 +74,17 @@ export function houseRoutes(services: Services): Router {
       if (settings.read('measures') !== null) mustLead(actor, 'Which gallon is meant here');
       settings.set({ measures }, actor);
       return { body: settings.shop() };
+    }),
+  );
+  // What is in the starter set and not here yet; what the shop wrote itself stays as it is.
+  router.post(
+    '/starter',
+    change(services, (request, actor) => {
+      parse(starterBody, request.body);
+      mustLead(actor, 'The starter set');
+      const added = STARTER_FAMILIES.filter(({ id: familyId }) => families.get(familyId) === null);
+      for (const { id: familyId, ...input } of added) families.put(familyId, input as FamilyInput, 0, actor);
+      return { body: { added: added.length, of: STARTER_FAMILIES.length } };
     }),
   );
   router.get('/results', (request, response) => {

@@ -9,6 +9,8 @@ const KINDS = {
   family: ['family-created', 'family-changed'],
   unit: ['unit-created', 'unit-described', 'unit-lived'],
   stock: ['stock-described'],
+  person: ['person-kept', 'person-left'],
+  tool: ['tool-kept', 'tool-removed', 'wrench-kept', 'wrench-removed'],
   shop: [
     'calendar-changed',
     'settings',

@@ -1,17 +1,33 @@
 import type { Database } from 'better-sqlite3';
 import type { Person } from '../../contract/index.ts';
+import type { Stamp } from '../../core/job/index.ts';
+import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
 
-/** Who works in this shop. */
+interface PersonRow extends Omit<Person, 'leftAt'> {
+  readonly left_at: string | null;
+}
+
+/** Who works in this shop, and who did. */
 export class People {
   readonly #sql: Database['prepare'];
+  readonly #audit: Audit;
 
-  constructor(db: Database) {
+  constructor(db: Database, audit: Audit) {
     this.#sql = prepared(db);
+    this.#audit = audit;
   }
 
+  /** Everybody, those who left too: their entries keep their name. */
   all(): Person[] {
-    return this.#sql<[], Person>('SELECT id, name, role, bay FROM person ORDER BY name').all();
+    return this.#sql<[], PersonRow>('SELECT id, name, role, bay, left_at FROM person ORDER BY name')
+      .all()
+      .map(({ left_at, ...person }) => (left_at === null ? person : { ...person, leftAt: left_at }));
+  }
+
+  /** Those who work here now. */
+  here(): Person[] {
+    return this.all().filter(({ leftAt }) => leftAt === undefined);
   }
 
   /** Person id → name. */
@@ -19,21 +35,35 @@ export class People {
     return new Map(this.all().map(({ id, name }) => [id, name]));
   }
 
-  /** What a person may do, or null for one who is not in the list. */
+  /** What a person may do, or null for one who is not in the list or has left. */
   roleOf(personId: string): Person['role'] | null {
-    return (
-      this.#sql<[string], { role: Person['role'] }>('SELECT role FROM person WHERE id = ?').get(personId)?.role ?? null
-    );
+    return this.here().find(({ id }) => id === personId)?.role ?? null;
   }
 
   /** Whether a person is the only one of the workshop. */
   alone(personId: string): boolean {
-    return this.all().every(({ id }) => id === personId);
+    return this.here().every(({ id }) => id === personId);
+  }
+
+  /** Adds somebody, changes what is said of them, or takes them in again. Writes an audit row. */
+  put(person: Person, who: Stamp): void {
+    const { id, name, role, bay } = person;
+    this.#sql(
+      `INSERT INTO person (id, name, role, bay) VALUES (?, ?, ?, ?)
+       ON CONFLICT (id) DO UPDATE SET name = excluded.name, role = excluded.role, bay = excluded.bay, left_at = NULL`,
+    ).run(id, name, role, bay);
+    this.#audit.write(who, 'person-kept', id, { name, role, bay });
+  }
+
+  /** Somebody leaves. Writes an audit row. */
+  leave(personId: string, who: Stamp): void {
+    this.#sql('UPDATE person SET left_at = ? WHERE id = ?').run(who.at, personId);
+    this.#audit.write(who, 'person-left', personId, {});
   }
 
   /** Takes in the people of a shop file: those of the same id give way, the others stay. */
   adopt(people: readonly Person[]): void {
-    const put = this.#sql('INSERT OR REPLACE INTO person (id, name, role, bay) VALUES (?, ?, ?, ?)');
-    for (const { id, name, role, bay } of people) put.run(id, name, role, bay);
+    const put = this.#sql('INSERT OR REPLACE INTO person (id, name, role, bay, left_at) VALUES (?, ?, ?, ?, ?)');
+    for (const { id, name, role, bay, leftAt } of people) put.run(id, name, role, bay, leftAt ?? null);
   }
 }

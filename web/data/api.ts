@@ -51,6 +51,7 @@ export const api = {
   get: <T>(path: string): Promise<T> => call<T>('GET', path),
   put: <T>(path: string, body: unknown): Promise<T> => call<T>('PUT', path, JSON.stringify(body), 'application/json'),
   post: <T>(path: string, body: unknown): Promise<T> => call<T>('POST', path, JSON.stringify(body), 'application/json'),
+  remove: <T>(path: string): Promise<T> => call<T>('DELETE', path),
   upload: <T>(path: string, file: Blob): Promise<T> =>
     call<T>('POST', path, file, file.type === '' ? 'application/octet-stream' : file.type),
 };

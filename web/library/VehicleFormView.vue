@@ -2,7 +2,7 @@
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { vehicleInput } from '../../contract/index.ts';
-import { FIGURE_FIELDS, type Vehicle } from '../../core/vehicle/index.ts';
+import { FIGURE_FIELDS, type Vehicle, VEHICLE_USES, type VehicleUse } from '../../core/vehicle/index.ts';
 import DraftNote from '../forms/DraftNote.vue';
 import { useRowForm } from '../forms/rowForm.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
@@ -62,8 +62,19 @@ function takeFamily(familyId: string): void {
   if (family.value === null) return;
   text.value.throttle = family.value.throttle;
   text.value.idleValve = family.value.idleValve;
-  text.value.engine ||= family.value.engine;
-  if (family.value.use === 'outboard') text.value.meterUnit = 'h';
+  if (family.value.engine !== 'any') text.value.engine ||= family.value.engine;
+  takeUse(text.value.use ?? family.value.use);
+}
+const USES = Object.entries(VEHICLE_USES).map(([key, name]) => ({ id: key as VehicleUse, name }));
+/** Outboards count hours; nothing else does by itself. */
+function takeUse(use: VehicleUse | null): void {
+  text.value.use = use;
+  if (use === 'outboard') text.value.meterUnit = 'h';
+}
+/** Electronic bodies and diesel flaps have no idle valve unless somebody says so. */
+function takeThrottle(throttle: Vehicle['throttle'] | null): void {
+  text.value.throttle = throttle;
+  if (throttle !== null && throttle !== 'cable') text.value.idleValve ??= 'none';
 }
 async function save(event?: Event): Promise<void> {
   if (await form.submit(event)) await router.push(`/vehicles/${id}`);
@@ -89,8 +100,38 @@ async function saveMine(): Promise<void> {
     />
     <h1 class="text-title">{{ existing ? 'Change the vehicle' : 'A new vehicle' }}</h1>
     <DraftNote :restored="restored" @afresh="form.startAfresh" />
-    <div class="mt-5 grid max-w-4xl gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-3">
-      <TextField v-model="text.plate" label="Plate" placeholder="TQ 417" :error="errors.plate" />
+    <div class="mt-5 grid max-w-4xl gap-4">
+      <TextField v-model="text.plate" class="max-w-xs" label="Plate" placeholder="TQ 417" :error="errors.plate" />
+      <ChoiceRow :model-value="text.use" label="What is it?" :options="USES" @update:model-value="takeUse" />
+      <ChoiceRow
+        :model-value="text.throttle"
+        label="Throttle"
+        :options="THROTTLES"
+        @update:model-value="takeThrottle"
+      />
+      <p v-if="errors.throttle" class="-mt-2 font-semibold text-alarm" role="alert">{{ errors.throttle }}</p>
+      <ChoiceRow v-model="text.idleValve" label="Idle air valve" :options="IDLE_VALVES" />
+      <p v-if="errors.idleValve" class="-mt-2 font-semibold text-alarm" role="alert">{{ errors.idleValve }}</p>
+      <ChoiceRow
+        v-model="text.meterUnit"
+        label="It counts"
+        :options="[
+          { id: 'km', name: 'Kilometres' },
+          { id: 'mi', name: 'Miles' },
+          { id: 'h', name: 'Running hours' },
+        ]"
+      />
+    </div>
+    <h2 class="mt-7 text-lg">All that follows can wait</h2>
+    <PickField
+      :model-value="text.familyId"
+      class="mt-3 max-w-md"
+      label="Engine family"
+      none="none of the list"
+      :picks="families.map(({ id: key, name, engine }) => ({ id: key, words: name, about: engine }))"
+      @update:model-value="takeFamily"
+    />
+    <div class="mt-4 grid max-w-4xl gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-3">
       <TextField v-model="text.make" label="Make" placeholder="Norrland" :error="errors.make" />
       <TextField v-model="text.model" label="Model" placeholder="Parcel" :error="errors.model" />
       <TextField
@@ -117,27 +158,6 @@ async function saveMine(): Promise<void> {
           :aria-invalid="invalid"
       /></FieldBox>
       <VinField v-model="text.vin" class="sm:col-span-2" :error="errors.vin" />
-    </div>
-    <PickField
-      :model-value="text.familyId"
-      class="mt-5 max-w-md"
-      label="Engine family"
-      none="none of the list"
-      :picks="families.map(({ id: key, name, engine }) => ({ id: key, words: name, about: engine }))"
-      @update:model-value="takeFamily"
-    />
-    <div class="mt-4 grid max-w-4xl gap-4">
-      <ChoiceRow v-model="text.throttle" label="Throttle" :options="THROTTLES" />
-      <ChoiceRow v-model="text.idleValve" label="Idle air valve" :options="IDLE_VALVES" />
-      <ChoiceRow
-        v-model="text.meterUnit"
-        label="It counts"
-        :options="[
-          { id: 'km', name: 'Kilometres' },
-          { id: 'mi', name: 'Miles' },
-          { id: 'h', name: 'Running hours' },
-        ]"
-      />
     </div>
     <h2 class="mb-2 mt-7 text-lg">What it should show</h2>
     <div class="grid max-w-4xl gap-x-6 gap-y-4 sm:grid-cols-3">

@@ -18,6 +18,7 @@ export interface VehicleText {
   notes: string;
   /** Nothing can have been done here before; a day on paper, such as that of the first invoice, is as good. */
   knownSince: string;
+  use: NonNullable<VehicleInput['use']> | null;
   throttle: VehicleInput['throttle'] | null;
   idleValve: VehicleInput['idleValve'] | null;
   meterUnit: VehicleInput['meterUnit'] | null;
@@ -40,8 +41,10 @@ export const vehicleText = (vehicle: Vehicle | null): VehicleText => ({
   owner: vehicle?.owner ?? '',
   notes: vehicle?.notes ?? '',
   knownSince: vehicle?.knownSince ?? '',
-  throttle: vehicle?.throttle ?? 'cable',
-  idleValve: vehicle?.idleValve ?? (vehicle === null ? 'rotary' : 'none'),
+  // What it has is a fact: for a new one nothing is taken for granted.
+  use: vehicle?.use ?? null,
+  throttle: vehicle?.throttle ?? null,
+  idleValve: vehicle?.idleValve ?? null,
   meterUnit: vehicle?.meterUnit ?? 'km',
   familyId: vehicle?.familyId ?? '',
   bands: {
@@ -54,7 +57,7 @@ export const vehicleText = (vehicle: Vehicle | null): VehicleText => ({
 });
 
 /** What was typed as a vehicle, and what of it cannot be read. */
-export function readVehicleText({ bands, figures, knownSince, familyId, ...text }: VehicleText): TypedRow {
+export function readVehicleText({ bands, figures, knownSince, familyId, use, ...text }: VehicleText): TypedRow {
   const unread: Record<string, string> = {};
   const band = (name: keyof VehicleInput['figures']) => {
     const read = figureFrom(bands[name], figures[name], FIGURE_FIELDS[name]);
@@ -70,6 +73,7 @@ export function readVehicleText({ bands, figures, knownSince, familyId, ...text 
     figures: { idleRpm: band('idleRpm'), valveDuty: band('valveDuty'), closedVolts: band('closedVolts') },
     familyId: familyId === '' ? null : familyId,
     ...(knownSince === '' ? {} : { knownSince }),
+    ...(use === null ? {} : { use }),
   };
   return { row, unread };
 }

@@ -6,7 +6,9 @@ import { useShop } from '../stores/shop.ts';
 import BackupKeeping from './BackupKeeping.vue';
 import BayAirForm from './BayAirForm.vue';
 import BrokenSettings from './BrokenSettings.vue';
+import WrenchWall from './WrenchWall.vue';
 import OpeningHours from './OpeningHours.vue';
+import PeopleRows from './PeopleRows.vue';
 import ShopFigures from './ShopFigures.vue';
 
 /** One plain question a row; the shop answers each once. And what the shop says of itself. */
@@ -68,6 +70,10 @@ async function answer(question: string, school: string | null): Promise<void> {
         </div>
       </fieldset>
     </div>
+    <h2 class="mb-2 mt-9 text-xl">People</h2>
+    <PeopleRows class="max-w-3xl" :may-edit="mayEdit" />
+    <h2 class="mb-2 mt-9 text-xl">Wrenches on the wall</h2>
+    <WrenchWall class="max-w-3xl" :may-edit="mayEdit" />
     <BrokenSettings />
     <ShopFigures :may-edit="mayEdit" />
     <OpeningHours :may-edit="mayEdit" />
@@ -77,6 +83,8 @@ async function answer(question: string, school: string | null): Promise<void> {
       <RouterLink class="link" to="/knowledge">Knowledge: causes, checks and likelihoods</RouterLink>
       <span class="mx-2 text-soft">·</span>
       <RouterLink class="link" to="/families">Engine families</RouterLink>
+      <span class="mx-2 text-soft">·</span>
+      <RouterLink class="link" to="/first-day">The first day again</RouterLink>
     </p>
   </div>
 </template>

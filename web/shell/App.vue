@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useChanges } from '../data/changes.ts';
 import { useFreshReads } from '../data/read.ts';
@@ -24,7 +24,14 @@ const outbox = useOutbox();
 const open = ref<'keys' | 'person' | 'search' | null>(null);
 const failed = ref(false);
 const bare = computed(() => route.meta.bare === true);
-const askWho = computed(() => shop.loaded && shop.person === null && shop.people.length > 0);
+const askWho = computed(() => shop.loaded && shop.person === null && shop.here.length > 0);
+/** An empty shop begins with its first day. */
+watch(
+  () => shop.loaded && shop.here.length === 0 && !shop.readOnly,
+  (empty) => {
+    if (empty && route.name !== 'first-day') void router.replace('/first-day');
+  },
+);
 
 const go = (keys: string, path: string, place: string) => ({
   keys: `g${keys}`,

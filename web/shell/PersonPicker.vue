@@ -16,7 +16,7 @@ function pick(id: string): void {
   <SheetDialog title="Who is at the bench?" @close="props.required ? undefined : emit('close')">
     <p class="mb-4 text-soft">Every entry carries a name. You can change it at the foot of the rail.</p>
     <ul class="grid gap-2">
-      <li v-for="person in shop.people" :key="person.id">
+      <li v-for="person in shop.here" :key="person.id">
         <button
           type="button"
           class="quiet min-h-14 w-full justify-between! text-left"

@@ -24,6 +24,12 @@ export const router = createRouter({
     { path: '/', redirect: '/bay' },
     { path: '/bay', name: 'bay', component: () => import('../bay/BayView.vue'), meta: { title: 'Bay' } },
     {
+      path: '/first-day',
+      name: 'first-day',
+      component: () => import('../first-day/FirstDayView.vue'),
+      meta: { title: 'First day' },
+    },
+    {
       path: '/vehicles',
       name: 'vehicles',
       component: () => import('../library/VehiclesView.vue'),

@@ -67,7 +67,9 @@ export const useShop = defineStore('shop', () => {
     writePreference('person', id);
   }
 
-  const person = computed(() => people.value.find(({ id }) => id === personId.value) ?? null);
+  /** Those who work here now; of those who left only the names are kept. */
+  const here = computed(() => people.value.filter(({ leftAt }) => leftAt == null));
+  const person = computed(() => here.value.find(({ id }) => id === personId.value) ?? null);
   const say = computed<Speaker>(() =>
     speaker(new Map(people.value.map(({ id, name }) => [id, name])), settings.value.currency, settings.value.timeZone),
   );
@@ -75,6 +77,7 @@ export const useShop = defineStore('shop', () => {
 
   return {
     people,
+    here,
     wrenches,
     settings,
     rules,

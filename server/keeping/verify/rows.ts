@@ -59,7 +59,11 @@ const vehicleOf = (row: Row) => ({
 
 /** Plain tables by how a row of each is judged; `name` is what a row is called by. */
 const TABLES: readonly { readonly table: string; readonly name: string; readonly judge: Judge }[] = [
-  { table: 'person', name: 'id', judge: fits(person, ({ id, name, role, bay }) => ({ id, name, role, bay })) },
+  {
+    table: 'person',
+    name: 'id',
+    judge: fits(person, ({ id, name, role, bay, left_at }) => ({ id, name, role, bay, leftAt: left_at })),
+  },
   { table: 'wrench', name: 'id', judge: body(wrench) },
   { table: 'tool', name: 'id', judge: body(tool) },
   { table: 'engine_family', name: 'id', judge: body(family) },

@@ -20,7 +20,7 @@ const reason = ref('');
 const verdict = computed(() => jobMayStart(props.job));
 const holds = computed(() => (verdict.value.may ? [] : verdict.value.holds));
 /** The lead answers for it; who works alone is their own. */
-const isLead = computed(() => shop.person?.role === 'lead' || shop.people.length === 1);
+const isLead = computed(() => shop.person?.role === 'lead' || shop.here.length === 1);
 
 function toggle(key: string): void {
   const keys = picked.value ?? [];
@@ -69,7 +69,7 @@ function letPass(): void {
       class="mt-4 faint"
       @click="picked = []"
     >
-      {{ shop.people.length === 1 ? 'Let some of it pass' : 'Let some of it pass, as lead' }}
+      {{ shop.here.length === 1 ? 'Let some of it pass' : 'Let some of it pass, as lead' }}
     </button>
     <p v-else-if="holds.length > 0 && !isLead" class="mt-4 text-sm text-soft">
       Only a lead may let the engine start while something holds it.

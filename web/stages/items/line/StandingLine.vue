@@ -65,11 +65,11 @@ defineExpose({ focus: () => line.value?.focus() });
         </li>
       </ul>
       <ul v-if="meant === null" class="things" aria-label="Read as">
-        <li v-for="({ thing, text: of, problem }, index) in things" :key="index" class="thing">
+        <li v-for="({ thing, text: shows, problem }, index) in things" :key="index" class="thing">
           <ChipField
             label="what it is"
             :state="thing.states.name ?? 'proposed'"
-            :model-value="of('name')"
+            :model-value="shows('name')"
             :error="problem('name')"
             @update:model-value="change(index, 'name', $event)"
           />
@@ -77,7 +77,7 @@ defineExpose({ focus: () => line.value?.focus() });
             label="kind"
             :state="thing.states.kind ?? 'proposed'"
             :options="KINDS"
-            :model-value="of('kind')"
+            :model-value="shows('kind')"
             @update:model-value="change(index, 'kind', $event)"
           />
           <template v-if="thing.item.fasteners">
@@ -86,7 +86,7 @@ defineExpose({ focus: () => line.value?.focus() });
               numeric
               :state="thing.states.count ?? 'proposed'"
               placeholder="count"
-              :model-value="thing.states.count === 'wanted' ? '' : of('count')"
+              :model-value="thing.states.count === 'wanted' ? '' : shows('count')"
               :error="problem('count')"
               @update:model-value="change(index, 'count', $event)"
             />
@@ -94,7 +94,7 @@ defineExpose({ focus: () => line.value?.focus() });
               label="thread"
               :state="thing.states.thread ?? 'proposed'"
               placeholder="M6×25"
-              :model-value="of('thread')"
+              :model-value="shows('thread')"
               :error="problem('thread')"
               @update:model-value="change(index, 'thread', $event)"
             />
@@ -104,7 +104,7 @@ defineExpose({ focus: () => line.value?.focus() });
             label="tool"
             :state="thing.states.tool ?? 'proposed'"
             placeholder="10 mm"
-            :model-value="of('tool')"
+            :model-value="shows('tool')"
             @update:model-value="change(index, 'tool', $event)"
           />
           <ChipField
@@ -112,7 +112,7 @@ defineExpose({ focus: () => line.value?.focus() });
             :label="thing.states.torque === 'wanted' ? 'torque · holds the engine' : 'torque'"
             :state="thing.states.torque"
             placeholder="figure later"
-            :model-value="of('torque')"
+            :model-value="shows('torque')"
             :error="problem('torque')"
             @update:model-value="change(index, 'torque', $event)"
           />
@@ -120,7 +120,7 @@ defineExpose({ focus: () => line.value?.focus() });
             label="lies"
             :state="thing.states.place ?? 'proposed'"
             placeholder="where it is"
-            :model-value="of('place')"
+            :model-value="shows('place')"
             @update:model-value="change(index, 'place', $event)"
           />
           <div v-if="thing.opening" class="flex basis-full flex-wrap items-center gap-2">
@@ -132,8 +132,8 @@ defineExpose({ focus: () => line.value?.focus() });
               :key="what"
               type="button"
               class="quiet min-h-12"
-              :aria-pressed="of('plug') === what"
-              @click="change(index, 'plug', of('plug') === what ? '' : what)"
+              :aria-pressed="shows('plug') === what"
+              @click="change(index, 'plug', shows('plug') === what ? '' : what)"
             >
               {{ what }}
             </button>
@@ -141,7 +141,7 @@ defineExpose({ focus: () => line.value?.focus() });
               label="or with"
               :state="thing.states.plug ?? 'wanted'"
               placeholder="nothing yet"
-              :model-value="of('plug')"
+              :model-value="shows('plug')"
               @update:model-value="change(index, 'plug', $event)"
             />
           </div>

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Person } from '../../contract/index.ts';
+import { ApiError } from '../data/api.ts';
+import { keepPerson, letLeave } from '../data/people.ts';
+import ChoiceRow from '../parts/ChoiceRow.vue';
+import TextField from '../parts/TextField.vue';
+import { freshId } from '../stores/job.ts';
+import { useShop } from '../stores/shop.ts';
+
+/** Who works here: one line each, and a line for the next. In an empty shop the first one answers for it. */
+defineProps<{ mayEdit: boolean }>();
+const shop = useShop();
+const changing = ref<string | null>(null);
+const name = ref('');
+const role = ref<Person['role'] | null>(null);
+const bay = ref('');
+const fields = ref<Readonly<Record<string, string>>>({});
+const problem = ref('');
+
+const ROLES: readonly { readonly id: Person['role']; readonly name: string }[] = [
+  { id: 'lead', name: 'Lead: signs off' },
+  { id: 'technician', name: 'Technician' },
+  { id: 'apprentice', name: 'Apprentice' },
+  { id: 'owner', name: 'Proprietor' },
+];
+const roleName = (of: Person['role']): string => ROLES.find(({ id }) => id === of)?.name.split(':')[0] ?? of;
+const here = computed(() => shop.people.filter(({ leftAt }) => leftAt == null));
+const gone = computed(() => shop.people.filter(({ leftAt }) => leftAt != null));
+
+function change(person: Person): void {
+  changing.value = person.id;
+  ({ name: name.value, bay: bay.value } = person);
+  role.value = person.role;
+  fields.value = {};
+}
+function clear(): void {
+  changing.value = null;
+  name.value = bay.value = problem.value = '';
+  role.value = null;
+  fields.value = {};
+}
+async function attempt(work: () => Promise<{ readonly people: readonly Person[] }>): Promise<boolean> {
+  problem.value = '';
+  fields.value = {};
+  try {
+    shop.people = (await work()).people;
+    return true;
+  } catch (error) {
+    if (error instanceof ApiError) fields.value = error.fields;
+    const beside = ['person.name', 'person.role', 'person.bay'].some((field) => field in fields.value);
+    problem.value = beside ? '' : error instanceof Error ? error.message : String(error);
+    return false;
+  }
+}
+async function keep(): Promise<void> {
+  if (role.value === null) {
+    fields.value = { 'person.role': 'What do they do here?' };
+    return;
+  }
+  const id = changing.value ?? freshId();
+  const person = { name: name.value, role: role.value, bay: bay.value };
+  if (!(await attempt(() => keepPerson(id, person, shop.personId)))) return;
+  if (shop.person === null) shop.pick(id);
+  clear();
+}
+const leave = (id: string): Promise<boolean> => attempt(() => letLeave(id));
+const back = ({ id, name: called, role: did, bay: at }: Person): Promise<boolean> =>
+  attempt(() => keepPerson(id, { name: called, role: did, bay: at }, shop.personId));
+</script>
+
+<template>
+  <div>
+    <ul v-if="here.length > 0" class="rows border-y border-line" aria-label="People">
+      <li v-for="person in here" :key="person.id" class="flex flex-wrap items-center gap-x-4 py-2">
+        <span class="font-semibold">{{ person.name }}</span>
+        <span class="text-soft">{{ [roleName(person.role), person.bay].filter(Boolean).join(', ') }}</span>
+        <span v-if="mayEdit" class="ml-auto flex gap-4">
+          <button type="button" class="faint" @click="change(person)">
+            Change<span class="sr-only"> {{ person.name }}</span>
+          </button>
+          <button v-if="here.length > 1" type="button" class="faint" @click="leave(person.id)">
+            Has left<span class="sr-only">: {{ person.name }}</span>
+          </button>
+        </span>
+      </li>
+    </ul>
+    <p v-if="gone.length > 0 && mayEdit" class="mt-2 text-note text-soft">
+      Not here any more:
+      <template v-for="(person, index) in gone" :key="person.id"
+        >{{ index > 0 ? ', ' : '' }}{{ person.name }}
+        <button type="button" class="faint" @click="back(person)">
+          back again<span class="sr-only">: {{ person.name }}</span>
+        </button></template
+      >. Their entries keep their names.
+    </p>
+    <form v-if="mayEdit || here.length === 0" class="mt-3 grid gap-3" @submit.prevent="keep">
+      <div class="grid gap-3 sm:grid-cols-2">
+        <TextField
+          v-model="name"
+          :label="changing ? 'Name' : here.length === 0 ? 'Your name' : 'Who else works here?'"
+          :error="fields['person.name']"
+        />
+        <TextField v-model="bay" label="Where they work" placeholder="bay 1" :error="fields['person.bay']" />
+      </div>
+      <ChoiceRow v-model="role" label="What they do" :options="ROLES" />
+      <p v-if="fields['person.role']" class="font-semibold text-alarm" role="alert">{{ fields['person.role'] }}</p>
+      <p v-if="problem" class="font-semibold text-alarm" role="alert">{{ problem }}</p>
+      <div class="flex gap-3">
+        <button type="submit" class="quiet">{{ changing ? 'Keep the change' : 'Add' }}</button>
+        <button v-if="changing" type="button" class="faint" @click="clear">Leave it</button>
+      </div>
+    </form>
+  </div>
+</template>
