@@ -24,7 +24,10 @@ interface Meant {
   readonly now: (said: Said) => Said;
 }
 interface Said {
-  readonly sheet: { readonly sections: readonly { readonly title: string; readonly empty: string }[] };
+  readonly sheet: {
+    readonly identity: readonly { readonly label: string }[];
+    readonly sections: readonly { readonly title: string; readonly empty: string }[];
+  };
 }
 
 const NAMED_DAY =
@@ -50,6 +53,48 @@ const FREEZES: Meant = {
   now: (said) => JSON.parse(JSON.stringify(said).replace('freezes at −38 °C', 'freezes at −37 °C')) as Said,
 };
 
+interface HeldNow {
+  readonly mayStart: {
+    readonly may: boolean;
+    readonly passed: readonly unknown[];
+    readonly holds?: readonly { readonly code: string }[];
+  };
+  readonly tally: { readonly itemsOff: readonly { readonly kind: string }[] };
+}
+const COOLANT = { code: 'coolant', id: 'circuit', words: 'Coolant: nothing says that it is back' };
+const WATER = { code: 'cooling-water', id: 'water', words: 'An outboard never runs without cooling water' };
+/** Holds that come after coolant that is not back. */
+const LATER: ReadonlySet<string> = new Set(['connector', 'measure', 'end-step']);
+/** What the tally counts of an item or a group beside what it counted. */
+const countedMore = (_: string, value: unknown): unknown => {
+  if (value === null || typeof value !== 'object') return value;
+  if ('atTorque' in value && 'stripped' in value) return { ...value, byFeel: 0, figureWanted: false };
+  return 'toRestore' in value && 'singleUse' in value ? { ...value, loose: false } : value;
+};
+const HELD_MORE: Meant = {
+  why: 'joints without a figure, units that nothing holds and coolant that is not back hold the engine',
+  now: (said) => {
+    const { mayStart, tally, ...rest } = JSON.parse(JSON.stringify(said), countedMore) as Said & HeldNow;
+    // In these stores nobody poured anything back where a coolant hose is still off; one job is on an outboard.
+    const wanted = [
+      ...(tally.itemsOff.some(({ kind }) => kind === 'coolant-hose') ? [COOLANT] : []),
+      ...(said.sheet.identity.some(({ label }) => label === 'Hours') ? [WATER] : []),
+    ];
+    const holds = mayStart.holds ?? [];
+    const at = holds.findIndex(({ code }) => LATER.has(code));
+    const place = at < 0 ? holds.length : at;
+    const more = wanted.map(({ id, ...hold }) => ({ ...hold, subject: id }));
+    return {
+      ...rest,
+      mayStart:
+        wanted.length === 0
+          ? mayStart
+          : { may: false, holds: [...holds.slice(0, place), ...more, ...holds.slice(place)], passed: mayStart.passed },
+      tally: { ...tally, figuresWanted: [], unitsLoose: [], fluidsWanted: wanted },
+    };
+  },
+};
+
 const MEANT: Readonly<Record<string, readonly Meant[]>> = {
   '0.1.0': [
     {
@@ -66,12 +111,13 @@ const MEANT: Readonly<Record<string, readonly Meant[]>> = {
     },
     YEARS,
     FREEZES,
+    HELD_MORE,
   ],
-  '0.2.0': [YEARS, FREEZES],
-  '0.3.0': [],
-  '0.4.0': [],
-  '0.5.0': [],
-  '0.6.0': [],
+  '0.2.0': [YEARS, FREEZES, HELD_MORE],
+  '0.3.0': [HELD_MORE],
+  '0.4.0': [HELD_MORE],
+  '0.5.0': [HELD_MORE],
+  '0.6.0': [HELD_MORE],
 };
 
 /** Those that hold facts of earlier versions. A version that changes a fact adds the ones before it. */

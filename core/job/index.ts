@@ -86,6 +86,7 @@ export {
 } from './items/plans.ts';
 export { freePocket, hangsLoose, placeFor, pocketId, pocketsOf, tagFor, UNIT_PLACE } from './items/places.ts';
 export { standsAt, workQueue } from './items/queue.ts';
+export { changesOf, fallsWith, saidOf } from './items/correcting.ts';
 export { asItem, listedAs, takenOff, typedThings } from './items/typed.ts';
 export type { ChipState, TypedField, TypedThing } from './items/typed.ts';
 export { commandOf, gaping, holding, passEntry, tapOn, UNTYPED } from './items/tap.ts';

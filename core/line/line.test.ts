@@ -52,6 +52,8 @@ describe('the standing line', () => {
   it('makes nothing of nothing', () => {
     expect(readLine('')).toEqual([]);
     expect(readLine('  ;\n ; ')).toEqual([]);
+    // Words that mean something to the machine mean nothing here.
+    expect(read('__proto__; constructor').map(([name]) => name)).toEqual(['__proto__', 'Constructor']);
   });
   it('never fails, whatever is typed, and loses no letter of a word that is no figure', () => {
     fc.assert(

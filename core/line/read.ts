@@ -98,11 +98,11 @@ function merge(draft: Draft, more: Partial<Record<keyof Attributes, unknown>>, n
     if (value !== undefined && read[field as keyof Attributes] === undefined) Object.assign(read, { [field]: value });
 }
 
-const SHORT: Readonly<Record<string, string>> = { tb: 'Throttle body' };
+const SHORT: ReadonlyMap<string, string> = new Map([['tb', 'Throttle body']]);
 
 function finish({ names, read }: Draft): LineThing {
   const spoken = names.join(', ');
-  const name = SHORT[spoken.toLowerCase()] ?? upperFirst(spoken);
+  const name = SHORT.get(spoken.toLowerCase()) ?? upperFirst(spoken);
   const words = name.toLowerCase();
   const said = kindOf(headOf(words)) ?? kindOf(words);
   const kind = said ?? 'other';

@@ -5,7 +5,7 @@ export type { Difference, FieldChange } from './diff.ts';
 export { figureWanted, jointOf } from './joint.ts';
 export { expectedMinutes } from './minutes.ts';
 export { plainItem } from './plain.ts';
-export { JOINTS, RESTORE_KINDS, WORK_KINDS } from './types.ts';
+export { ITEM_KINDS, JOINTS, RESTORE_KINDS, WORK_KINDS } from './types.ts';
 export type {
   Bolt,
   CoolantSystem,

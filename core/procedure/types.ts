@@ -3,20 +3,23 @@ import type { Constraint } from '../refit/index.ts';
 import type { BoltPlace, PropertyClass, ThreadCondition, ThreadMaterial, TorqueSpec } from '../torque/index.ts';
 
 /** What kind of thing an item is; it decides the words on the buttons and what is asked. */
-export type ItemKind =
-  | 'cover'
-  | 'duct'
-  | 'clamp'
-  | 'hose'
-  | 'coolant-hose'
-  | 'connector'
-  | 'cable'
-  | 'bracket'
-  | 'fasteners'
-  | 'unit'
-  | 'gasket'
-  | 'plug'
-  | 'other';
+export const ITEM_KINDS = {
+  cover: 'cover',
+  duct: 'duct',
+  clamp: 'clamp',
+  hose: 'hose',
+  'coolant-hose': 'coolant hose',
+  connector: 'connector',
+  cable: 'cable or link',
+  bracket: 'bracket',
+  fasteners: 'fasteners',
+  unit: 'unit itself',
+  gasket: 'gasket or seal',
+  plug: 'bung',
+  other: 'something else',
+} as const;
+/** The id of an {@link ITEM_KINDS}. */
+export type ItemKind = keyof typeof ITEM_KINDS;
 
 /** The two units that this work is about. */
 export type UnitKind = 'throttle-body' | 'idle-valve';

@@ -29,6 +29,8 @@ export const freshItem = (item: ProcedureItem, origin: 'procedure' | 'typed'): J
   threads: [],
   swapped: null,
   retorqued: null,
+  corrections: [],
+  neverOff: null,
   seconds: { off: 0, back: 0 },
 });
 

@@ -1,7 +1,7 @@
 import { plainItem } from '../../procedure/index.ts';
 import { jobMayStart } from '../start/tallies.ts';
 import type { SamplesOf } from '../testing/sample.ts';
-import { broken, drop, keep, screwsOff } from '../testing/steps.ts';
+import { broken, drop, keep, noFigure, screwsOff } from '../testing/steps.ts';
 import { back, item, off, open, pin, pinRich, plug } from '../testing/world.ts';
 import { itemOf } from './query.ts';
 import type { ITEMS } from './subject.ts';
@@ -14,6 +14,34 @@ export const ITEMS_SAMPLES: SamplesOf<typeof ITEMS> = {
     events: ['item-added'],
     shows: (job) => job.items[0]?.origin,
     as: 'typed',
+  },
+
+  'correct-item': {
+    after: [open, noFigure, off('bracket')],
+    data: {
+      itemId: 'bracket',
+      is: { name: 'Cooler bracket', kind: 'bracket', tool: '12 mm', count: 3, thread: 'M8×20' },
+      why: 'miscounted',
+    },
+    events: ['item-corrected'],
+    shows: (job) => [
+      itemOf(job, 'bracket')?.name,
+      itemOf(job, 'bracket')?.fasteners?.count,
+      itemOf(job, 'bracket')?.corrections.map(({ was, why }) => [was.name, was.count, why]),
+    ],
+    as: ['Cooler bracket', 3, [['Throttle bracket', 2, 'miscounted']]],
+  },
+
+  'strike-removal': {
+    after: [open, pin, off('cover')],
+    data: { itemId: 'cover', why: 'the other one' },
+    events: ['removal-struck'],
+    shows: (job) => [
+      itemOf(job, 'cover')?.state,
+      itemOf(job, 'cover')?.stripOrder,
+      itemOf(job, 'cover')?.neverOff?.why,
+    ],
+    as: ['on', null, 'the other one'],
   },
 
   'take-off-typed': {

@@ -3,6 +3,7 @@ import { formatMinutes } from '../../quantity/index.ts';
 import { lostTime } from '../../refit/index.ts';
 import { row, type SheetRow, type Speaker } from '../../sheet/index.ts';
 import type { Job } from '../job.ts';
+import { changesOf } from './correcting.ts';
 import { FLAGS } from './flagKinds.ts';
 import { nameOf } from './query.ts';
 import type { JobItem } from './state.ts';
@@ -29,7 +30,18 @@ export function itemRows(job: Job, say: Speaker): SheetRow[] {
       row(
         item.name,
         STATES[item.state] + (item.back === null ? '' : `, ${when(item.back.at)}`),
-        [item.label, item.fitted, item.remark, ...item.kept.map(measureWords)].filter(Boolean).join(' · '),
+        [
+          item.label,
+          item.fitted,
+          item.remark,
+          ...item.kept.map(measureWords),
+          ...item.corrections.map(
+            ({ was, is, why, by, at }) =>
+              `put right by ${say.person(by)}, ${say.clock(at)}: ${changesOf(was, is).join(', ')}${why === '' ? '' : ` (${why})`}`,
+          ),
+        ]
+          .filter(Boolean)
+          .join(' · '),
       ),
     );
 }

@@ -5,6 +5,7 @@ import type { Recorded } from '../fact.ts';
 import type { Stamp } from '../stamp.ts';
 import type { BoltResult, ByFeel, LikeJob, Retorque, ThreadDamage } from '../torque/state.ts';
 import type { benchFinishedShape, stepTakenShape } from './confirming.ts';
+import type { itemCorrectedShape, removalStruckShape } from './correcting.ts';
 import type { itemFlaggedShape, measureKeptShape } from './flags.ts';
 import type { objectDroppedShape, objectPlacedShape, searchEndedShape } from './objects.ts';
 import type { orderBrokenShape } from './refitting.ts';
@@ -62,6 +63,10 @@ export interface JobItem extends ProcedureItem {
   /** Moved from the old unit to the new one. */
   readonly swapped: Stamp | null;
   readonly retorqued: Retorque | null;
+  /** What was said of it and put right, oldest first. */
+  readonly corrections: readonly (Stamp & Omit<TypeOf<typeof itemCorrectedShape>, 'itemId'>)[];
+  /** It was said to be off and never was; null where nobody said so. */
+  readonly neverOff: (Stamp & Omit<TypeOf<typeof removalStruckShape>, 'itemId'>) | null;
   /** Hands-on seconds that went into taking it off and putting it back, from gaps between one person's entries. */
   readonly seconds: { readonly off: number; readonly back: number };
 }

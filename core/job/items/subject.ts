@@ -1,3 +1,4 @@
+import { correctItem, itemCorrected, removalStruck, strikeRemoval } from './correcting.ts';
 import { takeOffTyped } from './takingOff.ts';
 import { addConstraint, addItem, constraintAdded, itemAdded, itemRemarked, remarkItem } from './listing.ts';
 import { itemRemoved, removeItem, restTakenOut, takeOutRest } from './removing.ts';
@@ -65,6 +66,8 @@ export const ITEMS = {
     measureRestored,
     trayLaidOut,
     pocketNamed,
+    itemCorrected,
+    removalStruck,
   ],
   commands: [
     addItem,
@@ -92,5 +95,7 @@ export const ITEMS = {
     restoreMeasure,
     layOutTray,
     namePocket,
+    correctItem,
+    strikeRemoval,
   ],
 } as const;

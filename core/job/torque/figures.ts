@@ -94,9 +94,16 @@ export const chooseByFeel = command('choose-by-feel', {
   },
 });
 
-/** Whether a group waits for a torque figure: it came off, calls for one, has none, and nobody chose to go by feel. */
+/**
+ * Whether a group waits for a torque figure: it came off, calls for one, has none, and nobody chose to go by feel. Of a
+ * group that a procedure lists without saying what it holds, its writer has said that none is called for.
+ */
 export const wantsFigure = (item: JobItem): boolean =>
-  item.state !== 'on' && item.state !== 'left-off' && item.byFeel === null && figureWanted(item);
+  item.state !== 'on' &&
+  item.state !== 'left-off' &&
+  item.byFeel === null &&
+  (item.origin === 'typed' || item.fasteners?.joint !== undefined) &&
+  figureWanted(item);
 
 /** What holds a unit down: bolts of its flange, or clamps. */
 const ties = ({ kind, fasteners, stripOrder, unit }: JobItem): boolean =>

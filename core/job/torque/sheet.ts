@@ -1,11 +1,11 @@
 import { format } from '../../quantity/index.ts';
-import { figureWanted } from '../../procedure/index.ts';
 import { row, type SheetRow } from '../../sheet/index.ts';
 import { REPAIRS } from '../../torque/index.ts';
 import { sourceWords } from '../../vehicle/index.ts';
 import type { JobItem } from '../items/state.ts';
 import type { Job } from '../job.ts';
 import { boltIds, boltVerdict } from './bolts.ts';
+import { wantsFigure } from './figures.ts';
 import type { BoltResult } from './state.ts';
 import { adapterWords } from './step.ts';
 
@@ -16,7 +16,7 @@ export const torqueRows = (job: Job): SheetRow[] =>
   job.items.flatMap((item) => {
     if (item.state === 'on' || !isGroup(item)) return item.byFeel === null ? [] : [feelRow(item)];
     if (item.fasteners.spec !== null) return [groupRow(item)];
-    return item.byFeel !== null || figureWanted(item) ? [feelRow(item)] : [];
+    return item.byFeel !== null || wantsFigure(item) ? [feelRow(item)] : [];
   });
 
 const isGroup = (item: JobItem): item is Group => item.fasteners !== null;

@@ -18,6 +18,7 @@ import { lowerFirst } from '../../../core/words/index.ts';
 import { readPreference } from '../../shell/preferences.ts';
 import { nowIso } from '../../stores/clock.ts';
 import { useShop } from '../../stores/shop.ts';
+import StandingLine from '../items/line/StandingLine.vue';
 import { sendTap } from '../items/sendTap.ts';
 import { stepWords } from './stepWords.ts';
 import { useHandsBusy } from './useHandsBusy.ts';
@@ -152,10 +153,17 @@ const dots = computed(() => {
     </section>
     <section v-else class="flex-1">
       <p class="text-figure-lg font-bold sm:text-figure-2xl">
-        {{ way === 'strip' ? 'Everything listed is off' : 'Everything is back' }}
+        {{
+          way === 'refit'
+            ? 'Everything is back'
+            : job.items.length === 0
+              ? 'Say what comes off'
+              : 'Everything listed is off'
+        }}
       </p>
     </section>
 
+    <StandingLine v-if="way === 'strip' && job.status === 'open'" :job="job" :big="item === null" />
     <footer>
       <p class="mb-3 text-lg text-soft sm:mb-4 sm:text-heading">
         <template v-if="before && way === 'strip' && item?.state === 'on'"

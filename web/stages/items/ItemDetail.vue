@@ -23,6 +23,7 @@ import { useShop } from '../../stores/shop.ts';
 import { useForm } from '../useForm.ts';
 import AnotherLike from './AnotherLike.vue';
 import ConstraintForm from './ConstraintForm.vue';
+import CorrectForm from './CorrectForm.vue';
 import CureForm from './CureForm.vue';
 import FigureWanted from '../torque/FigureWanted.vue';
 import FlagForm from './FlagForm.vue';
@@ -230,6 +231,7 @@ const subtitle = computed(() => {
     <AnotherLike v-if="way === 'strip' && job.status === 'open'" :job="job" :item="item" />
     <ItemPictures v-if="item.origin !== 'plug'" :job="job" :item="item" :way="way" />
     <FlagForm v-if="item.flag" :item="item" :closed="job.status === 'closed'" />
+    <CorrectForm v-if="item.origin !== 'plug' && job.status === 'open'" :job="job" :item="item" />
     <details v-if="item.origin !== 'plug' && job.status === 'open'" class="border-t border-line pt-2">
       <summary class="min-h-8 text-sm font-semibold text-soft">More about it</summary>
       <div class="flex flex-col gap-1">
