@@ -74,6 +74,12 @@ export interface JobSummary {
   readonly decision: string;
   readonly itemsOff: number;
   readonly held: boolean;
+  /** Who has it, by id; null for nobody in particular. */
+  readonly assigned: string | null;
+  /** Why it rests, and until which day; null while it does not. */
+  readonly aside: { readonly until: string | null; readonly why: string } | null;
+  /** Why it was called off; null where it was not. */
+  readonly cancelled: string | null;
 }
 
 /** A vehicle with its family and its past jobs. */

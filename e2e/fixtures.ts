@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
 import Sqlite from 'better-sqlite3';
 import sharp from 'sharp';
 import { seedDemo } from '../demo/seed.ts';
@@ -109,5 +109,14 @@ export const test = base.extend<{ workshop: Workshop; empty: boolean }>({
     rmSync(folder, { recursive: true, force: true });
   },
 });
+
+/** All is back and tight: the engine is held for the coolant alone, and the way there is one press. */
+export async function heldForCoolantAlone(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Engine held' }).press('Enter');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('listitem')).toHaveText(['Coolant: nothing says that it is back']);
+  await page.keyboard.press('Escape');
+  await expect(dialog).toHaveCount(0);
+}
 
 export { expect } from '@playwright/test';

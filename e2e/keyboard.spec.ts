@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './fixtures.ts';
+import { expect, heldForCoolantAlone, test } from './fixtures.ts';
 
 const count = (page: Page, pattern: RegExp): Promise<number> => page.getByText(pattern).count();
 
@@ -45,9 +45,9 @@ test('strip and refit by keyboard alone', async ({ page, workshop }) => {
   for (let presses = 0; presses < 90 && (await count(page, /to go back\. Start/)) > 0; presses += 1)
     await page.keyboard.press('Space');
   await expect(page.getByText('Everything is back.')).toBeVisible();
-  for (let presses = 0; presses < 12 && (await page.getByText('Engine may start').count()) === 0; presses += 1)
+  for (let presses = 0; presses < 12 && (await page.getByTestId('act').count()) > 0; presses += 1)
     await page.keyboard.press('Space');
-  await expect(page.getByText('Engine may start')).toBeVisible();
+  await heldForCoolantAlone(page);
   await expect
     .poll(() => rows("SELECT count(*) AS n FROM strip_item WHERE job_id = 'job-231' AND state = 'off'"))
     .toBe(0);

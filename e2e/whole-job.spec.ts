@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
-import { expect, test } from './fixtures.ts';
+import { expect, heldForCoolantAlone, test } from './fixtures.ts';
 
 const button = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' });
@@ -11,7 +11,7 @@ const readAll = async (page: Page): Promise<void> => {
 };
 
 test('a whole job by pointer, from complaint to handed-over sheet', async ({ page, workshop }) => {
-  test.setTimeout(420_000);
+  test.setTimeout(240_000);
   await workshop.open(page, '/vehicles');
 
   await test.step('find the vehicle and open a job', async () => {
@@ -241,7 +241,7 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
       .filter({ hasText: 'Battery negative on' })
       .getByRole('button', { name: 'Done' })
       .click();
-    await expect(page.getByText('Engine may start')).toBeVisible();
+    await heldForCoolantAlone(page);
     await expect
       .poll(() =>
         rows<{ verdict: string; n: number }>(

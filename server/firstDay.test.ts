@@ -114,6 +114,31 @@ describe('an empty shop', () => {
   });
 });
 
+describe('a job that rests or is called off', () => {
+  it('says so in the lists, and is opened again with a reason', async () => {
+    const server = await harness();
+    await openJob(server, 'r').expect(201);
+    const line = async () =>
+      (await server.http.get('/api/jobs?q=TQ%20417').expect(200)).body.rows.find(
+        ({ id }: { id: string }) => id === 'r',
+      );
+    await server.send('r', 'assign-job', { to: 'isla', name: 'Isla Renn', note: '' }).expect(201);
+    await server.send('r', 'put-aside', { until: '2026-05-20', why: 'seal on order' }).expect(201);
+    expect(await line()).toMatchObject({
+      assigned: 'isla',
+      aside: { until: '2026-05-20', why: 'seal on order' },
+      cancelled: null,
+      status: 'open',
+    });
+    await server.send('r', 'cancel-job', { why: 'sold' }).expect(201);
+    expect(await line()).toMatchObject({ aside: null, cancelled: 'sold', status: 'closed' });
+    await server.send('r', 'make-note', { id: 'n', stage: 'strip', text: 'late' });
+    await server.send('r', 'reopen-job', { reason: 'not sold' }).expect(201);
+    expect(await line()).toMatchObject({ cancelled: null, status: 'open' });
+    server.close();
+  });
+});
+
 describe('figures of like jobs', () => {
   let server: Harness;
   beforeAll(async () => {

@@ -220,6 +220,9 @@ export const summaryOf = (job: Job): JobSummary => ({
   decision: '',
   itemsOff: jobTally(job).itemsOff.length,
   held: !jobMayStart(job).may,
+  assigned: job.assigned?.to ?? null,
+  aside: job.aside === null ? null : { until: job.aside.until, why: job.aside.why },
+  cancelled: job.cancelled?.why ?? null,
 });
 
 /** An open job's line in the Bay, after some commands. */

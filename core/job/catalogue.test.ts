@@ -29,6 +29,7 @@ const STAYS: readonly CommandType[] = [
   'clear-codes',
   'end-clearing',
   'hand-over',
+  'cancel-job',
   'reopen-job',
   'undo',
 ];

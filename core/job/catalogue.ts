@@ -6,6 +6,7 @@ import type { AnyCommand } from './command.ts';
 import { COMPLAINT } from './complaint/subject.ts';
 import { COOLANT } from './coolant/subject.ts';
 import { DIAGNOSIS } from './diagnosis/subject.ts';
+import { CUSTODY } from './custody/subject.ts';
 import type { AnyFact, MadeFact } from './fact.ts';
 import { HANDOVER } from './handover/subject.ts';
 import { INSPECTION } from './inspection/subject.ts';
@@ -44,6 +45,7 @@ const SUBJECTS = [
   PROOF,
   PICTURES,
   HANDOVER,
+  CUSTODY,
   NOTES,
   UNDO,
 ] as const;

@@ -2,6 +2,7 @@ import { type ChoiceState, FRESH_CHOICE } from './choice/state.ts';
 import { type CleaningState, FRESH_CLEANING } from './cleaning/state.ts';
 import { type ComplaintState, FRESH_COMPLAINT, type Opened } from './complaint/state.ts';
 import { type CoolantJobState, FRESH_COOLANT } from './coolant/state.ts';
+import { type CustodyState, FRESH_CUSTODY } from './custody/state.ts';
 import { type DiagnosisState, FRESH_DIAGNOSIS } from './diagnosis/state.ts';
 import { FRESH_HANDOVER, type HandoverState } from './handover/state.ts';
 import { FRESH_INSPECTION, type InspectionState } from './inspection/state.ts';
@@ -39,6 +40,7 @@ export interface Job
     ProofState,
     PicturesState,
     HandoverState,
+    CustodyState,
     NotesState {
   readonly id: string;
   /** The number of entries applied. */
@@ -84,6 +86,7 @@ export const freshJob = (id: string, opened: Opened, stamp: Stamp, seq: number):
   ...FRESH_PROOF,
   ...FRESH_PICTURES,
   ...FRESH_HANDOVER,
+  ...FRESH_CUSTODY,
   ...FRESH_NOTES,
   ...opened,
 });

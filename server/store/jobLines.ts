@@ -22,6 +22,10 @@ interface SummaryRow {
   readonly decision: string;
   readonly items_off: number;
   readonly held: number;
+  readonly assigned: string | null;
+  readonly aside_until: string | null;
+  readonly aside_why: string | null;
+  readonly cancelled: string | null;
 }
 
 /** By what jobs can be put in order, and the columns of each order. */
@@ -121,4 +125,7 @@ const toSummary = (row: SummaryRow): JobSummary => ({
   decision: row.decision,
   itemsOff: row.items_off,
   held: row.held === 1,
+  assigned: row.assigned,
+  aside: row.aside_why === null ? null : { until: row.aside_until, why: row.aside_why },
+  cancelled: row.cancelled,
 });

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
+import type { BayLine } from '../../contract/index.ts';
 import { fitInto, waitsFor } from '../../core/bay/index.ts';
 import { STAGE_NAMES } from '../../core/job/index.ts';
 import { formatClock, formatMinutes } from '../../core/quantity/index.ts';
@@ -28,15 +29,22 @@ const hours = computed(() =>
 const nowAt = computed(() => placeOf(Date.parse(now.value), day.value) * 100);
 const clock = computed(() => shop.say.clock(now.value));
 const weekday = computed(() => shop.say.weekday(now.value));
+/** A job that rests is in the Bay again by itself when its day has come. */
+const today = computed(() => shop.say.isoDay(now.value));
+const rests = ({ job }: BayLine): boolean =>
+  job.aside !== null && (job.aside.until === null || job.aside.until > today.value);
+const resting = computed(() => store.lines.filter(rests));
 const lines = computed(() =>
-  store.lines.map((line) => ({
-    ...line,
-    waitsFor: waitsFor(line, now.value, shop.say.nearDay),
-    drawn: line.stretches.flatMap((stretch) => {
-      const share = shareOf(stretch, day.value);
-      return share === null ? [] : [{ ...stretch, left: share.left * 100, width: share.width * 100 }];
-    }),
-  })),
+  store.lines
+    .filter((line) => !rests(line))
+    .map((line) => ({
+      ...line,
+      waitsFor: waitsFor(line, now.value, shop.say.nearDay),
+      drawn: line.stretches.flatMap((stretch) => {
+        const share = shareOf(stretch, day.value);
+        return share === null ? [] : [{ ...stretch, left: share.left * 100, width: share.width * 100 }];
+      }),
+    })),
 );
 const waits = computed(() => waitsOf(store.lines, now.value));
 const present = computed(() => waits.value.find(({ left }) => left > 0) ?? null);
@@ -96,7 +104,9 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
                 <span class="flex items-baseline gap-4">
                   <span class="w-19 whitespace-nowrap text-action font-bold">{{ line.job.plate }}</span>
                   <span class="truncate group-hover:underline">{{ line.job.name }}</span>
-                  <span class="ml-auto text-note text-soft">{{ shop.firstName(line.job.lastBy) }}</span>
+                  <span class="ml-auto text-note text-soft">{{
+                    shop.firstName(line.job.assigned ?? line.job.lastBy)
+                  }}</span>
                 </span>
                 <span class="relative mt-2 block h-8" aria-hidden="true">
                   <span class="absolute inset-x-0 top-1/2 border-t border-line" />
@@ -122,6 +132,21 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
               </RouterLink>
             </li>
           </ul>
+          <section v-if="resting.length > 0" class="border-t border-line pt-3" aria-label="Put aside">
+            <h2 class="text-sm font-bold">Put aside</h2>
+            <ul class="rows">
+              <li v-for="{ job } in resting" :key="job.id">
+                <RouterLink :to="`/jobs/${job.id}`" class="group flex flex-wrap items-baseline gap-x-4 py-2">
+                  <span class="w-19 whitespace-nowrap font-bold">{{ job.plate }}</span>
+                  <span class="group-hover:underline">{{ job.name }}</span>
+                  <span class="ml-auto text-note text-soft"
+                    >{{ job.aside?.until ? `until ${shop.say.nearDay(job.aside.until)}: ` : ''
+                    }}{{ job.aside?.why }}</span
+                  >
+                </RouterLink>
+              </li>
+            </ul>
+          </section>
         </div>
       </section>
       <aside

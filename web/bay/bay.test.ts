@@ -72,6 +72,18 @@ describe('the Bay', () => {
     expect(wait!.attributes('style')).toMatch(/left: 50%; width: 50%/);
     expect(wait!.classes()).toContain('waiting');
   });
+  it('sets apart what rests, until its day has come', async () => {
+    const aside = (until: string | null): CommandBody => ({ type: 'put-aside', data: { until, why: 'seal on order' } });
+    bay({
+      a: { bodies: [aside('2026-05-20')] },
+      b: { bodies: [aside('2026-05-13')] },
+      c: { bodies: [] },
+    });
+    const wrapper = await show();
+    expect(read(wrapper.find('[aria-label="Put aside"]'))).toMatch(/AB a.*until .*20 May.*: ?seal on order/);
+    expect(wrapper.findAll('[aria-label="Put aside"] li')).toHaveLength(1);
+    expect(read(wrapper)).toContain('two vehicles in');
+  });
   it('counts what is off and held over all vehicles', async () => {
     bay({
       a: {

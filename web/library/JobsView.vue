@@ -87,7 +87,7 @@ const keyOf = ({ id }: JobSummary): string => id;
       <template #cell-vehicle="{ row }">{{ row.name }}</template>
       <template #cell-stands="{ row }"
         ><span :class="row.status === 'open' ? 'font-bold text-oxide' : 'text-soft'">{{
-          row.status === 'open' ? STAGE_NAMES[row.stage] : 'handed over'
+          row.cancelled !== null ? 'cancelled' : row.status === 'closed' ? 'handed over' : STAGE_NAMES[row.stage]
         }}</span
         ><b v-if="row.held" class="block text-sm text-alarm">engine held</b></template
       >

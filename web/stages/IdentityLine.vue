@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { daysBetween } from '../../core/days/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import { format } from '../../core/quantity/index.ts';
@@ -10,7 +10,21 @@ import { useToday } from '../stores/today.ts';
 const props = defineProps<{ job: Job }>();
 const shop = useShop();
 const today = useToday();
+const opened = ref(false);
 const day = computed(() => daysBetween(shop.say.isoDay(props.job.opened.at), today.value) + 1);
+/** What was said when it was given on waits for whoever has it now. */
+const note = computed(() => {
+  const { assigned, status } = props.job;
+  return status === 'open' && assigned !== null && assigned.note !== '' ? assigned : null;
+});
+const state = computed(() => {
+  const { cancelled, aside, status, assigned } = props.job;
+  if (cancelled !== null) return 'cancelled';
+  if (status === 'closed') return 'handed over';
+  if (aside !== null) return aside.until === null ? 'put aside' : `aside until ${shop.say.nearDay(aside.until)}`;
+  return [`day ${day.value}`, assigned === null ? '' : shop.firstName(assigned.to)].filter(Boolean).join(', ');
+});
+const CustodySheet = defineAsyncComponent(() => import('./custody/CustodySheet.vue'));
 </script>
 
 <template>
@@ -21,7 +35,13 @@ const day = computed(() => daysBetween(shop.say.isoDay(props.job.opened.at), tod
     <span class="min-w-0 flex-1 truncate text-note text-soft max-md:hidden">{{ engineLine(job.vehicle) }}</span>
     <span class="ml-auto flex gap-x-4 whitespace-nowrap text-note text-soft">
       <span>{{ format(job.reading) }}</span>
-      <span>Job {{ job.number }}, {{ job.status === 'closed' ? 'handed over' : `day ${day}` }}</span>
+      <button type="button" class="underline underline-offset-2" @click="opened = true">
+        Job {{ job.number }}, {{ state }}
+      </button>
     </span>
+    <p v-if="note" class="basis-full border-l-4 border-brass pl-3 text-note" role="status">
+      {{ shop.firstName(note.by) }} gave it to {{ note.to === shop.personId ? 'you' : note.name }}: {{ note.note }}
+    </p>
+    <CustodySheet v-if="opened" :job="job" @close="opened = false" />
   </div>
 </template>

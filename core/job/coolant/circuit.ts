@@ -18,13 +18,14 @@ const wasOpened = (job: Job): boolean =>
   ) || job.coolant.some(({ kind }) => kind === 'caught');
 
 /**
- * Coolant that came out and is not back, and a bleed that was broken off. A level found right settles the first; while
- * a bleed is under way the engine has to run.
+ * Coolant that came out and is not back, and a bleed that was broken off. A level found right afterwards settles both;
+ * while a bleed is under way the engine has to run.
  */
 export function circuitHolds(job: Job): CircuitHold[] {
   const { returned, added, net } = coolantAccount(job.coolant);
   const opened = job.coolant.findLast(({ kind }) => kind === 'caught')?.at ?? job.items.reduce(lastOff, '');
-  const full = job.levels.some(({ level, at }) => level !== 'low' && at >= opened);
+  const fullSince = (since: string): boolean => job.levels.some(({ level, at }) => level !== 'low' && at >= since);
+  const full = fullSince(opened);
   const bleeds = job.runs.filter(({ run }) => run.recipe.purpose === 'bleed');
   const bleed = bleeds.at(-1);
   const short =
@@ -35,7 +36,7 @@ export function circuitHolds(job: Job): CircuitHold[] {
         : null;
   return [
     ...(wasOpened(job) && !full && short !== null ? [{ code: 'coolant' as const, id: 'circuit', words: short }] : []),
-    ...(bleed !== undefined && bleed.closed !== null && bleed.closed.outcome !== 'took'
+    ...(bleed?.closed != null && bleed.closed.outcome !== 'took' && !fullSince(bleed.closed.at)
       ? [{ code: 'bleed' as const, id: bleed.id, words: `${bleed.run.recipe.name}: broken off, and not done again` }]
       : []),
   ];

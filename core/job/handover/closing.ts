@@ -60,7 +60,8 @@ export const handOver = command('hand-over', {
       );
     }
     return (
-      held(job) ??
+      // Nobody starts an outboard at the counter.
+      held(job, 'cooling-water') ??
       within('labourMinutes', data.labourMinutes, 0, 60_000, 'minutes') ??
       within('ratePerHourMinor', data.ratePerHourMinor, 0, 10_000_000) ??
       (job.runs.some(({ closed }) => closed === null)
@@ -90,6 +91,7 @@ export const jobReopened = fact('job-reopened', {
   shape: jobReopenedShape,
   means: (job, data, stamp) => ({
     status: 'open',
+    cancelled: null,
     reopened: [...job.reopened, { ...data, ...stamp }],
     passed: job.passed.filter((stage) => stage !== 'hand-over'),
   }),

@@ -50,6 +50,7 @@ describe('a bleed', () => {
   it('holds once it was broken off, not while it runs or is done again', () => {
     expect(codes(play([open, ...run()]).job!)).toEqual([]);
     expect(codes(play([open, ...run(closed('abandoned'))]).job!)).toEqual(['bleed']);
+    expect(codes(play([open, ...run(closed('abandoned')), level('right')]).job!)).toEqual([]);
     const again = { type: 'start-run', data: { id: 's', recipeId: 'bleed' } } as CommandBody;
     expect(codes(play([open, ...run(closed('abandoned')), again]).job!)).toEqual([]);
   });

@@ -8,6 +8,9 @@ import { jobTally } from './tallies.ts';
 export function openRows(job: Job, say: Speaker): SheetRow[] {
   const now = jobTally(job);
   return [
+    ...(job.cancelled === null
+      ? []
+      : [row('Cancelled', `by ${say.person(job.cancelled.by)}, ${say.time(job.cancelled.at)}`, job.cancelled.why)]),
     ...job.overrides.flatMap(({ holds, reason, by, at }) =>
       holds.map(({ words }) => row(words, `let pass by ${say.person(by)}, ${say.time(at)}`, reason)),
     ),

@@ -5,6 +5,7 @@ import { CLEANING_SAMPLES } from '../cleaning/samples.ts';
 import { COMPLAINT_SAMPLES } from '../complaint/samples.ts';
 import { COOLANT_SAMPLES } from '../coolant/samples.ts';
 import { DIAGNOSIS_SAMPLES } from '../diagnosis/samples.ts';
+import { CUSTODY_SAMPLES } from '../custody/samples.ts';
 import { HANDOVER_SAMPLES } from '../handover/samples.ts';
 import { INSPECTION_SAMPLES } from '../inspection/samples.ts';
 import { ITEMS_SAMPLES } from '../items/samples.ts';
@@ -45,6 +46,7 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
   ...PROOF_SAMPLES,
   ...PICTURES_SAMPLES,
   ...HANDOVER_SAMPLES,
+  ...CUSTODY_SAMPLES,
   ...NOTES_SAMPLES,
   undo: {
     after: [open, { type: 'make-note', data: { id: 'n', stage: 'strip', text: 'x' } }],

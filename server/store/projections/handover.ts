@@ -43,6 +43,10 @@ export const HANDOVER_TABLES: readonly Projection[] = [
         items_off: jobTally(job).itemsOff.length,
         held: jobMayStart(job).may ? 0 : 1,
         version: job.version,
+        assigned: job.assigned?.to ?? null,
+        aside_until: job.aside?.until ?? null,
+        aside_why: job.aside?.why ?? null,
+        cancelled: job.cancelled?.why ?? null,
         search: searchText(
           [String(job.number), vehicleName(job.vehicle), job.vehicle.engine, job.vehicle.owner],
           [job.vehicle.plate, job.vehicle.vin],
