@@ -9,7 +9,7 @@ const things = (text: string, on = job!) => typedThings(on, text, (index) => `t$
 const commands = (text: string, plug = ''): CommandBody[] =>
   things(text).map((thing, index) => ({
     type: 'take-off-typed',
-    data: takenOff(plug === '' ? thing : { ...thing, plug }, `p${index}`),
+    data: takenOff(job!, plug === '' ? thing : { ...thing, plug }, `p${index}`),
   }));
 const codes = (steps: readonly CommandBody[]): string[] => {
   const verdict = jobMayStart(play([open, ...steps]).job!);
@@ -59,6 +59,11 @@ describe('a typed thing', () => {
     expect(play([open, ...commands('throttle body, clean cloth in the inlet')]).job!.openings[0]?.state).toBe(
       'plugged',
     );
+  });
+  it('tells a second bung from the first by what it sits in', () => {
+    const { job: first } = play([open, ...commands('breather hose, plugged')]);
+    const [hose] = typedThings(first!, 'coolant hose, plugged', () => 'second');
+    expect(takenOff(first!, hose!, 'p').plug?.what).toBe('Bung, coolant hose');
   });
   it('is tied to the unit of the vehicle', () => {
     expect(itemOf(play([open, ...commands('throttle body')]).job!, 't0')).toMatchObject({

@@ -9,6 +9,7 @@ import {
 } from '../../procedure/index.ts';
 import { isSpec, specFromText } from '../../torque/index.ts';
 import type { Vehicle } from '../../vehicle/index.ts';
+import { lowerFirst } from '../../words/index.ts';
 import type { CommandData } from '../catalogue.ts';
 import type { Job } from '../job.ts';
 import { freePocket, hangsLoose, UNIT_PLACE } from './places.ts';
@@ -106,12 +107,16 @@ export function asItem(job: Job, thing: LineThing, id: string): TypedThing {
 }
 
 /** The command that records a typed thing. @param plugId a fresh id for what plugs its opening */
-export const takenOff = (thing: TypedThing, plugId: string): CommandData['take-off-typed'] => ({
+export const takenOff = (job: Job, thing: TypedThing, plugId: string): CommandData['take-off-typed'] => ({
   item: thing.item,
   opening: thing.opening,
   pocket: thing.pocket,
-  plug: thing.opening !== null && thing.plug !== '' ? { id: plugId, what: thing.plug } : null,
+  plug: thing.opening !== null && thing.plug !== '' ? { id: plugId, what: plugName(job, thing) } : null,
 });
+
+/** A second bung is told from the first by what it sits in. */
+const plugName = ({ items }: Job, { plug, item }: TypedThing): string =>
+  items.some(({ name }) => name.toLowerCase() === plug.toLowerCase()) ? `${plug}, ${lowerFirst(item.name)}` : plug;
 
 const UNIT_NAMES: Readonly<Record<UnitKind, string>> = {
   'throttle-body': 'Throttle body',

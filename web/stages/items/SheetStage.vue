@@ -52,7 +52,11 @@ const left = computed(() =>
     : job.value.items.filter(({ state }) => state === (props.way === 'strip' ? 'on' : 'off')).length,
 );
 const lead = computed(() => {
-  if (left.value === 0) return props.way === 'strip' ? 'Everything listed is off.' : 'Everything is back.';
+  if (left.value === 0) {
+    if (props.way === 'refit') return 'Everything is back.';
+    const typed = job.value?.procedure === null && job.value.items.length > 0;
+    return typed ? 'All of that is off. Say what else comes off.' : 'Everything listed is off.';
+  }
   return props.way === 'strip'
     ? `${left.value} still on. Tap a tag as it comes off.`
     : `${left.value} to go back. Start at the foot and work upward.`;
@@ -141,7 +145,7 @@ useKeys([
         class="sticky bottom-0 -mx-4 mt-3 border-t border-line bg-card px-4 py-3 md:-mx-7 md:px-7 lg:hidden"
       >
         <p v-if="detail.wrong" class="mb-2 font-semibold text-alarm" role="alert">{{ detail.wrong }}</p>
-        <div class="flex items-center gap-4">
+        <div class="flex items-center gap-4 max-sm:flex-wrap">
           <p class="min-w-0 flex-1 leading-tight">
             <span class="block truncate font-bold">{{ item.name }}</span><span
               v-if="detail.setting"
@@ -149,7 +153,7 @@ useKeys([
               >{{ detail.setting }}</span
             >
           </p>
-          <button type="button" class="primary shrink-0" @click="detail.act()">{{ detail.label }}</button>
+          <button type="button" class="primary min-w-0 sm:shrink-0" @click="detail.act()">{{ detail.label }}</button>
         </div>
       </div>
     </template>

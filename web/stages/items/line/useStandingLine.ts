@@ -96,7 +96,7 @@ export function useStandingLine(job: () => Job) {
       // The pocket that was free for the first is not free for the next.
       const proposed = thing.states.place === 'proposed' && thing.pocket !== '' && thing.item.unit === null;
       const pocket = proposed && done > 0 ? freePocket(store.job ?? job()) : thing.pocket;
-      if (!send({ type: 'take-off-typed', data: takenOff({ ...thing, pocket }, freshId()) })) break;
+      if (!send({ type: 'take-off-typed', data: takenOff(store.job ?? job(), { ...thing, pocket }, freshId()) })) break;
       last = thing.item.id;
       done += 1;
     }
