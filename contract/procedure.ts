@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { INHIBITORS } from '../core/coolant/index.ts';
 import {
+  ITEM_KINDS,
   JOINTS,
   type Need,
   type Procedure,
@@ -45,21 +46,7 @@ const fastenerGroup = z.strictObject({
 export const procedureItem = z.strictObject({
   id,
   name: line,
-  kind: z.enum([
-    'cover',
-    'duct',
-    'clamp',
-    'hose',
-    'coolant-hose',
-    'connector',
-    'cable',
-    'bracket',
-    'fasteners',
-    'unit',
-    'gasket',
-    'plug',
-    'other',
-  ]),
+  kind: z.enum(keysOf(ITEM_KINDS)),
   tool: line,
   note: paragraph,
   opens: z.array(id).max(20),

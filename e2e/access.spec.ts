@@ -21,6 +21,7 @@ const VIEWS = [
   '/nowhere',
   '/knowledge',
   '/settings',
+  '/first-day',
   '/families',
   '/families/norrland-25',
   '/families/fresh?new=1',

@@ -4,11 +4,14 @@ import { problemOf } from './search.ts';
 import type { AskedPrice, ChooseInput, OptionId, Way } from './types.ts';
 import { notWorthOf, waysOf } from './ways.ts';
 
-/** What a unit costs at least, minor units: nobody is asked for a price that would have to be lower still. */
-const LEAST_PRICE: Readonly<Partial<Record<OptionId, number>>> = {
-  replace: 6000,
-  'replace-rebuilt': 3500,
-  'replace-used': 2000,
+/**
+ * What a unit costs at least, in minutes of the shop's own labour, so that it holds in any currency: nobody is asked for a
+ * price that would have to be lower still. Our own figure, not from a source.
+ */
+const LEAST_MINUTES: Readonly<Partial<Record<OptionId, number>>> = {
+  replace: 60,
+  'replace-rebuilt': 36,
+  'replace-used': 20,
 };
 
 /**
@@ -32,5 +35,6 @@ function leadsUnder(input: ChooseInput, way: Way): number | null {
   const [best] = bestByFirst(problem);
   if (best === undefined || problem.ways[best.ways[0] ?? -1]?.way.id !== way.id) return null;
   const under = flipPrice(input, way.id)?.at ?? Number.POSITIVE_INFINITY;
-  return under > (LEAST_PRICE[way.option] ?? 0) ? under : null;
+  const least = ((LEAST_MINUTES[way.option] ?? 0) * input.ratePerHourMinor) / 60;
+  return under > least ? under : null;
 }

@@ -87,7 +87,7 @@ export {
 export { freePocket, hangsLoose, placeFor, pocketId, pocketsOf, tagFor, UNIT_PLACE } from './items/places.ts';
 export { standsAt, workQueue } from './items/queue.ts';
 export { changesOf, fallsWith, saidOf } from './items/correcting.ts';
-export { asItem, listedAs, takenOff, typedThings } from './items/typed.ts';
+export { asItem, listedAs, takenOff } from './items/typed.ts';
 export type { ChipState, TypedField, TypedThing } from './items/typed.ts';
 export { commandOf, gaping, holding, passEntry, tapOn, UNTYPED } from './items/tap.ts';
 export type { Tap, Typed, Way } from './items/tap.ts';

@@ -37,12 +37,17 @@ export class People {
 
   /** What a person may do, or null for one who is not in the list or has left. */
   roleOf(personId: string): Person['role'] | null {
-    return this.here().find(({ id }) => id === personId)?.role ?? null;
+    return (
+      this.#sql<[string], Pick<Person, 'role'>>('SELECT role FROM person WHERE id = ? AND left_at IS NULL').get(
+        personId,
+      )?.role ?? null
+    );
   }
 
   /** Whether a person is the only one of the workshop. */
   alone(personId: string): boolean {
-    return this.here().every(({ id }) => id === personId);
+    const here = this.#sql<[], Pick<Person, 'id'>>('SELECT id FROM person WHERE left_at IS NULL LIMIT 2').all();
+    return here.length === 1 && here[0]?.id === personId;
   }
 
   /** Adds somebody, changes what is said of them, or takes them in again. Writes an audit row. */

@@ -34,24 +34,23 @@ const today = computed(() => shop.say.isoDay(now.value));
 const rests = ({ job }: BayLine): boolean =>
   job.aside !== null && (job.aside.until === null || job.aside.until > today.value);
 const resting = computed(() => store.lines.filter(rests));
+const working = computed(() => store.lines.filter((line) => !rests(line)));
 const lines = computed(() =>
-  store.lines
-    .filter((line) => !rests(line))
-    .map((line) => ({
-      ...line,
-      waitsFor: waitsFor(line, now.value, shop.say.nearDay),
-      drawn: line.stretches.flatMap((stretch) => {
-        const share = shareOf(stretch, day.value);
-        return share === null ? [] : [{ ...stretch, left: share.left * 100, width: share.width * 100 }];
-      }),
-    })),
+  working.value.map((line) => ({
+    ...line,
+    waitsFor: waitsFor(line, now.value, shop.say.nearDay),
+    drawn: line.stretches.flatMap((stretch) => {
+      const share = shareOf(stretch, day.value);
+      return share === null ? [] : [{ ...stretch, left: share.left * 100, width: share.width * 100 }];
+    }),
+  })),
 );
 const waits = computed(() => waitsOf(store.lines, now.value));
 const present = computed(() => waits.value.find(({ left }) => left > 0) ?? null);
 /** Without a running wait the next free hour is filled. */
 const minutes = computed(() => Math.floor((present.value?.left ?? 3600) / 60));
-const chosen = computed(() => fitInto(minutes.value, tasksOf(store.lines, now.value)).chosen);
-const better = computed(() => notToStrip(store.lines, shop.say));
+const chosen = computed(() => fitInto(minutes.value, tasksOf(working.value, now.value)).chosen);
+const better = computed(() => notToStrip(working.value, shop.say));
 const held = computed(() => heldOf(store.lines));
 const off = computed(() => offOf(store.lines));
 const numbers = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { HOUSE_QUESTIONS } from '../../core/house/index.ts';
 import { typedMoney } from '../../core/quantity/index.ts';
 import { useRead } from '../data/read.ts';
@@ -24,8 +24,15 @@ const priced = computed(() => shop.settings.ratePerHourMinor > 0);
 type Stop = 'people' | 'wall' | 'vehicle' | 'rules';
 const chosen = ref<Stop | null>(null);
 /** The first stop with nothing in it as the page was opened, then what was gone on to: a stop never shuts by itself. */
-const begun: Stop = shop.here.length === 0 ? 'people' : shop.wrenches.length === 0 ? 'wall' : 'vehicle';
-const at = computed((): Stop => chosen.value ?? begun);
+const begun = ref<Stop>('people');
+watch(
+  () => shop.loaded,
+  () => {
+    if (shop.here.length > 0) begun.value = shop.wrenches.length === 0 ? 'wall' : 'vehicle';
+  },
+  { immediate: true },
+);
+const at = computed((): Stop => chosen.value ?? begun.value);
 const go = (stop: Stop): void => {
   chosen.value = stop;
 };

@@ -37,6 +37,12 @@ const states = [
   { id: 'open', name: 'Open' },
   { id: 'closed', name: 'Handed over' },
 ] as const;
+/** Where a job stands, in a word: a stage, or that it is done, called off or put aside. */
+function standsAt({ cancelled, status: is, aside, stage }: JobSummary): string {
+  if (cancelled !== null) return 'cancelled';
+  if (is === 'closed') return 'handed over';
+  return aside === null ? STAGE_NAMES[stage] : `${STAGE_NAMES[stage]}, put aside`;
+}
 const keyOf = ({ id }: JobSummary): string => id;
 </script>
 
@@ -86,9 +92,7 @@ const keyOf = ({ id }: JobSummary): string => id;
       >
       <template #cell-vehicle="{ row }">{{ row.name }}</template>
       <template #cell-stands="{ row }"
-        ><span :class="row.status === 'open' ? 'font-bold text-oxide' : 'text-soft'">{{
-          row.cancelled !== null ? 'cancelled' : row.status === 'closed' ? 'handed over' : STAGE_NAMES[row.stage]
-        }}</span
+        ><span :class="row.status === 'open' ? 'font-bold text-oxide' : 'text-soft'">{{ standsAt(row) }}</span
         ><b v-if="row.held" class="block text-sm text-alarm">engine held</b></template
       >
       <template #cell-decision="{ row }">{{ row.decision || 'not decided yet' }}</template>

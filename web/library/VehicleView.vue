@@ -6,6 +6,7 @@ import { format, formatNumber } from '../../core/quantity/index.ts';
 import {
   checkVin,
   engineLine,
+  VEHICLE_USES,
   FAMILY_FIGURES,
   figuresOf,
   type FigureName,
@@ -59,7 +60,10 @@ const matchOf = (unit: FittedUnit) => {
         <span class="plate px-3 py-1 text-2xl">{{ vehicle.plate }}</span>
         <div>
           <h1 class="text-xl">{{ vehicleName(vehicle) }}</h1>
-          <p class="text-soft">{{ engineLine(vehicle) }}{{ vehicle.year ? ` · ${vehicle.year}` : '' }}</p>
+          <p class="text-soft">
+            {{ vehicle.use ? `${VEHICLE_USES[vehicle.use]} · ` : '' }}{{ engineLine(vehicle)
+            }}{{ vehicle.year ? ` · ${vehicle.year}` : '' }}
+          </p>
         </div>
         <RouterLink class="quiet ml-auto" :to="`/vehicles/${vehicle.id}/edit`">Change</RouterLink>
         <RouterLink v-if="openJob" class="primary" :to="`/jobs/${openJob.id}`"

@@ -1,4 +1,4 @@
-import type { EngineFamily } from '../../core/vehicle/index.ts';
+import { type EngineFamily, VEHICLE_USES } from '../../core/vehicle/index.ts';
 
 type Choices<K extends keyof EngineFamily> = readonly { readonly id: EngineFamily[K]; readonly name: string }[];
 
@@ -17,11 +17,10 @@ export const IDLE_VALVES: Choices<'idleValve'> = [
   { id: 'wax', name: 'Fast-idle wax' },
 ];
 /** What an engine family is used in. */
-export const USES: Choices<'use'> = [
-  { id: 'road', name: 'Road vehicle' },
-  { id: 'motorcycle', name: 'Motorcycle' },
-  { id: 'outboard', name: 'Outboard' },
-];
+export const USES: Choices<'use'> = (['road', 'motorcycle', 'outboard'] as const).map((id) => ({
+  id,
+  name: VEHICLE_USES[id],
+}));
 /** How many units an engine has. */
 export const LAYOUTS: Choices<'layout'> = [
   { id: 'single', name: 'One' },

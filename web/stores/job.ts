@@ -61,7 +61,7 @@ export const useJob = defineStore('job', () => {
       rules: asks.rules ? shop.rules : {},
       measures: asks.measures ? shop.settings.measures : null,
       role: asks.role ? (shop.person?.role ?? null) : null,
-      alone: asks.role === true && shop.here.every(({ id }) => id === shop.personId),
+      alone: asks.role === true && shop.here.length === 1 && shop.person !== null,
       family: asks.family ? family.value : null,
       knowledge: knowledgeFor(asks.knowledge),
       procedure: procedureFor(asks.procedure),

@@ -1,4 +1,4 @@
-import { format } from '../../quantity/index.ts';
+import { convert, format } from '../../quantity/index.ts';
 import { id, keyOf, line, paragraph, record, type TypeOf, wholeWithin } from '../../shape/index.ts';
 import { type OptionId, understand } from '../../diagnose/index.ts';
 import { checkReading, countsHours, type EngineFamily, figuresOf, type Vehicle } from '../../vehicle/index.ts';
@@ -180,7 +180,7 @@ function symptomsIn(text: string, knowledge: Context['knowledge']): ReadonlySet<
 }
 
 const inKm = ({ value, unit }: { readonly value: number; readonly unit: string }): number =>
-  unit === 'mi' ? value * 1.609344 : value;
+  unit === 'mi' ? convert(value, 'mi', 'km') : value;
 
 /** A vehicle with one unit leaves no question which it was. */
 function unitDone(option: OptionId, vehicle: Vehicle | null, family: EngineFamily | null) {

@@ -9,13 +9,16 @@ export interface CircuitHold {
   readonly words: string;
 }
 
-/** Whether anything opened the circuit: a coolant hose or joint came off, or coolant was caught. */
-const wasOpened = (job: Job): boolean =>
-  job.items.some(
-    (item) =>
-      item.stripOrder !== null &&
-      (item.kind === 'coolant-hose' || (item.fasteners !== null && jointOf(item) === 'coolant')),
-  ) || job.coolant.some(({ kind }) => kind === 'caught');
+/** When the circuit was opened last: a coolant hose or joint came off, or coolant was caught; null where nothing did. */
+function lastOpened({ items, coolant }: Job): string | null {
+  const opens = (item: Job['items'][number]): boolean =>
+    item.kind === 'coolant-hose' || (item.fasteners !== null && jointOf(item) === 'coolant');
+  const times = [
+    ...items.flatMap((item) => (item.off !== null && opens(item) ? [item.off.at] : [])),
+    ...coolant.flatMap(({ kind, at }) => (kind === 'caught' ? [at] : [])),
+  ];
+  return times.reduce<string | null>((last, at) => (last === null || at > last ? at : last), null);
+}
 
 /**
  * Coolant that came out and is not back, and a bleed that was broken off. A level found right afterwards settles both;
@@ -23,9 +26,8 @@ const wasOpened = (job: Job): boolean =>
  */
 export function circuitHolds(job: Job): CircuitHold[] {
   const { returned, added, net } = coolantAccount(job.coolant);
-  const opened = job.coolant.findLast(({ kind }) => kind === 'caught')?.at ?? job.items.reduce(lastOff, '');
+  const opened = lastOpened(job);
   const fullSince = (since: string): boolean => job.levels.some(({ level, at }) => level !== 'low' && at >= since);
-  const full = fullSince(opened);
   const bleeds = job.runs.filter(({ run }) => run.recipe.purpose === 'bleed');
   const bleed = bleeds.at(-1);
   const short =
@@ -35,13 +37,11 @@ export function circuitHolds(job: Job): CircuitHold[] {
         ? `Coolant: ${(-net).toFixed(2)} L less went back than came out`
         : null;
   return [
-    ...(wasOpened(job) && !full && short !== null ? [{ code: 'coolant' as const, id: 'circuit', words: short }] : []),
+    ...(opened !== null && short !== null && !fullSince(opened)
+      ? [{ code: 'coolant' as const, id: 'circuit', words: short }]
+      : []),
     ...(bleed?.closed != null && bleed.closed.outcome !== 'took' && !fullSince(bleed.closed.at)
       ? [{ code: 'bleed' as const, id: bleed.id, words: `${bleed.run.recipe.name}: broken off, and not done again` }]
       : []),
   ];
 }
-
-/** The latest time at which a coolant hose came off. */
-const lastOff = (last: string, { kind, off }: Job['items'][number]): string =>
-  kind === 'coolant-hose' && off !== null && off.at > last ? off.at : last;

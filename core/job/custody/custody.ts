@@ -3,7 +3,7 @@ import { addDays, dayOf, sayDate } from '../../days/index.ts';
 import { command } from '../command.ts';
 import { accept, nonEmpty, refuse, refuseField } from '../decision.ts';
 import { fact } from '../fact.ts';
-import { jobMayStart } from '../start/tallies.ts';
+import { lyingOpen } from '../start/tallies.ts';
 
 /** What {@link jobAssigned} holds. */
 export const jobAssignedShape = record({ to: idOrNone, name: line, note: paragraph });
@@ -77,15 +77,11 @@ export const jobCancelled = fact('job-cancelled', {
   sheet: 'Left over or unusual',
 });
 
-/** Holds that say only how the engine may run, not that it lies open: they keep nobody from taking the vehicle away. */
-const RUNNING_ONLY: ReadonlySet<string> = new Set(['cooling-water']);
-
 /** Cancels a job: nothing may lie open, in or off. */
 export const cancelJob = command('cancel-job', {
   shape: jobCancelledShape,
   decide: (job, { why }) => {
-    const verdict = jobMayStart(job);
-    const open = verdict.may ? [] : verdict.holds.filter(({ code }) => !RUNNING_ONLY.has(code));
+    const open = lyingOpen(job);
     if (open.length > 0)
       return refuse(
         'engine-held',

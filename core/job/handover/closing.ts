@@ -6,6 +6,7 @@ import { accept, nonEmpty, refuse, refuseField, within } from '../decision.ts';
 import { fact } from '../fact.ts';
 import { held } from '../proof/held.ts';
 import { reading } from '../shapes.ts';
+import { WHILE_RUNNING } from '../start/tallies.ts';
 import { STAGE_NAMES, STAGES } from '../stages.ts';
 import { unanswered } from './openPoints.ts';
 
@@ -60,8 +61,7 @@ export const handOver = command('hand-over', {
       );
     }
     return (
-      // Nobody starts an outboard at the counter.
-      held(job, 'cooling-water') ??
+      held(job, WHILE_RUNNING) ??
       within('labourMinutes', data.labourMinutes, 0, 60_000, 'minutes') ??
       within('ratePerHourMinor', data.ratePerHourMinor, 0, 10_000_000) ??
       (job.runs.some(({ closed }) => closed === null)

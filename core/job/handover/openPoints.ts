@@ -6,7 +6,7 @@ import { accept, nonEmpty, refuse, refuseField, within } from '../decision.ts';
 import { fact, type Recorded } from '../fact.ts';
 import { unitName } from '../inspection/units.ts';
 import type { Job } from '../job.ts';
-import { jobMayStart } from '../start/tallies.ts';
+import { lyingOpen } from '../start/tallies.ts';
 
 /** What kind of thing is open. Every part of the program that knows of something open adds a kind here. */
 export type OpenCode = 'holds-engine' | 'still-bad' | 'nothing-decided' | 'run-open';
@@ -77,7 +77,6 @@ export const leaveOpen = command('leave-open', {
 
 /** The one list of what is open at hand-over. */
 export function openPoints(job: Job): OpenPoint[] {
-  const start = jobMayStart(job);
   const point = (code: OpenCode, subject: string, words: string, mayStay: boolean): OpenPoint => ({
     code,
     subject,
@@ -86,12 +85,7 @@ export function openPoints(job: Job): OpenPoint[] {
     left: job.leftOpen.find((each) => each.code === code && each.subject === subject) ?? null,
   });
   return [
-    ...(start.may
-      ? []
-      : start.holds
-          // Nobody starts it at the counter.
-          .filter(({ code }) => code !== 'cooling-water')
-          .map(({ code, subject, words }) => point('holds-engine', `${code} ${subject}`, words, false))),
+    ...lyingOpen(job).map(({ code, subject, words }) => point('holds-engine', `${code} ${subject}`, words, false)),
     ...stillBad(job).map(({ key, words }) => point('still-bad', key, words, true)),
     ...job.runs.flatMap(({ id: run, closed, run: { recipe } }) =>
       closed === null ? [point('run-open', run, `${recipe.name} is still open`, false)] : [],

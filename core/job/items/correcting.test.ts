@@ -5,7 +5,14 @@ import { play } from '../testing/play.ts';
 import { noFigure } from '../testing/steps.ts';
 import { off, open, pin, plug, SAMPLE_CONTEXT } from '../testing/samples.ts';
 
-const bracket = { name: 'Throttle bracket', kind: 'bracket', tool: '', count: 2, thread: 'M6×16' } as const;
+const bracket = {
+  name: 'Throttle bracket',
+  kind: 'bracket',
+  tool: '',
+  count: 2,
+  thread: 'M6×16',
+  joint: 'bracket',
+} as const;
 const correct = (is: object, why = ''): CommandBody =>
   ({ type: 'correct-item', data: { itemId: 'bracket', is: { ...bracket, ...is }, why } }) as CommandBody;
 const counted: CommandBody = {
@@ -42,6 +49,10 @@ describe('a line put right', () => {
     const { job } = play([open, pin, noFigure, counted, tight]);
     const refused = decide(job, correct(is), SAMPLE_CONTEXT);
     expect(refused).toMatchObject({ ok: false, field });
+  });
+  it('takes the call for a figure away, or makes it, with what the fasteners hold', () => {
+    const wanted = (is: object) => jobTally(play([open, noFigure, counted, correct(is)]).job!).figuresWanted.length;
+    expect([wanted({ joint: 'trim' }), wanted({ joint: 'fuel' }), wanted({ kind: 'cover' })]).toEqual([0, 1, 1]);
   });
   it('is undone like any entry', () => {
     const { job } = play([open, noFigure, correct({ name: 'Stay' })]);

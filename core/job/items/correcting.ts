@@ -1,4 +1,4 @@
-import { ITEM_KINDS } from '../../procedure/index.ts';
+import { ITEM_KINDS, jointOf, JOINTS } from '../../procedure/index.ts';
 import { id, keyOf, line, orNull, paragraph, record, type TypeOf, wholeWithin } from '../../shape/index.ts';
 import { parseThread } from '../../torque/index.ts';
 import { lowerFirst } from '../../words/index.ts';
@@ -19,17 +19,20 @@ const said = {
   /** Null where it has no fasteners. */
   count: orNull(wholeWithin({ low: 0 })),
   thread: line,
+  /** What its fasteners hold. */
+  joint: orNull(keyOf(JOINTS)),
 } as const;
 const saidShape = record(said);
 type Said = TypeOf<typeof saidShape>;
 
 /** What an item says of itself now, as it would be put right. */
-export const saidOf = ({ name, kind, tool, fasteners }: JobItem): Said => ({
-  name,
-  kind,
-  tool,
-  count: fasteners?.count ?? null,
-  thread: fasteners?.thread ?? '',
+export const saidOf = (item: JobItem): Said => ({
+  name: item.name,
+  kind: item.kind,
+  tool: item.tool,
+  count: item.fasteners?.count ?? null,
+  thread: item.fasteners?.thread ?? '',
+  joint: item.fasteners === null ? null : jointOf(item),
 });
 
 /** What {@link itemCorrected} holds. */
@@ -46,7 +49,12 @@ export const itemCorrected = fact('item-corrected', {
       fasteners:
         item.fasteners === null || is.count === null
           ? item.fasteners
-          : { ...item.fasteners, count: is.count, thread: is.thread },
+          : {
+              ...item.fasteners,
+              count: is.count,
+              thread: is.thread,
+              ...(is.joint === null || is.joint === was.joint ? {} : { joint: is.joint }),
+            },
       // What came out was counted as one said it: it is what was said that was wrong.
       countedOut: item.countedOut === was.count && item.countedOut !== null ? is.count : item.countedOut,
       corrections: [...item.corrections, { was, is, why, ...stamp }],
@@ -65,6 +73,7 @@ export function changesOf(was: Said, is: Said): string[] {
     [ITEM_KINDS[was.kind], ITEM_KINDS[is.kind]],
     [group(was), group(is)],
     [was.tool, is.tool],
+    [was.joint === null ? '' : JOINTS[was.joint].name, is.joint === null ? '' : JOINTS[is.joint].name],
   ];
   return pairs.flatMap(([before, now]) =>
     before === now ? [] : [`${now || 'nothing'} instead of ${before || 'nothing'}`],

@@ -20,7 +20,7 @@ export const ITEMS_SAMPLES: SamplesOf<typeof ITEMS> = {
     after: [open, noFigure, off('bracket')],
     data: {
       itemId: 'bracket',
-      is: { name: 'Cooler bracket', kind: 'bracket', tool: '12 mm', count: 3, thread: 'M8×20' },
+      is: { name: 'Cooler bracket', kind: 'bracket', tool: '12 mm', count: 3, thread: 'M8×20', joint: 'bracket' },
       why: 'miscounted',
     },
     events: ['item-corrected'],

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
+import { readLine } from '../../line/index.ts';
 import { plainItem } from '../../procedure/index.ts';
-import { type CommandBody, itemOf, jobMayStart, jobTally, listedAs, takenOff, typedThings } from '../index.ts';
+import { asItem, type CommandBody, itemOf, jobMayStart, jobTally, listedAs, takenOff } from '../index.ts';
 import { play } from '../testing/play.ts';
 import { open, pin } from '../testing/samples.ts';
 
 const { job } = play([open]);
-const things = (text: string, on = job!) => typedThings(on, text, (index) => `t${index}`);
+const things = (text: string, on = job!) => readLine(text).map((thing, index) => asItem(on, thing, `t${index}`));
 const commands = (text: string, plug = ''): CommandBody[] =>
   things(text).map((thing, index) => ({
     type: 'take-off-typed',
@@ -62,7 +63,7 @@ describe('a typed thing', () => {
   });
   it('tells a second bung from the first by what it sits in', () => {
     const { job: first } = play([open, ...commands('breather hose, plugged')]);
-    const [hose] = typedThings(first!, 'coolant hose, plugged', () => 'second');
+    const [hose] = things('coolant hose, plugged', first!);
     expect(takenOff(first!, hose!, 'p').plug?.what).toBe('Bung, coolant hose');
   });
   it('is tied to the unit of the vehicle', () => {

@@ -1,4 +1,4 @@
-import { lineProblems, type LineThing, readLine } from '../../line/index.ts';
+import { lineProblems, type LineThing } from '../../line/index.ts';
 import {
   type FastenerGroup,
   figureWanted,
@@ -16,7 +16,7 @@ import { freePocket, hangsLoose, UNIT_PLACE } from './places.ts';
 import type { JobItem } from './state.ts';
 
 /** A field of a typed thing that a person may change before it is taken off. */
-export type TypedField = 'name' | 'kind' | 'count' | 'thread' | 'tool' | 'torque' | 'place' | 'plug';
+export type TypedField = 'name' | 'kind' | 'count' | 'thread' | 'joint' | 'tool' | 'torque' | 'place' | 'plug';
 
 /** How a chip came to its value: read from the words, proposed by the program, or not there and called for. */
 export type ChipState = 'said' | 'proposed' | 'wanted';
@@ -48,13 +48,6 @@ export function listedAs(job: Job, text: string): JobItem[] {
     .slice(0, 5);
 }
 
-/**
- * What a sentence about things that came off would record on this job.
- * @param idAt a fresh id for the n-th thing
- */
-export const typedThings = (job: Job, text: string, idAt: (index: number) => string): TypedThing[] =>
-  readLine(text).map((thing, index) => asItem(job, thing, idAt(index)));
-
 /** How a thing that was read would be recorded on this job. Nothing is prefilled as a fact: a torque is never proposed. */
 export function asItem(job: Job, thing: LineThing, id: string): TypedThing {
   const words = thing.name.toLowerCase();
@@ -79,6 +72,7 @@ export function asItem(job: Job, thing: LineThing, id: string): TypedThing {
     ...(thing.tool === '' ? {} : { tool: 'said' as const }),
     ...(counted && { count: thing.count === null ? ('wanted' as const) : ('said' as const) }),
     ...(counted && thing.thread !== '' && { thread: 'said' as const }),
+    ...(counted && { joint: 'proposed' as const }),
     ...(group !== null &&
       (thing.torque !== ''
         ? { torque: 'said' as const }

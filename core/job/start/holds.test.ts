@@ -41,6 +41,13 @@ describe('coolant holds the engine', () => {
   ] as const)('%s', (_, more, held) => {
     expect(codes(play([...opened, ...more]).job!)).toEqual(held);
   });
+  it('is not settled by a level that was right before a joint of the circuit came off', () => {
+    const housing = plainItem('hose', 'Thermostat housing', 'other', {
+      fasteners: { count: 2, thread: 'M6', into: '', bolts: [], fractions: [1], spec: null, joint: 'coolant' },
+    });
+    const { job } = play([open, level('right'), { type: 'add-item', data: { item: housing } }, off('hose')]);
+    expect(codes(job!)).toContain('coolant');
+  });
   it('does not ask about a circuit that nobody opened', () => {
     expect(codes(play([open]).job!)).toEqual([]);
   });
@@ -61,6 +68,9 @@ describe('an outboard', () => {
     const { job } = play([afloat]);
     expect(codes(job!)).toEqual(['cooling-water']);
     expect(openPoints(job!).filter(({ code }) => code === 'holds-engine')).toEqual([]);
+    const wet = { type: 'give-water', data: { how: 'afloat' } } as CommandBody;
+    const later = play([afloat, wet, hose, off('hose'), back('hose'), level('right')]).job!;
+    expect(codes(later)).toEqual(['cooling-water']);
     const dry = decide(job, { type: 'give-water', data: { how: ' ' } }, SAMPLE_CONTEXT);
     expect(dry).toMatchObject({ ok: false, field: 'how' });
     const road = decide(play([open]).job, { type: 'give-water', data: { how: 'hose' } }, SAMPLE_CONTEXT);

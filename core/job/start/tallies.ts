@@ -17,7 +17,7 @@ import type { JobItem } from '../items/state.ts';
 import type { Job } from '../job.ts';
 import { endSteps } from '../needs/needs.ts';
 import { boltIds, isAtTorque, isTight, strippedThreads } from '../torque/bolts.ts';
-import { needsWater } from './water.ts';
+import { lacksWater } from './water.ts';
 import { loose, wantsFigure } from '../torque/figures.ts';
 
 /** Plugs are counted through their openings; all else is an item. */
@@ -46,7 +46,7 @@ function tallyInput(job: Job): TallyInput {
     ),
     fluidsWanted: [
       ...circuitHolds(job),
-      ...(needsWater(job) && job.water === null
+      ...(lacksWater(job)
         ? [{ code: 'cooling-water' as const, id: 'water', words: 'An outboard never runs without cooling water' }]
         : []),
     ],
@@ -104,6 +104,9 @@ export function jobTally(job: Job): Tally {
   return known;
 }
 
+/** What is wanted only while the engine runs: nobody starts it at the counter. */
+export const WHILE_RUNNING = 'cooling-water';
+
 const verdicts = new WeakMap<Job, StartVerdict>();
 
 /** Whether the engine may be started now, what holds it, and what a lead has let pass. */
@@ -116,6 +119,12 @@ export function jobMayStart(job: Job): StartVerdict {
   const verdict = mayStart(inputOf(job), overridden);
   verdicts.set(job, verdict);
   return verdict;
+}
+
+/** What still holds the engine of a vehicle that nobody is about to start: all but what is wanted only while it runs. */
+export function lyingOpen(job: Job): readonly Hold[] {
+  const verdict = jobMayStart(job);
+  return verdict.may ? [] : verdict.holds.filter(({ code }) => code !== WHILE_RUNNING);
 }
 
 /** A lead's word is for what they looked at: what came off, opened or stripped again since holds again. */

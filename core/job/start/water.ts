@@ -24,5 +24,10 @@ export const giveWater = command('give-water', {
       : refuse('not-needed', 'This engine carries its cooling with it.'),
 });
 
+/** Whether an outboard lacks it: nobody has said, or something came off since. */
+export const lacksWater = (job: Job): boolean =>
+  needsWater(job) &&
+  (job.water === null || job.items.some(({ off }) => off !== null && off.at > (job.water?.at ?? '')));
+
 /** An outboard runs dry in seconds without water from outside. */
-export const needsWater = ({ vehicle }: Job): boolean => useOf(vehicle, null) === 'outboard';
+const needsWater = ({ vehicle }: Job): boolean => useOf(vehicle, null) === 'outboard';

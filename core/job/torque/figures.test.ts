@@ -141,6 +141,8 @@ describe('a unit that was typed', () => {
           .job!,
       ),
     ).toEqual([]);
+    const duct = { type: 'add-item', data: { item: plainItem('it', 'Duct clamp', 'clamp') } } as CommandBody;
+    expect(codes(play([...steps, duct, off('it')]).job!)).toContain('unit-loose');
     const said = { type: 'choose-by-feel', data: { itemIds: ['tb'], why: 'sits on its boot' } } as CommandBody;
     expect(codes(play([...steps, said]).job!)).toEqual([]);
   });

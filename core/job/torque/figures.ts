@@ -1,4 +1,4 @@
-import { figureWanted } from '../../procedure/index.ts';
+import { figureWanted, jointOf } from '../../procedure/index.ts';
 import { id, line, list, number, orNull, paragraph, record, whole } from '../../shape/index.ts';
 import { isSpec, specFromText } from '../../torque/index.ts';
 import { lowerFirst } from '../../words/index.ts';
@@ -105,9 +105,11 @@ export const wantsFigure = (item: JobItem): boolean =>
   (item.origin === 'typed' || item.fasteners?.joint !== undefined) &&
   figureWanted(item);
 
-/** What holds a unit down: bolts of its flange, or clamps. */
-const ties = ({ kind, fasteners, stripOrder, unit }: JobItem): boolean =>
-  stripOrder !== null && (kind === 'clamp' || kind === 'fasteners' || (unit !== null && fasteners !== null));
+/** What holds a unit down: bolts of its flange, or the clamps of its own boot. Those of a duct or a cover do not. */
+const ties = (item: JobItem): boolean =>
+  item.stripOrder !== null &&
+  (item.kind === 'clamp' ? OF_A_UNIT.test(item.name) : item.fasteners !== null && jointOf(item) === 'flange');
+const OF_A_UNIT = /\b(?:boot|rubber|manifold|body|throttle|unit|valve|flange|flap)s?\b/i;
 
 /** Whether a unit was put back by typing alone, and nothing on the job says what holds it down. */
 export const loose = (job: Job, item: JobItem): boolean =>

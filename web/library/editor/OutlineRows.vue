@@ -4,7 +4,7 @@ import { computed, nextTick, useTemplateRef } from 'vue';
 import type { Procedure, ProcedureProblem } from '../../../core/procedure/index.ts';
 import { HANDLE, useOrder } from '../../parts/useOrder.ts';
 import { addItem, changeItem, moveItem, placeItem, removeItem } from './draft.ts';
-import { ITEM_KINDS } from './kinds.ts';
+import { ITEM_KINDS } from '../../../core/procedure/index.ts';
 
 /**
  * The items as an outline, quick by keyboard: Enter adds below, Alt with an arrow moves, Backspace in an empty name

@@ -11,7 +11,7 @@ import {
 } from '../../../core/choose/index.ts';
 import { jobChoice, unitsOf, wayMinutes } from '../../../core/job/index.ts';
 import type { Procedure } from '../../../core/procedure/index.ts';
-import { format, formatRoundMoney } from '../../../core/quantity/index.ts';
+import { convert, format, formatRoundMoney } from '../../../core/quantity/index.ts';
 import { procedureOf } from '../../data/procedures.ts';
 import { readResults } from '../../data/shopRows.ts';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
@@ -69,7 +69,7 @@ export function useOptions() {
   const money = (minor: number): string => formatRoundMoney(minor, shop.settings.currency);
   /** What a vehicle counts in is what it is answered in. */
   const meter = computed(() => store.job?.vehicle.meterUnit ?? 'km');
-  const KM_A_MILE = 1.609344;
+  const KM_A_MILE = convert(1, 'mi', 'km');
   const per = computed(() =>
     meter.value === 'h' ? `per ${PER.h} h` : `per ${format({ value: PER.km, unit: meter.value })}`,
   );

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import { OPTIONS, type OptionId } from '../../../core/diagnose/index.ts';
 import { type Job, unitsOf, whereIs } from '../../../core/job/index.ts';
-import { type Field, FIELDS } from '../../../core/quantity/index.ts';
+import { convert, type Field, FIELDS } from '../../../core/quantity/index.ts';
 import { METER_FIELDS } from '../../../core/vehicle/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FigureField from '../../parts/FigureField.vue';
@@ -34,7 +34,8 @@ function tell(): void {
   const [ago, since] = [figure(days.value, FIELDS.days), figure(use.value, METER_FIELDS[props.job.vehicle.meterUnit])];
   wrong.value = { days: unread(ago), use: unread(since) };
   if (wrong.value.days !== null || wrong.value.use !== null) return;
-  const distance = since !== null && props.job.vehicle.meterUnit === 'mi' ? Math.round(since * 1.609344) : since;
+  const distance =
+    since !== null && props.job.vehicle.meterUnit === 'mi' ? Math.round(convert(since, 'mi', 'km')) : since;
   const unit = units.value[Number(at.value)];
   const sent = form.send('tell-attempt', {
     id: freshId(),

@@ -2,20 +2,28 @@
 import { computed, reactive, ref, watch } from 'vue';
 import { changesOf, fallsWith, type Job, type JobItem, saidOf } from '../../../core/job/index.ts';
 import { FIELDS } from '../../../core/quantity/index.ts';
-import type { ItemKind } from '../../../core/procedure/index.ts';
+import type { ItemKind, Joint } from '../../../core/procedure/index.ts';
 import FigureField from '../../parts/FigureField.vue';
 import { numberIn } from '../../parts/numberIn.ts';
 import TextField from '../../parts/TextField.vue';
 import { useShop } from '../../stores/shop.ts';
 import { useForm } from '../useForm.ts';
-import { KINDS } from './line/kinds.ts';
+import { JOINT_PICKS, KINDS } from './line/chips.ts';
 
 /** Puts right what was said of an item, where it stands; the old words stay legible. Or it never came off at all. */
 const props = defineProps<{ job: Job; item: JobItem }>();
 const shop = useShop();
 const form = useForm();
 const open = ref<'correct' | 'strike' | null>(null);
-const text = reactive({ name: '', kind: 'other' as ItemKind, tool: '', count: '', thread: '', why: '' });
+const text = reactive({
+  name: '',
+  kind: 'other' as ItemKind,
+  tool: '',
+  count: '',
+  thread: '',
+  joint: 'flange' as Joint,
+  why: '',
+});
 watch(
   () => props.item.id,
   () => {
@@ -24,8 +32,16 @@ watch(
   },
 );
 function begin(): void {
-  const { name, kind, tool, count, thread } = saidOf(props.item);
-  Object.assign(text, { name, kind, tool, count: count === null ? '' : String(count), thread, why: '' });
+  const { name, kind, tool, count, thread, joint } = saidOf(props.item);
+  Object.assign(text, {
+    name,
+    kind,
+    tool,
+    count: count === null ? '' : String(count),
+    thread,
+    joint: joint ?? 'flange',
+    why: '',
+  });
   open.value = 'correct';
 }
 function strike(): void {
@@ -41,6 +57,7 @@ function keep(): void {
     tool,
     thread,
     count: count === null ? null : Number.isInteger(count) && count >= 0 ? count : 0,
+    joint: count === null ? null : text.joint,
   };
   if (form.send('correct-item', { itemId: props.item.id, is, why })) open.value = null;
 }
@@ -58,6 +75,10 @@ const fields = ['name', 'count', 'thread', 'why'] as const;
       >. {{ shop.firstName(each.by) }}, {{ shop.say.nearTime(each.at) }}.
     </li>
   </ul>
+  <p v-if="item.neverOff" class="text-note text-soft">
+    It was said to be off and never was{{ item.neverOff.why === '' ? '' : `: ${item.neverOff.why}` }}.
+    {{ shop.firstName(item.neverOff.by) }}, {{ shop.say.nearTime(item.neverOff.at) }}.
+  </p>
   <form v-if="open === 'correct'" class="grid gap-3 border-t border-line pt-3" @submit.prevent="keep">
     <TextField v-model="text.name" label="What it is" :error="form.error('name')" />
     <label class="block"
@@ -68,6 +89,12 @@ const fields = ['name', 'count', 'thread', 'why'] as const;
     >
     <div v-if="item.fasteners" class="grid grid-cols-2 gap-3">
       <FigureField v-model="text.count" label="How many" :field="FIELDS.count" :error="form.error('count')" />
+      <label class="col-span-2 block"
+        ><span class="mb-1 block text-sm font-semibold">They hold</span
+        ><select v-model="text.joint" class="input">
+          <option v-for="joint in JOINT_PICKS" :key="joint.id" :value="joint.id">{{ joint.name }}</option>
+        </select></label
+      >
       <TextField v-model="text.thread" label="Thread" placeholder="M6×25" :error="form.error('thread')" />
     </div>
     <TextField v-model="text.tool" label="Tool" placeholder="10 mm" />

@@ -3,7 +3,7 @@ import { computed, useTemplateRef } from 'vue';
 import type { Job } from '../../../../core/job/index.ts';
 import { useKeys } from '../../../shell/keys.ts';
 import ChipField from './ChipField.vue';
-import { KINDS } from './kinds.ts';
+import { chipsOf } from './chips.ts';
 import { useStandingLine } from './useStandingLine.ts';
 
 /** Always ready under what came off: a sentence is read into chips to confirm or change, Enter takes it off. */
@@ -67,61 +67,13 @@ defineExpose({ focus: () => line.value?.focus() });
       <ul v-if="meant === null" class="things" aria-label="Read as">
         <li v-for="({ thing, text: shows, problem }, index) in things" :key="index" class="thing">
           <ChipField
-            label="what it is"
-            :state="thing.states.name ?? 'proposed'"
-            :model-value="shows('name')"
-            :error="problem('name')"
-            @update:model-value="change(index, 'name', $event)"
-          />
-          <ChipField
-            label="kind"
-            :state="thing.states.kind ?? 'proposed'"
-            :options="KINDS"
-            :model-value="shows('kind')"
-            @update:model-value="change(index, 'kind', $event)"
-          />
-          <template v-if="thing.item.fasteners">
-            <ChipField
-              label="how many"
-              numeric
-              :state="thing.states.count ?? 'proposed'"
-              placeholder="count"
-              :model-value="thing.states.count === 'wanted' ? '' : shows('count')"
-              :error="problem('count')"
-              @update:model-value="change(index, 'count', $event)"
-            />
-            <ChipField
-              label="thread"
-              :state="thing.states.thread ?? 'proposed'"
-              placeholder="M6×25"
-              :model-value="shows('thread')"
-              :error="problem('thread')"
-              @update:model-value="change(index, 'thread', $event)"
-            />
-          </template>
-          <ChipField
-            v-if="thing.item.tool || thing.item.fasteners"
-            label="tool"
-            :state="thing.states.tool ?? 'proposed'"
-            placeholder="10 mm"
-            :model-value="shows('tool')"
-            @update:model-value="change(index, 'tool', $event)"
-          />
-          <ChipField
-            v-if="thing.states.torque"
-            :label="thing.states.torque === 'wanted' ? 'torque · holds the engine' : 'torque'"
-            :state="thing.states.torque"
-            placeholder="figure later"
-            :model-value="shows('torque')"
-            :error="problem('torque')"
-            @update:model-value="change(index, 'torque', $event)"
-          />
-          <ChipField
-            label="lies"
-            :state="thing.states.place ?? 'proposed'"
-            placeholder="where it is"
-            :model-value="shows('place')"
-            @update:model-value="change(index, 'place', $event)"
+            v-for="chip in chipsOf(thing)"
+            :key="chip.field"
+            v-bind="chip.look"
+            :state="thing.states[chip.field] ?? 'proposed'"
+            :model-value="chip.field === 'count' && thing.states.count === 'wanted' ? '' : shows(chip.field)"
+            :error="problem(chip.field)"
+            @update:model-value="change(index, chip.field, $event)"
           />
           <div v-if="thing.opening" class="flex basis-full flex-wrap items-center gap-2">
             <span class="text-note"

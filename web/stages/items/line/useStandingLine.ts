@@ -13,7 +13,7 @@ import {
   type TypedThing,
 } from '../../../../core/job/index.ts';
 import { jointOfWords, lineParts, type LineThing, readLine } from '../../../../core/line/index.ts';
-import type { ItemKind } from '../../../../core/procedure/index.ts';
+import { type ItemKind, type Joint, jointOf } from '../../../../core/procedure/index.ts';
 import { useTypedDraft } from '../../../forms/typedDraft.ts';
 import { freshId, useJob } from '../../../stores/job.ts';
 import { useForm } from '../../useForm.ts';
@@ -139,6 +139,8 @@ function shown({ item, pocket, plug }: TypedThing, field: TypedField): string {
       return item.fasteners === null ? '' : String(item.fasteners.count);
     case 'thread':
       return item.fasteners?.thread ?? '';
+    case 'joint':
+      return jointOf(item);
     case 'tool':
       return item.tool;
     case 'torque':
@@ -159,9 +161,11 @@ function withChanges(said: LineThing, put: Changes): LineThing {
     kind: (put.kind as ItemKind | undefined) ?? said.kind,
     kindSaid: put.kind === undefined ? said.kindSaid : true,
     joint:
-      said.joint === null
-        ? null
-        : jointOfWords((put.name ?? said.name).toLowerCase(), (put.kind as ItemKind | undefined) ?? said.kind),
+      put.joint !== undefined
+        ? (put.joint as Joint)
+        : said.joint === null
+          ? null
+          : jointOfWords((put.name ?? said.name).toLowerCase(), (put.kind as ItemKind | undefined) ?? said.kind),
     count,
     thread: put.thread ?? said.thread,
     tool: put.tool ?? said.tool,
