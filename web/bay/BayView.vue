@@ -72,11 +72,11 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
         <p v-if="store.failed" class="mt-2 font-semibold text-alarm" role="alert">
           {{ store.failed }} <button type="button" class="link" @click="store.load()">Try again</button>
         </p>
-        <div v-if="store.loaded && lines.length === 0" class="mt-6 max-w-prose">
+        <div v-if="store.loaded && store.lines.length === 0" class="mt-6 max-w-prose">
           <p>No vehicle is in. Find one, or write down a new one, and open a job on it.</p>
           <RouterLink class="primary mt-4 inline-flex!" to="/vehicles">To the vehicles</RouterLink>
         </div>
-        <div v-else class="relative mt-8">
+        <div v-else class="relative mt-11">
           <div class="pointer-events-none absolute inset-0" aria-hidden="true">
             <div
               v-for="hour in hours"
@@ -131,7 +131,7 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
               </RouterLink>
             </li>
           </ul>
-          <section v-if="resting.length > 0" class="border-t border-line pt-3" aria-label="Put aside">
+          <section v-if="resting.length > 0" class="relative border-t border-line bg-paper pt-3" aria-label="Put aside">
             <h2 class="text-sm font-bold">Put aside</h2>
             <ul class="rows">
               <li v-for="{ job } in resting" :key="job.id">

@@ -83,6 +83,9 @@ describe('the Bay', () => {
     expect(read(wrapper.find('[aria-label="Put aside"]'))).toMatch(/AB a.*until .*20 May.*: ?seal on order/);
     expect(wrapper.findAll('[aria-label="Put aside"] li')).toHaveLength(1);
     expect(read(wrapper)).toContain('two vehicles in');
+    bay({ a: { bodies: [aside(null)] } });
+    freshShop();
+    expect(read(await show())).not.toContain('No vehicle is in');
   });
   it('counts what is off and held over all vehicles', async () => {
     bay({

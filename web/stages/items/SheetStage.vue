@@ -160,7 +160,7 @@ useKeys([
     <StandingLine
       v-if="job.status === 'open' && (way === 'strip' || adding)"
       ref="line"
-      class="mt-3 lg:sticky lg:bottom-0"
+      class="mt-3 lg:sticky lg:-bottom-4"
       :job="job"
       @taken="took"
     />
