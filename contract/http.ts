@@ -6,7 +6,8 @@ import type { AiringState, Safety, Substance } from '../core/clean/index.ts';
 import type { RecordedEvent, Stage } from '../core/job/index.ts';
 import type { WorkKind } from '../core/procedure/index.ts';
 import type { EngineFamily, Vehicle } from '../core/vehicle/index.ts';
-import { id, line, minor } from './primitives.ts';
+import { SHOP_FIGURES, type ShopValues } from '../core/figures/index.ts';
+import { id, isoTime, keysOf, line, minor, number } from './primitives.ts';
 
 /** What every failed request answers with. */
 export interface ErrorReply {
@@ -271,3 +272,15 @@ export interface ReturnLine {
 export type Change =
   | { readonly kind: 'job'; readonly id: string; readonly version: number }
   | { readonly kind: 'rows'; readonly list: string };
+
+/** What a shop says of one of its figures; null takes it back to what is usual. */
+export const figureBody = z.strictObject({
+  by: id,
+  value: number.nullable(),
+  source: line.trim().nullable(),
+});
+/** The figures of a shop as they are kept. */
+export const shopValues = z.partialRecord(
+  z.enum(keysOf(SHOP_FIGURES)),
+  z.strictObject({ value: number, source: line.nullable(), by: id, at: isoTime }),
+) satisfies z.ZodType<ShopValues>;

@@ -3,7 +3,17 @@ export type { AdapterLinkInfo, AdapterReading } from './adapter.ts';
 export { command } from './commands.ts';
 export type { SentCommand } from './commands.ts';
 export { exportedFact, factData } from './events.ts';
-export { auditQuery, person, personInput, searchQuery, settings, itemQuery, sinceQuery } from './http.ts';
+export {
+  auditQuery,
+  figureBody,
+  person,
+  personInput,
+  searchQuery,
+  settings,
+  shopValues,
+  itemQuery,
+  sinceQuery,
+} from './http.ts';
 export type {
   AirReply,
   AuditLine,
@@ -82,5 +92,5 @@ export type {
 } from './stock.ts';
 export { transfer, TRANSFER_FORMAT, TRANSFER_VERSION } from './transfer.ts';
 export type { Transfer } from './transfer.ts';
-export { family, familyInput, lifeInput, unitInput, vehicle, vehicleInput } from './vehicle.ts';
+export { family, familyInput, lifeInput, unitInput, vehicle, vehicleInput, vehicleMerge } from './vehicle.ts';
 export type { FamilyInput, FamilyRow, LifeInput, UnitFile, UnitInput, VehicleInput } from './vehicle.ts';

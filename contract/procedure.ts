@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { INHIBITORS } from '../core/coolant/index.ts';
 import {
   ITEM_KINDS,
   JOINTS,
@@ -13,6 +12,7 @@ import type { Calendar, Tool } from '../core/prepare/index.ts';
 import type { Constraint } from '../core/refit/index.ts';
 import { CONDITIONS, PROOF_STRESS, STRENGTHS, type TorqueSpec, type Wrench } from '../core/torque/index.ts';
 import { count, id, isoDay, keysOf, line, number, paragraph, unitKind } from './primitives.ts';
+import { coolantFilling } from './vehicle.ts';
 
 const positive = number.positive('Expected more than zero.');
 
@@ -105,13 +105,9 @@ export const procedure = z.strictObject({
   openings: z.array(procedureOpening).max(200),
   constraints: z.array(constraint).max(4000),
   needs: z.array(need).max(200),
-  coolant: z
-    .strictObject({
+  coolant: coolantFilling
+    .extend({
       capacityL: positive,
-      glycol: z.enum(['ethylene', 'propylene']),
-      concentration: number.min(0).max(1),
-      bleedPoint: line,
-      inhibitor: z.enum(keysOf(INHIBITORS)).optional(),
       losses: z
         .array(z.strictObject({ itemId: id, litres: number.min(0).max(40) }))
         .max(40)

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { NamedTypes } from '../core/job/index.ts';
 import type { Shape, ShapeNode, TypeOf } from '../core/shape/index.ts';
-import { id, isoDay, line, meterReading, number, quantity } from './primitives.ts';
+import { id, isoDay, isoTime, line, meterReading, number, quantity } from './primitives.ts';
 import { beforeConstraint, need, procedure, procedureItem, procedureOpening } from './procedure.ts';
 import { recipe } from './run.ts';
 import type { Same } from './same.ts';
@@ -39,6 +39,8 @@ function parserOf(node: ShapeNode): z.ZodType {
       return z.union([id, z.literal('')]);
     case 'day':
       return isoDay;
+    case 'time':
+      return isoTime;
     case 'picture-hash':
       return hash;
     case 'flag':

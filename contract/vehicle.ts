@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { INHIBITORS } from '../core/coolant/index.ts';
 import { RUBBERS } from '../core/rebuild/index.ts';
 import {
   type EngineFamily,
@@ -33,6 +34,15 @@ const fittedUnit = z.strictObject({
   features: variantFeatures.optional(),
 });
 
+/** What a cooling system holds. */
+export const coolantFilling = z.strictObject({
+  capacityL: number.min(0.1, 'Expected 0.1 to 60 L.').max(60, 'Expected 0.1 to 60 L.'),
+  glycol: z.enum(['ethylene', 'propylene']),
+  concentration: number.min(0).max(1),
+  bleedPoint: line,
+  inhibitor: z.enum(keysOf(INHIBITORS)).optional(),
+});
+
 /** What a person types about a vehicle; its id and last reading are the store's. */
 export const vehicleInput = z.strictObject({
   plate: line.trim().min(1, 'A plate, or what is painted on it.'),
@@ -52,9 +62,14 @@ export const vehicleInput = z.strictObject({
   familyId: id.nullable().optional(),
   knownSince: isoDay.nullable().optional(),
   use: z.enum(keysOf(VEHICLE_USES)).optional(),
+  computer: line.trim().optional(),
+  coolant: coolantFilling.optional(),
 });
 /** The type of {@link vehicleInput}. */
 export type VehicleInput = z.infer<typeof vehicleInput>;
+
+/** Two entries of the list are one vehicle. */
+export const vehicleMerge = z.strictObject({ by: id, into: id, why: line.trim().min(1, 'Why are they one?') });
 
 /** A vehicle as stored. */
 export const vehicle = vehicleInput.extend({ id, lastReading: meterReading.nullable() }) satisfies z.ZodType<Vehicle>;
@@ -110,6 +125,7 @@ export const familyInput = z.strictObject({
     ringShore: figure.optional(),
   }),
   notes: paragraph,
+  computers: z.array(line.trim()).max(40, 'Expected at most 40 variants.').optional(),
 });
 /** The type of {@link familyInput}. */
 export type FamilyInput = z.infer<typeof familyInput>;

@@ -6,15 +6,19 @@ import {
   type Context,
   decide,
   evolve,
+  FACTS,
+  fixesOf,
   type Job,
   jobLocks,
   jobMayStart,
   jobPlan,
   jobTally,
+  type LoggedFact,
+  nameOfEntry,
   NO_CONTEXT,
-  stateBefore,
   type RecordedEvent,
   replay,
+  stateBefore,
 } from '../core/job/index.ts';
 import type { Procedure } from '../core/procedure/index.ts';
 import { cableProcedure } from './procedures/cable.ts';
@@ -67,6 +71,15 @@ class Play {
   }
 }
 
+/** An entry that can be struck, picked by a number; one that is not there where none can. */
+function strikable(job: Job, choice: number): { command: string; kind: string; nth: number } {
+  const all: LoggedFact[] = [];
+  for (let step = job.history; step !== null; step = step.earlier)
+    if (fixesOf(FACTS.get(step.fact.type)!) !== 'none') all.push(step.fact);
+  const entry = all[Math.floor(choice / 40) % Math.max(1, all.length)];
+  return entry === undefined ? { command: 'none', kind: 'note-made', nth: 0 } : nameOfEntry(job, entry);
+}
+
 /** What a person might do next, picked by one number; many are refused. */
 function move(job: Job, choice: number, index: number): CommandBody {
   const item = job.items[Math.floor(choice / 20) % job.items.length]!;
@@ -115,6 +128,8 @@ function move(job: Job, choice: number, index: number): CommandBody {
       type: 'undo',
       data: { expected: (job.undo?.label.startsWith('Procedure') ? undefined : job.undo?.commandId) ?? 'none' },
     },
+    { type: 'redo', data: { expected: job.redo?.by ?? 'none' } },
+    { type: 'strike-entry', data: { ...strikable(job, choice), why: 'wrong' } },
     { type: 'leave-off-item', data: { itemId, reason: 'missing' } },
     { type: 'place-object', data: { id: `rag${index}`, what: 'rag', where: 'duct' } },
     { type: 'drop-object', data: { id: `nut${index}`, what: 'nut', where: 'plenum' } },
@@ -158,6 +173,9 @@ const given = ({
   people: ______,
   hands: _______,
   trail: ________,
+  // What was taken back can be done again, and cautions read since stay among the entries.
+  redo: _________,
+  history: __________,
   ...rest
 }: Job): unknown => rest;
 
@@ -229,6 +247,10 @@ describe('laws of a job', () => {
             game.send({ type: 'undo', data: { expected: undo.commandId } });
             expect(given(game.now)).toEqual({ ...(given(stateBefore(undo)) as object), cautions: before.cautions });
             checkTally(game.now);
+            // Done again it is as if it had never been taken back.
+            game.send({ type: 'redo', data: { expected: game.now.redo!.by } });
+            expect(given(game.now)).toEqual(given(before));
+            expect(game.now.undo?.commandId).toBe(undo.commandId);
           }
           // What went on against the order must come off again first: the plan says so, and is not carried out here.
           if (game.now.brokenOrders.length === 0) carryOut(game);

@@ -331,7 +331,7 @@ test('a lead changes what is known; a bad change is refused and stays on the pag
   await button(page, 'What it would do to past jobs').click();
   await expect(page.getByText(/of the last \d+ jobs would be led by another cause/i)).toBeVisible();
   await button(page, /Keep as version 2/).click();
-  await expect(page.getByRole('heading', { name: 'Knowledge 2' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Causes and signs, version 2' })).toBeVisible();
   expect(workshop.rows('SELECT version, person FROM knowledge ORDER BY version')).toEqual([
     { version: 1, person: '' },
     { version: 2, person: 'isla' },
@@ -371,7 +371,7 @@ test('words: what can be read two ways is asked back, and what was not understoo
   await page.getByLabel('What was changed, and why').fill('how the island speaks');
   await button(page, 'What it would do to past jobs').click();
   await button(page, /Keep as version 2/).click();
-  await expect(page.getByRole('heading', { name: 'Knowledge 2' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Causes and signs, version 2' })).toBeVisible();
   await workshop.open(page, '/vehicles/van3/new-job', 'isla');
   await page.getByLabel('What does the owner say?').fill(says);
   await page.getByLabel('Odometer, km').fill('92 600');

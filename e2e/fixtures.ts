@@ -101,7 +101,10 @@ export const test = base.extend<{ workshop: Workshop; empty: boolean }>({
         server = await launch(file, Number(new URL(address).port));
       },
       open: async (page, path, person = 'tomas') => {
-        await page.addInitScript((chosen) => localStorage.setItem('unhurried-wrench.person', chosen), person);
+        await page.addInitScript((chosen) => {
+          localStorage.setItem('unhurried-wrench.person', chosen);
+          localStorage.setItem('unhurried-wrench.hints', 'all');
+        }, person);
         await page.goto(address + path);
       },
     });

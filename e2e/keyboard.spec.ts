@@ -102,3 +102,47 @@ test('keys show on their sheet, rest while typing, and go places', async ({ page
   await page.keyboard.press('s');
   await expect(page.getByRole('heading', { name: 'Stock' })).toBeVisible();
 });
+
+test('the next step is within ten Tabs of the start of the page', async ({ page, workshop }) => {
+  await workshop.open(page, '/jobs/job-230/refit');
+  await expect(page.getByTestId('act')).toBeVisible();
+  let presses = 0;
+  for (; presses < 9; presses += 1) {
+    await page.keyboard.press('Tab');
+    if (await page.evaluate(() => document.activeElement?.textContent?.includes('To the next step') ?? false)) break;
+  }
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('act')).toBeFocused();
+  // The stages are one stop of the Tabs; left and right go along them.
+  await page.getByRole('link', { name: /^Refit/ }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('link', { name: /^Coolant/ })).toBeFocused();
+});
+
+test('zoomed twice, refit still shows five rows and hands busy its figure', async ({ page, workshop }) => {
+  await page.setViewportSize({ width: 640, height: 400 });
+  await workshop.open(page, '/jobs/job-230/refit');
+  const tags = page.getByRole('list', { name: 'Goes back, read from the foot upward' }).getByRole('button');
+  await expect(tags.first()).toBeVisible();
+  const seen = await page.evaluate(async () => {
+    const list = document.querySelector('ol[aria-label^="Goes back"]')!;
+    list.scrollIntoView({ block: 'start' });
+    await new Promise((painted) => requestAnimationFrame(() => requestAnimationFrame(painted)));
+    const bar = document.querySelector('.sticky.bottom-0')?.getBoundingClientRect().top ?? innerHeight;
+    return [...list.querySelectorAll('button')].filter((tag) => {
+      const { top, bottom } = tag.getBoundingClientRect();
+      const head = document.querySelector('nav[aria-label="Places"]')!.getBoundingClientRect().bottom;
+      return top >= head - 1 && bottom <= bar + 1;
+    }).length;
+  });
+  expect(seen).toBeGreaterThanOrEqual(5);
+  for (const size of [
+    { width: 640, height: 400 },
+    { width: 844, height: 390 },
+  ]) {
+    await page.setViewportSize(size);
+    await page.goto(`${workshop.address}/jobs/job-230/hands/refit`);
+    for (const words of ['Flange bolt 4, lower left', '75', 'Done'])
+      await expect(page.getByText(words, { exact: true }).first()).toBeInViewport({ ratio: 1 });
+  }
+});

@@ -226,6 +226,7 @@ try {
     await context.addInitScript(
       ([chosen, person]) => {
         localStorage.setItem('unhurried-wrench.person', person);
+        localStorage.setItem('unhurried-wrench.hints', 'all');
         localStorage.setItem('unhurried-wrench.theme', chosen);
       },
       [theme, view.person ?? 'tomas'],

@@ -7,6 +7,7 @@ import type { Database } from 'better-sqlite3';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { factData } from '../contract/index.ts';
 import { isCurrent } from '../core/job/index.ts';
+import { besideMetric } from '../core/quantity/index.ts';
 import { createServices, type Services } from './services.ts';
 import { openStore } from './store/open.ts';
 import { NOW } from './testing/harness.ts';
@@ -26,7 +27,11 @@ interface Meant {
 interface Said {
   readonly sheet: {
     readonly identity: readonly { readonly label: string }[];
-    readonly sections: readonly { readonly title: string; readonly empty: string }[];
+    readonly sections: readonly {
+      readonly title: string;
+      readonly empty: string;
+      readonly rows: readonly { readonly label: string; readonly value: string; readonly note: string }[];
+    }[];
   };
 }
 
@@ -95,6 +100,29 @@ const HELD_MORE: Meant = {
   },
 };
 
+const NEW_SHEET: Meant = {
+  why: 'what was put right has a heading of its own, the customer is called so, and metric stands beside what was entered otherwise',
+  now: (said) => ({
+    ...said,
+    sheet: {
+      ...said.sheet,
+      identity: said.sheet.identity.map((row) => (row.label === 'Owner' ? { ...row, label: 'Customer' } : row)),
+      sections: said.sheet.sections.flatMap((section) => {
+        const put = { title: 'Put right', rows: [], empty: 'Nothing was put right afterwards.' };
+        const rows = section.rows.map((row) =>
+          section.title === 'Fasteners' ? { ...row, value: metricBeside(row.value) } : row,
+        );
+        return section.title === 'Left over or unusual' ? [put, { ...section, rows }] : [{ ...section, rows }];
+      }),
+    },
+  }),
+};
+/** Torques as they were entered, each with its newton metres; what the wrench showed stands alone. */
+const metricBeside = (words: string): string =>
+  words.replace(/(?<!wrench at )\b(\d+(?:\.\d+)?) in·lb/g, (_, figure: string) =>
+    besideMetric({ value: Number(figure), unit: 'in·lb', text: figure }),
+  );
+
 const MEANT: Readonly<Record<string, readonly Meant[]>> = {
   '0.1.0': [
     {
@@ -112,12 +140,14 @@ const MEANT: Readonly<Record<string, readonly Meant[]>> = {
     YEARS,
     FREEZES,
     HELD_MORE,
+    NEW_SHEET,
   ],
-  '0.2.0': [YEARS, FREEZES, HELD_MORE],
-  '0.3.0': [HELD_MORE],
-  '0.4.0': [HELD_MORE],
-  '0.5.0': [HELD_MORE],
-  '0.6.0': [HELD_MORE],
+  '0.2.0': [YEARS, FREEZES, HELD_MORE, NEW_SHEET],
+  '0.3.0': [HELD_MORE, NEW_SHEET],
+  '0.4.0': [HELD_MORE, NEW_SHEET],
+  '0.5.0': [HELD_MORE, NEW_SHEET],
+  '0.6.0': [HELD_MORE, NEW_SHEET],
+  '0.7.0': [],
 };
 
 /** Those that hold facts of earlier versions. A version that changes a fact adds the ones before it. */

@@ -138,7 +138,11 @@ describe('what the shop says of itself', () => {
   it('counts in a currency whose decimals are those of the amounts it keeps', async () => {
     const refused = await put({ currency: 'JPY' }).expect(400);
     expect(refused.body.error.fields['settings.currency']).toMatch(/2 decimals of cr; JPY has 0/);
-    expect((await put({ currency: 'NOK' }).expect(200)).body.currency).toBe('NOK');
+    // As many decimals, but other money: what is recorded is asked about first.
+    expect((await put({ currency: 'NOK' }).expect(409)).body.error.code).toBe('money-recorded');
+    const told = { ...server.services.settings.shop(), currency: 'NOK' };
+    const stands = { by: 'isla', settings: told, sameFigures: true };
+    expect((await server.http.put('/api/settings').send(stands).expect(200)).body.currency).toBe('NOK');
     const fresh = await harness({ empty: true });
     await fresh.http
       .put('/api/shop')

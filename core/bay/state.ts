@@ -93,6 +93,6 @@ function byStage(job: Job): Step {
     case 'hand-over':
       return step('Hand over', MINUTES.handOver, 2);
     default:
-      return step(stageGaps(job, stage)[0] ?? 'Go on', MINUTES.check, 3);
+      return step(stageGaps(job, stage)[0]?.words ?? 'Go on', MINUTES.check, 3);
   }
 }

@@ -5,7 +5,7 @@ export type { Airing, AiringState, AirState, BayAir, Release } from './bayAir.ts
 export { canUse } from './can.ts';
 export type { CanUse } from './can.ts';
 export { BATH_MINUTES, FORM_SURFACES, isBody, MASKS, methodFor, soakMinutes, UNIT_FORMS } from './method.ts';
-export type { CleaningMethod, Mask, MethodFindings, MethodPass, UnitForm } from './method.ts';
+export type { CleaningMethod, Mask, MethodFindings, MethodPass, UnitForm, SoakFigures } from './method.ts';
 export { isClean, nextPass, PASS_KINDS, passName, placeInRound, WET_ROUNDS } from './passes.ts';
 export type { PassKind, Rounds, Seen } from './passes.ts';
 export { SAFETY } from './safety.ts';

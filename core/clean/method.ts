@@ -105,6 +105,26 @@ export const soakMinutes = (form: UnitForm, grade: number | null): number =>
 /** Minutes in a bath, and to dry after rinsing; shop conventions. */
 export const BATH_MINUTES = { 'alkaline-detergent': 10, 'oxalic-acid-bath': 8, drying: 30 } as const;
 
+/** What a shop has instead: a soak at grade 2, minutes, other grades in proportion; a detergent bath; drying after it. */
+export interface SoakFigures {
+  readonly body: number;
+  readonly valve: number;
+  readonly bath: number;
+  readonly drying: number;
+}
+const USUAL_SOAKS: SoakFigures = {
+  body: soakMinutes('cable', 2),
+  valve: soakMinutes('rotary-valve', 2),
+  bath: BATH_MINUTES['alkaline-detergent'],
+  drying: BATH_MINUTES.drying,
+};
+
+/** A soak as the shop has it: the usual of the grade, longer or shorter by what it says of grade 2. */
+const soakHere = (form: UnitForm, grade: number | null, said: SoakFigures): number => {
+  const of = isBody(form) ? 'body' : 'valve';
+  return Math.max(1, Math.round((soakMinutes(form, grade) * said[of]) / USUAL_SOAKS[of]));
+};
+
 const pass = (kind: PassKind, why: string, given: Partial<Omit<MethodPass, 'kind' | 'why'>> = {}): MethodPass => ({
   kind,
   words: PASS_KINDS[kind],
@@ -133,15 +153,21 @@ function substanceFor(form: UnitForm, rule: string | undefined): { substance: Su
  * bodies and actuators are wiped nearly dry; a bath is for a fully stripped body of bare metal and only where the house
  * wants it; a scraper only on heavy coke, bare metal, where the house allows it.
  * @param rules the house's answers; `substance` and `tool` are looked at
+ * @param said how long things lie wet in this shop
  */
-export function methodFor(form: UnitForm, findings: MethodFindings, rules: HouseRules): CleaningMethod {
+export function methodFor(
+  form: UnitForm,
+  findings: MethodFindings,
+  rules: HouseRules,
+  said: SoakFigures = USUAL_SOAKS,
+): CleaningMethod {
   const masks = MASKS[form];
   const protect = pass('protect', masks.map(({ what, with: cover }) => `${what.toLowerCase()}: ${cover}`).join('; '));
   const dry = pass('dry', 'wet grease and wet pins are the next fault', { minutes: 10 });
   if (form === 'electronic' || form === 'actuator') return nearlyDry(form, protect, dry, masks);
   const bare = FORM_SURFACES[form][0] === 'bare-aluminium';
   if (rules.substance === 'bath' && bare && isBody(form)) {
-    if (findings.fullyStripped && form === 'cable') return bath(protect, dry, masks);
+    if (findings.fullyStripped && form === 'cable') return bath(protect, dry, masks, said);
     return wet(
       form,
       findings,
@@ -153,9 +179,10 @@ export function methodFor(form: UnitForm, findings: MethodFindings, rules: House
       },
       rules,
       masks,
+      said,
     );
   }
-  return wet(form, findings, protect, dry, substanceFor(form, rules.substance), rules, masks);
+  return wet(form, findings, protect, dry, substanceFor(form, rules.substance), rules, masks, said);
 }
 
 function nearlyDry(form: UnitForm, protect: MethodPass, dry: MethodPass, masks: readonly Mask[]): CleaningMethod {
@@ -175,7 +202,7 @@ function nearlyDry(form: UnitForm, protect: MethodPass, dry: MethodPass, masks: 
   };
 }
 
-function bath(protect: MethodPass, dry: MethodPass, masks: readonly Mask[]): CleaningMethod {
+function bath(protect: MethodPass, dry: MethodPass, masks: readonly Mask[], said: SoakFigures): CleaningMethod {
   return {
     masks,
     passes: [
@@ -183,11 +210,11 @@ function bath(protect: MethodPass, dry: MethodPass, masks: readonly Mask[]): Cle
       pass('bath', 'mild and watched', {
         substance: 'alkaline-detergent',
         how: 'bath',
-        minutes: BATH_MINUTES['alkaline-detergent'],
+        minutes: said.bath,
       }),
       pass('brush', 'soft, under the surface'),
       pass('rinse', 'with clean water, twice'),
-      { ...dry, minutes: BATH_MINUTES.drying, why: 'warm air; water in a bearing rusts' },
+      { ...dry, minutes: said.drying, why: 'warm air; water in a bearing rusts' },
     ],
     rounds: { round: ['bath', 'brush'], end: ['rinse', 'dry'] },
     words: 'Bath: stripped to bare metal, mild and watched, rinsed twice.',
@@ -203,6 +230,7 @@ function wet(
   { substance, rule }: { substance: Substance; rule: string },
   rules: HouseRules,
   masks: readonly Mask[],
+  said: SoakFigures,
 ): CleaningMethod {
   const scrape = form === 'diesel-flap' && rules.tool === 'scraper' && grade === 4;
   const tool = scrape
@@ -213,7 +241,7 @@ function wet(
     passes: [
       protect,
       pass('wet', isBody(form) ? 'bearing sides up and dry' : 'port down, motor up', { substance, how: 'spray' }),
-      pass('soak', 'time does the work', { substance, how: 'soak', minutes: soakMinutes(form, grade) }),
+      pass('soak', 'time does the work', { substance, how: 'soak', minutes: soakHere(form, grade, said) }),
       tool,
       pass('wipe', 'until the cloth stays clean'),
       dry,

@@ -9,6 +9,7 @@ export {
   volumeFraction,
   WATER_DENSITY,
 } from './glycol.ts';
+export type { CoolantFilling } from './filling.ts';
 export type { FreezePoint, Glycol } from './glycol.ts';
 export { mix } from './mix.ts';
 export type { CoolantChange, CoolantState } from './mix.ts';

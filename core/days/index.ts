@@ -1,3 +1,4 @@
+export { readClock } from './clock.ts';
 export { addDays, addMonths, daysBetween, isDay, lastOfMonth, weekdayOf } from './day.ts';
 export { sayDate, sayDay, sayDayOf, sayNearDay, sayNearTime, sayTime, sayWeekday } from './say.ts';
 export {

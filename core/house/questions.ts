@@ -138,6 +138,15 @@ export const HOUSE_QUESTIONS: readonly HouseQuestion[] = [
       school('tape', 'Thread tape', 'Today; shreds can go inwards.'),
     ],
   },
+  {
+    id: 'grease',
+    question: 'Which grease do rings go in with, where several suit?',
+    schools: [
+      school('silicone-grease', 'Silicone grease', 'Suits most rubbers, not silicone; keeps paint from holding.'),
+      school('petroleum-jelly', 'Petroleum jelly', 'On every bench; swells EPDM.'),
+      school('clean-oil', 'A film of clean oil', 'Always at hand; gone after the first summer.'),
+    ],
+  },
 ];
 
 /** The shop's answers, question id → school id. A question without an answer has no rule. */

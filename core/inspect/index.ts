@@ -2,7 +2,7 @@ export { objections } from './conclude.ts';
 export type { Judged, Objection } from './conclude.ts';
 export { isPointProblem, judgePoint, limitOf, typedAt } from './judge.ts';
 export type { PointInput } from './judge.ts';
-export { LIGHT_NAMES, LIGHT_SECTORS, readLight } from './light.ts';
+export { LIGHT_NAMES, LIGHT_SECTORS, LIGHT_SHAPE, readLight } from './light.ts';
 export type { LightMark, LightResult } from './light.ts';
 export { coilAt20, COPPER_PER_K } from './ohms.ts';
 export { cleaningPoint, GRADE_LOOKS, GRADES, pointName, pointOf, POINTS, pointsFor } from './points.ts';

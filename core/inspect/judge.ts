@@ -109,9 +109,15 @@ export interface PointInput {
 
 /**
  * Judges what was entered against its limit, with reason and consequence.
+ * @param shape from which on uneven light is a shape of the plate or bore, 0 to 1
  * @returns a result, or which field is wrong and what would be right
  */
-export function judgePoint(point: InspectPoint, input: PointInput, limit: Limit | null): PointResult | PointProblem {
+export function judgePoint(
+  point: InspectPoint,
+  input: PointInput,
+  limit: Limit | null,
+  shape?: number,
+): PointResult | PointProblem {
   const { entry } = point;
   switch (entry.kind) {
     case 'grade': {
@@ -124,11 +130,11 @@ export function judgePoint(point: InspectPoint, input: PointInput, limit: Limit 
     case 'light': {
       if (input.marks.length !== 12 || input.marks.some((mark) => mark < 0 || mark > 2 || !Number.isInteger(mark)))
         return { field: 0, message: 'Mark all twelve sectors: none, thin or wide.' };
-      const light = readLight(input.marks);
-      const shape = light.verdict === 'one-sided' || light.verdict === 'two-sided';
+      const light = readLight(input.marks, shape);
+      const shaped = light.verdict === 'one-sided' || light.verdict === 'two-sided';
       const verdict: PointVerdict = light.even ? 'good' : light.verdict === 'patchy' ? 'watch' : 'bad';
-      const cure: Cure | null = light.even ? null : shape ? 'replace' : light.verdict === 'wide' ? 'rebuild' : 'clean';
-      const outcome = light.even ? 'even' : light.verdict === 'blocked' ? 'blocked' : shape ? 'uneven' : null;
+      const cure: Cure | null = light.even ? null : shaped ? 'replace' : light.verdict === 'wide' ? 'rebuild' : 'clean';
+      const outcome = light.even ? 'even' : light.verdict === 'blocked' ? 'blocked' : shaped ? 'uneven' : null;
       return { ...result(point, verdict, null, null, light.words), cure, outcome };
     }
     case 'choice': {

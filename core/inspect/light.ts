@@ -18,7 +18,7 @@ export interface LightResult {
 }
 
 /** Above this share of the mean a harmonic is a shape and no longer noise of the eye. Shop convention. */
-const SHAPE = 0.45;
+export const LIGHT_SHAPE = 0.45;
 
 /** Amplitude and phase of one harmonic of the ring, against the mean. */
 function harmonic(marks: readonly number[], order: number): { size: number; angle: number } {
@@ -38,9 +38,10 @@ function harmonic(marks: readonly number[], order: number): { size: number; angl
  * low). Wide on one side: plate bent or body warped. Wide on two opposite sides: bore out of round, or plate tilted on
  * its shaft. The ring is split into its first and second harmonic, as any round part is judged for runout and ovality.
  * @param marks twelve, 0 none, 1 thin, 2 wide
+ * @param shape what a shop has instead of {@link LIGHT_SHAPE}, 0 to 1
  * @throws RangeError for another number of sectors or another mark
  */
-export function readLight(marks: readonly number[]): LightResult {
+export function readLight(marks: readonly number[], shape = LIGHT_SHAPE): LightResult {
   if (marks.length !== LIGHT_SECTORS) throw new RangeError(`Expected ${LIGHT_SECTORS} sectors, got ${marks.length}.`);
   const wrong = marks.find((mark) => mark !== 0 && mark !== 1 && mark !== 2);
   if (wrong !== undefined) throw new RangeError(`Expected none, thin or wide (0, 1, 2), got ${wrong}.`);
@@ -60,9 +61,9 @@ export function readLight(marks: readonly number[]): LightResult {
   if (dark === marks.length)
     return result('blocked', 'No light at all: deposit seals the gap, or the plate is not on its stop.');
   if (wide === marks.length) return result('wide', 'Wide all round: the plate does not close, or the stop was turned.');
-  if (first.size >= SHAPE && wide > 0)
+  if (first.size >= shape && wide > 0)
     return result('one-sided', `Wide at ${hour} o’clock, closed opposite: plate bent or body warped.`);
-  if (second.size >= SHAPE && wide > 0)
+  if (second.size >= shape && wide > 0)
     return result('two-sided', 'Wide on two opposite sides: bore out of round, or the plate tilted on its shaft.');
   if (dark === 0 && wide <= 2) return result('even', 'Thin and even all round, as it should be.');
   return result(

@@ -64,6 +64,7 @@ export const BOUNDS: Readonly<Record<string, Bound>> = {
   columns: within(1, 100),
   pass: within(1, 20),
   grade: within(0, 10),
+  capacityL: within(0, 1000),
   nm: within(0, 5000),
   angleDeg: within(-3600, 3600),
   lowNm: within(0, 5000),

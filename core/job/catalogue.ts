@@ -8,6 +8,7 @@ import { COOLANT } from './coolant/subject.ts';
 import { DIAGNOSIS } from './diagnosis/subject.ts';
 import { CUSTODY } from './custody/subject.ts';
 import type { AnyFact, MadeFact } from './fact.ts';
+import { ENTRIES } from './entries/subject.ts';
 import { HANDOVER } from './handover/subject.ts';
 import { INSPECTION } from './inspection/subject.ts';
 import type { Job } from './job.ts';
@@ -47,6 +48,7 @@ const SUBJECTS = [
   HANDOVER,
   CUSTODY,
   NOTES,
+  ENTRIES,
   UNDO,
 ] as const;
 

@@ -1,4 +1,5 @@
 import type { Knowledge, OptionId } from '../diagnose/index.ts';
+import type { ShopValues } from '../figures/index.ts';
 import type { HouseRules } from '../house/index.ts';
 import type { Procedure } from '../procedure/index.ts';
 import type { Measures } from '../quantity/index.ts';
@@ -39,6 +40,8 @@ export interface Context {
   readonly knowledge: Knowledge | null;
   readonly family: EngineFamily | null;
   readonly rules: HouseRules;
+  /** The figures of the trade that the shop has set. */
+  readonly figures: ShopValues;
   /** Which gallon the shop means; null until it has been asked. */
   readonly measures: Measures;
   /** What this shop did to the vehicle before, newest first. */
@@ -61,6 +64,7 @@ export const NO_CONTEXT: Context = {
   knowledge: null,
   family: null,
   rules: {},
+  figures: {},
   measures: null,
   earlier: [],
   comeback: { km: 5000, h: 50, days: 90 },
@@ -83,6 +87,7 @@ export interface Asks {
   /** The family of the job's vehicle, or of the vehicle that is asked for. */
   readonly family?: true;
   readonly rules?: true;
+  readonly figures?: true;
   readonly measures?: true;
   /** Earlier jobs of a vehicle by its id. */
   readonly earlier?: string;

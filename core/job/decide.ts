@@ -1,8 +1,9 @@
-import { COMMANDS, type Command, type CommandBody } from './catalogue.ts';
+import { COMMANDS, type Command, type CommandBody, type CommandData, FACTS } from './catalogue.ts';
 import type { AnyCommand } from './command.ts';
 import { decideOpening } from './complaint/opening.ts';
 import type { Asks, Context } from './context.ts';
 import { type Decision, refuse } from './decision.ts';
+import { decideCorrection, decideMove, decideStrike } from './entries/deciding.ts';
 import type { Job } from './job.ts';
 
 const declared = (type: string): AnyCommand => {
@@ -14,6 +15,8 @@ const declared = (type: string): AnyCommand => {
 /** What must be fetched before a command can be decided: declared beside its `decide`. */
 export function asksOf({ type, data }: CommandBody): Asks {
   const { asks, may } = declared(type);
+  // An entry that is said anew is judged by the command that said it first, by all that this one asks for.
+  if (type === 'correct-entry') return asksAnew(data);
   const asked = asks?.(data as never) ?? {};
   return may === undefined ? asked : { ...asked, role: true };
 }
@@ -36,5 +39,20 @@ export function decide(job: Job | null, command: CommandBody | Command, context:
   const answers = context.alone || (context.role !== null && (may?.roles.includes(context.role) ?? true));
   if (may !== undefined && (may.when?.(data) ?? true) && !answers)
     return refuse('lead-only', may.words, 'Ask the lead to look and to enter it under their own name.');
-  return decideIt(job, data, context, 'at' in command ? command.at : null);
+  const at = 'at' in command ? command.at : null;
+  switch (command.type) {
+    case 'strike-entry':
+      return decideStrike(job, command.data);
+    case 'correct-entry':
+      return decideCorrection(job, command.data, (state, body) => decide(state, body, context));
+    case 'move-entry':
+      return decideMove(job, command.data, at);
+    default:
+      return decideIt(job, data, context, at);
+  }
+}
+
+function asksAnew({ kind }: CommandData['correct-entry']): Asks {
+  const anew = FACTS.get(kind)?.putRight?.anew;
+  return anew === undefined ? {} : asksOf({ type: anew.command, data: {} } as CommandBody);
 }

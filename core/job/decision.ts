@@ -1,4 +1,5 @@
 import type { MadeFact } from './fact.ts';
+import type { WhereTo } from './whereTo.ts';
 
 /** Why a command is not taken, and what would make it possible. */
 export interface Refusal {
@@ -9,6 +10,8 @@ export interface Refusal {
   readonly wouldHelp: string;
   /** The field of the command's data that is wrong, when one is. */
   readonly field: string | null;
+  /** Where what is in the way is put right; left out where that is here, or nowhere in the job. */
+  readonly at?: WhereTo;
 }
 
 /** The facts a command leads to, or why it leads to none. */
@@ -18,12 +21,13 @@ export type Decision = { readonly ok: true; readonly events: readonly MadeFact[]
 export const accept = (...events: readonly MadeFact[]): Decision => ({ ok: true, events });
 
 /** Does not take it: the state is not right for it. */
-export const refuse = (code: string, message: string, wouldHelp = ''): Refusal => ({
+export const refuse = (code: string, message: string, wouldHelp = '', at?: WhereTo): Refusal => ({
   ok: false,
   code,
   message,
   wouldHelp,
   field: null,
+  ...(at && { at }),
 });
 
 /** Does not take it: a field holds something that cannot be right. */

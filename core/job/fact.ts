@@ -47,10 +47,31 @@ export interface FactSpec<S extends Shape<unknown>> {
   readonly about?: (data: TypeOf<S>, job: Job) => string | null;
   /** Which way the item was going; left out when the time spent belongs to neither. */
   readonly way?: 'off' | 'back';
-  /**
-   * What stands on it: ids of records that would lose their ground were it struck or corrected. Left out: nothing does.
-   */
-  readonly dependents?: (data: TypeOf<S>, job: Job) => readonly string[];
+  /** How its entry is put right where it stands; left out: by undo, or in a way of its own subject. */
+  readonly putRight?: PutRight<TypeOf<S>>;
+}
+
+/** A field of an entry that can be put right in words. */
+export interface CorrectedField {
+  readonly label: string;
+  /** What each choice is called; for a field that is picked. */
+  readonly choices?: Readonly<Record<string, string>>;
+  /** In minor units of the shop's currency. */
+  readonly money?: true;
+  /** The field of the command that keeps it as it was typed. */
+  readonly typedInto?: string;
+}
+
+/** How an entry is put right. It can always be struck. */
+export interface PutRight<D> {
+  /** The command that says it anew; left out: it is struck and entered again in its own place. */
+  readonly anew?: {
+    readonly command: string;
+    /** What the command would hold to say the same again. */
+    readonly from: (data: D) => Readonly<Record<string, unknown>>;
+    /** The fields of the command that a person may put right. */
+    readonly fields: Readonly<Record<string, CorrectedField>>;
+  };
 }
 
 /** A declared fact. */
@@ -74,7 +95,7 @@ export interface AnyFact {
   readonly undo?: UndoWay;
   readonly about?: (data: never, job: Job) => string | null;
   readonly way?: 'off' | 'back';
-  readonly dependents?: (data: never, job: Job) => readonly string[];
+  readonly putRight?: PutRight<never>;
 }
 
 /**

@@ -42,9 +42,13 @@ export type {
 export { NO_CONTEXT } from './context.ts';
 export type { Asks, Comeback, Context, EarlierJob, Role } from './context.ts';
 export { mixAfter } from './coolant/sheet.ts';
+export { coolantSystem } from './coolant/system.ts';
 export { coolantLoss, coolantNow, inhibitorQuestions, openedHoses, shareBefore } from './coolant/account.ts';
 export type { CoolantRecord, CoolantTest, LeakCheck, LevelCheck } from './coolant/state.ts';
 export { asksOf, decide } from './decide.ts';
+export { bodyOf, entryWords } from './entries/deciding.ts';
+export { entryOf, fixesOf, nameOfEntry, recordOf, standsOn } from './entries/history.ts';
+export type { MovedEntry, StruckEntry } from './entries/state.ts';
 export type { Decision, Refusal } from './decision.ts';
 export { diagnoseJob, isOrdinary } from './diagnosis/diagnose.ts';
 export { jobFindings, subjectOf, unitsOf, whereIs } from './diagnosis/findings.ts';
@@ -62,7 +66,11 @@ export { evolve, replay, stateBefore } from './evolve.ts';
 export type { MadeFact } from './fact.ts';
 export { costOf } from './handover/cost.ts';
 export type { Cost } from './handover/cost.ts';
-export { currentStage, stageGaps } from './handover/progress.ts';
+export type { Gap } from './gap.ts';
+export type { Spot, WhereTo } from './whereTo.ts';
+export { engineHolds } from './start/gaps.ts';
+export { whereCleared } from './start/whereCleared.ts';
+export { currentStage, stageGaps, stagesSkipped } from './handover/progress.ts';
 export type { HandOver, Recheck } from './handover/state.ts';
 export { jobObjections, judgedFindings } from './inspection/objections.ts';
 export { droppedUnseen } from './inspection/dropping.ts';
@@ -91,7 +99,7 @@ export { asItem, listedAs, takenOff } from './items/typed.ts';
 export type { ChipState, TypedField, TypedThing } from './items/typed.ts';
 export { commandOf, gaping, holding, passEntry, tapOn, UNTYPED } from './items/tap.ts';
 export type { Tap, Typed, Way } from './items/tap.ts';
-export { closerOf, isBack, itemOf, leftColumn, nextOff, nextOffFor } from './items/query.ts';
+export { closerOf, isBack, itemOf, leftColumn, nextOff, nextOffFor, tagNumbers } from './items/query.ts';
 export type {
   BrokenOrder,
   ItemFlag,
@@ -107,7 +115,7 @@ export type {
 } from './items/state.ts';
 export type { Job } from './job.ts';
 export { allNeeds, endSteps, needState, partHere, partName } from './needs/needs.ts';
-export { jobOutlook, missingParts, SOAK_MINUTES, UNIT_WORK_MINUTES } from './needs/outlook.ts';
+export { jobOutlook, missingParts } from './needs/outlook.ts';
 export type { ItemHistory, Missing, Outlook } from './needs/outlook.ts';
 export type { EndStepDone, NeedState, PartUsed } from './needs/state.ts';
 export { caution, CAUTION_CLOSE, CAUTIONS } from './notes/cautions.ts';

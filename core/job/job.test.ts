@@ -18,7 +18,10 @@ import {
   nextBolt,
   type RecordedEvent,
   replay,
+  openPoints,
   stageGaps,
+  stagesSkipped,
+  unanswered,
   STAGES,
 } from './index.ts';
 
@@ -320,15 +323,43 @@ describe('bench, coolant and runs', () => {
   });
 });
 
+describe('what a stage misses', () => {
+  it('is said with where it is made good, and a stage left so is skipped until it is', () => {
+    const shop = opened().do('pass-stage', { stage: 'decide' });
+    expect(stagesSkipped(shop.now)).toEqual([
+      { stage: 'decide', gaps: [{ words: 'nothing decided', at: { stage: 'decide' } }] },
+    ]);
+    const left = openPoints(shop.now).find(({ code }) => code === 'left-out');
+    expect(left).toMatchObject({ words: 'nothing decided', mayStay: true, asks: false, at: { stage: 'decide' } });
+    expect(unanswered(shop.now)).toEqual([]);
+    shop.do('decide', { choice: 'relearn', reason: 'clean bore', departure: '', options: [] });
+    expect(stagesSkipped(shop.now)).toEqual([]);
+    expect(openPoints(shop.now).filter(({ code }) => code === 'left-out')).toEqual([]);
+  });
+  it('is led to by what refuses', () => {
+    const refused = opened().try('hand-over', {
+      watch: '',
+      nextDue: null,
+      labourMinutes: 30,
+      ratePerHourMinor: 6000,
+      currency: 'cr',
+    });
+    expect(refused).toMatchObject({ code: 'not-decided', at: { stage: 'decide' } });
+    const held = stripped().try('record-proof', { check: 'leaks', result: 'good', note: '' });
+    expect(held).toMatchObject({ code: 'engine-held', at: { stage: 'refit' } });
+  });
+});
+
 describe('undo', () => {
   it('gives back the state before exactly, with the log longer', () => {
     const shop = stripped();
-    const { undo: _, trail: _t, version, lastAt, time, last, people, ...beforeState } = shop.now;
+    const { undo: _, redo: _r, trail: _t, version, lastAt, time, last, people, ...beforeState } = shop.now;
     shop.do('unplug-opening', { openingId: 'inlet' });
     shop.do('undo', { expected: shop.now.undo!.commandId });
     const {
       undo: __,
       trail: __t,
+      redo: __r,
       version: newVersion,
       lastAt: ___,
       time: ____,
@@ -420,6 +451,6 @@ describe('the log', () => {
     expect(currentStage(shop.now)).toBe('complaint');
     expect(currentStage(shop.do('pass-stage', { stage: 'complaint' }).now)).toBe('diagnose');
     for (const stage of STAGES) expect(Array.isArray(stageGaps(shop.now, stage))).toBe(true);
-    expect(stageGaps(shop.now, 'decide')).toEqual(['nothing decided']);
+    expect(stageGaps(shop.now, 'decide')).toEqual([{ words: 'nothing decided', at: { stage: 'decide' } }]);
   });
 });

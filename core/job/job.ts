@@ -4,6 +4,7 @@ import { type ComplaintState, FRESH_COMPLAINT, type Opened } from './complaint/s
 import { type CoolantJobState, FRESH_COOLANT } from './coolant/state.ts';
 import { type CustodyState, FRESH_CUSTODY } from './custody/state.ts';
 import { type DiagnosisState, FRESH_DIAGNOSIS } from './diagnosis/state.ts';
+import { type EntriesState, FRESH_ENTRIES } from './entries/state.ts';
 import { FRESH_HANDOVER, type HandoverState } from './handover/state.ts';
 import { FRESH_INSPECTION, type InspectionState } from './inspection/state.ts';
 import { FRESH_ITEMS, type ItemsState } from './items/state.ts';
@@ -18,7 +19,7 @@ import { FRESH_SEIZED, type SeizedState } from './seized/state.ts';
 import type { Stamp } from './stamp.ts';
 import { FRESH_START, type StartState } from './start/state.ts';
 import { FRESH_TIMERS, type TimersState } from './timers/state.ts';
-import type { Trail, UndoEntry } from './trail.ts';
+import type { RedoEntry, Steps, Trail, UndoEntry } from './trail.ts';
 
 /** A job as computed from its log: the slices of its subjects, flat. Immutable; unchanged parts keep their identity. */
 export interface Job
@@ -41,7 +42,8 @@ export interface Job
     PicturesState,
     HandoverState,
     CustodyState,
-    NotesState {
+    NotesState,
+    EntriesState {
   readonly id: string;
   /** The number of entries applied. */
   readonly version: number;
@@ -54,6 +56,10 @@ export interface Job
   readonly last: (Stamp & { readonly words: string }) | null;
   /** The last action that can be taken back. */
   readonly undo: UndoEntry | null;
+  /** What was taken back last and can be done again; null once anything else was done. */
+  readonly redo: RedoEntry | null;
+  /** Every entry that counts, newest first: what was taken back or struck is not among them. */
+  readonly history: Steps | null;
   /** How this state is come to again; null when the next entry starts from it as a snapshot. */
   readonly trail: Trail | null;
 }
@@ -68,6 +74,8 @@ export const freshJob = (id: string, opened: Opened, stamp: Stamp, seq: number):
   time: { handsOnS: 0, waitingS: 0 },
   last: null,
   undo: null,
+  redo: null,
+  history: null,
   trail: null,
   ...FRESH_COMPLAINT,
   ...FRESH_DIAGNOSIS,
@@ -88,5 +96,6 @@ export const freshJob = (id: string, opened: Opened, stamp: Stamp, seq: number):
   ...FRESH_HANDOVER,
   ...FRESH_CUSTODY,
   ...FRESH_NOTES,
+  ...FRESH_ENTRIES,
   ...opened,
 });

@@ -1,11 +1,13 @@
-import { format } from '../quantity/index.ts';
+import { besideMetric } from '../quantity/index.ts';
 import { row, type Sheet, type SheetRow, type SheetSection, type Speaker } from '../sheet/index.ts';
-import { engineLine, vehicleName } from '../vehicle/index.ts';
+import { engineLine, isLooseUnit, vehicleName } from '../vehicle/index.ts';
 import { choiceRows } from './choice/sheet.ts';
 import { cleanerRows, wasteRows } from './cleaning/sheet.ts';
 import { complaintRows } from './complaint/sheet.ts';
 import { coolantRows } from './coolant/sheet.ts';
 import { checkRows } from './diagnosis/sheet.ts';
+import { putRightRows } from './entries/sheet.ts';
+import { customerPage } from './handover/customer.ts';
 import { moneyRows, watchRows } from './handover/sheet.ts';
 import { findingRows } from './inspection/sheet.ts';
 import { itemRows } from './items/sheet.ts';
@@ -51,6 +53,7 @@ const SECTIONS: Readonly<Record<Exclude<SheetTitle, 'identity'>, Section>> = {
   Coolant: { rows: coolantRows, empty: 'The coolant was not touched.' },
   'Bleeding and relearn': { rows: runRows, empty: 'No run was made.' },
   Proved: { rows: proofRows, empty: 'Nothing was measured.' },
+  'Put right': { rows: putRightRows, empty: 'Nothing was put right afterwards.' },
   'Left over or unusual': { rows: openRows, empty: 'Nothing left over.' },
   'Time and money': { rows: moneyRows, empty: '' },
   'What to watch': { rows: watchRows, empty: 'Nothing in particular.' },
@@ -58,6 +61,7 @@ const SECTIONS: Readonly<Record<Exclude<SheetTitle, 'identity'>, Section>> = {
 
 /** The record of a job as a sheet of words. The same model is shown, printed as PDF and kept in the job's file. */
 export const sheetOf = (job: Job, say: Speaker): Sheet => ({
+  customer: customerPage(job, say),
   plate: job.vehicle.plate,
   title: vehicleName(job.vehicle),
   subtitle: engineLine(job.vehicle),
@@ -72,9 +76,11 @@ export const sheetOf = (job: Job, say: Speaker): Sheet => ({
 
 const identityRows = (job: Job, say: Speaker): SheetRow[] => [
   row('Job', `${job.number}`),
-  row(job.reading.unit === 'h' ? 'Hours' : 'Odometer', format(job.reading), job.readingReason),
+  isLooseUnit(job.vehicle)
+    ? row('Vehicle', 'none: a loose unit')
+    : row(job.reading.unit === 'h' ? 'Hours' : 'Odometer', besideMetric(job.reading), job.readingReason),
   row('VIN', job.vehicle.vin || 'not noted'),
-  row('Owner', job.vehicle.owner || 'not noted'),
+  row('Customer', job.vehicle.owner || 'not noted'),
   row('Opened', say.time(job.opened.at), say.person(job.opened.by)),
   row(
     'Handed over',

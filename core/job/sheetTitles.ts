@@ -13,6 +13,7 @@ export const SHEET_TITLES = [
   'Coolant',
   'Bleeding and relearn',
   'Proved',
+  'Put right',
   'Left over or unusual',
   'Time and money',
   'What to watch',

@@ -2,8 +2,8 @@ import type { Job } from './job.ts';
 import type { LoggedFact } from './recorded.ts';
 import type { Stamp } from './stamp.ts';
 
-/** Entries after a snapshot, newest first. */
-interface Steps {
+/** Entries, newest first. */
+export interface Steps {
   readonly fact: LoggedFact;
   readonly earlier: Steps | null;
 }
@@ -22,8 +22,28 @@ export interface Trail {
 export interface UndoEntry extends Stamp {
   readonly commandId: string;
   readonly seqs: readonly number[];
+  /** The entries themselves, oldest first, to be done again. */
+  readonly facts: readonly LoggedFact[];
   readonly label: string;
   readonly before: Trail;
+}
+
+/** What redo needs: the entries that were taken back, oldest first, and what was taken back before them. */
+export interface RedoEntry {
+  readonly facts: readonly LoggedFact[];
+  readonly label: string;
+  /** The undo that took it back. */
+  readonly by: string;
+  /** When each person had last entered anything before: minutes of work count again as they did. */
+  readonly people: Job['people'];
+  readonly earlier: RedoEntry | null;
+}
+
+/** Entries from the oldest on. */
+export function inOrder(steps: Steps | null): LoggedFact[] {
+  const facts: LoggedFact[] = [];
+  for (let step = steps; step !== null; step = step.earlier) facts.push(step.fact);
+  return facts.reverse();
 }
 
 /** So many entries lie between two snapshots at most: going back costs so many steps, not the whole log. */
@@ -40,7 +60,5 @@ export const trailAfter = (trail: Trail, fact: LoggedFact): Trail | null =>
 
 /** The state that a trail leads to. */
 export function walk({ snapshot, steps }: Trail, evolve: (job: Job, fact: LoggedFact) => Job): Job {
-  const facts: LoggedFact[] = [];
-  for (let step = steps; step !== null; step = step.earlier) facts.push(step.fact);
-  return facts.reverse().reduce(evolve, snapshot);
+  return inOrder(steps).reduce(evolve, snapshot);
 }

@@ -27,5 +27,28 @@ export const undo = command('undo', {
   },
 });
 
-/** Undo as a subject of its own: it belongs to all the others. */
-export const UNDO = { facts: [undone], commands: [undo] } as const;
+/** What {@link redone} holds: the entries that count again, and what the last of them was called. */
+export const redoneShape = record({ seqs: list(whole, { low: 1 }), what: line });
+
+/** What was taken back counts again. What that means is said by `evolve`. */
+export const redone = fact('redone', {
+  shape: redoneShape,
+  means: () => ({}),
+  words: ({ what }) => `Done again: ${what}`,
+  undo: 'final',
+  sheet: { no: 'what counts again stands where it stood' },
+});
+
+/** Does again what was taken back last; `expected` is the undo that took it back, so that two people do it once. */
+export const redo = command('redo', {
+  shape: record({ expected: id }),
+  decide: (job, { expected }) => {
+    if (job.redo === null) return refuse('nothing-to-redo', 'There is nothing to do again.');
+    if (job.redo.by !== expected)
+      return refuse('not-the-last', 'Something else was taken back since.', 'Look at what is there now.');
+    return accept(redone.of({ seqs: job.redo.facts.map(({ seq }) => seq), what: job.redo.label }));
+  },
+});
+
+/** Undo and redo as a subject of their own: they belong to all the others. */
+export const UNDO = { facts: [undone, redone], commands: [undo, redo] } as const;

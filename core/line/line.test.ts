@@ -77,4 +77,19 @@ describe('the standing line', () => {
       ),
     );
   });
+  it.each([
+    ['upper coolant hose, bung', [['Upper coolant hose', 'Bung']]],
+    ['throttle body, clean cloth', [['Throttle body', 'Clean cloth']]],
+    ['fuel line, cap', [['Fuel line', 'Cap']]],
+    [
+      'vacuum hose; bung',
+      [
+        ['Vacuum hose', ''],
+        ['Bung', ''],
+      ],
+    ],
+    ['engine cover, cap', [['Engine cover, cap', '']]],
+  ])('takes a plug that is only named after what it plugs: %s', (text, things) => {
+    expect(readLine(text).map(({ name, plug }) => [name, plug])).toEqual(things);
+  });
 });

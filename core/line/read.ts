@@ -57,6 +57,12 @@ function thingsOf(segment: string): Draft[] {
     const name = bare(words);
     const last = drafts.at(-1);
     // Two threads in one breath are lengths told apart: the words stay beside the first.
+    const stuff = last === undefined ? null : plugOf(last, name);
+    if (last !== undefined && stuff !== null) {
+      last.words.push(part.trim());
+      last.read.plug ??= stuff;
+      continue;
+    }
     const several = [...part.matchAll(/\bm\s?\d/gi)].length > 1;
     if (last !== undefined && (several || isQualifier(name))) {
       last.words.push(part.trim());
@@ -65,6 +71,18 @@ function thingsOf(segment: string): Draft[] {
       drafts.push({ words: [part.trim()], names: name === '' ? [] : [name], read: { ...read } });
   }
   return drafts;
+}
+
+const BARE_PLUG =
+  /^(?:an? |the |my )?((?:clean |old |rubber |plastic )?(?:rag|cloth|towel|bung|cap|plug|tape|bag|glove))$/i;
+
+/** What plugs the opening that the thing before has left, where it is only named after a comma: “coolant hose, bung”. */
+function plugOf({ names }: Draft, name: string): string | null {
+  const before = names.join(', ');
+  const kind = kindOf(headOf(before));
+  const opens = kind === 'unit' || kind === 'coolant-hose' || /\bfuel\b/i.test(before);
+  const stuff = opens ? BARE_PLUG.exec(name) : null;
+  return stuff === null ? null : upperFirst((stuff[1] ?? '').toLowerCase());
 }
 
 /** Words without what a sentence begins and ends with. */

@@ -4,6 +4,16 @@ export { constraintWords, diffProcedures } from './diff.ts';
 export type { Difference, FieldChange } from './diff.ts';
 export { figureWanted, jointOf } from './joint.ts';
 export { expectedMinutes } from './minutes.ts';
+export {
+  answersFor,
+  STARTER_HOLES,
+  STARTER_REACHES,
+  STARTER_SEALS,
+  STARTER_UNITS,
+  STARTER_VALVES,
+  starterProcedure,
+} from './starter.ts';
+export type { StarterAnswers, StarterDraft } from './starter.ts';
 export { plainItem } from './plain.ts';
 export { ITEM_KINDS, JOINTS, RESTORE_KINDS, WORK_KINDS } from './types.ts';
 export type {

@@ -1,4 +1,4 @@
-import type { Glycol, Inhibitor } from '../coolant/index.ts';
+import type { CoolantFilling } from '../coolant/index.ts';
 import type { Constraint } from '../refit/index.ts';
 import type { BoltPlace, PropertyClass, ThreadCondition, ThreadMaterial, TorqueSpec } from '../torque/index.ts';
 
@@ -148,14 +148,7 @@ export interface Need {
 }
 
 /** The coolant system of the family. */
-export interface CoolantSystem {
-  readonly capacityL: number;
-  readonly glycol: Glycol;
-  /** Share by volume, 0 to 1. */
-  readonly concentration: number;
-  readonly bleedPoint: string;
-  /** Inhibitor family of what is in it; absent where it is not known. */
-  readonly inhibitor?: Inhibitor | undefined;
+export interface CoolantSystem extends CoolantFilling {
   /** What each hose lets go when it comes off, litres. */
   readonly losses?: readonly { readonly itemId: string; readonly litres: number }[] | undefined;
 }

@@ -1,3 +1,4 @@
+export { besideMetric } from './beside.ts';
 export { convert, torqueNm } from './convert.ts';
 export { type Field, type FieldName, FIELDS } from './fields.ts';
 export { fieldIn, type FigureResult, readFigure, readIn } from './figure.ts';

@@ -22,11 +22,16 @@ export interface KitPart {
   readonly note?: string | undefined;
 }
 
-/** What may be put on a rubber before it goes in, best first. */
-export function lubricantsFor(rubber: Rubber): readonly { readonly substance: Substance; readonly advice: Advice }[] {
+/** What may be put on a rubber before it goes in, best first. @param favourite the house's, first among those that suit alike */
+export function lubricantsFor(
+  rubber: Rubber,
+  favourite?: string,
+): readonly { readonly substance: Substance; readonly advice: Advice }[] {
   const rank = { use: 0, 'with care': 1, never: 2 } as const;
   return LUBRICANTS.map((substance) => ({ substance, advice: advise(substance, rubber, 'smear') })).sort(
-    (a, b) => rank[a.advice.verdict] - rank[b.advice.verdict],
+    (a, b) =>
+      rank[a.advice.verdict] - rank[b.advice.verdict] ||
+      Number(b.substance === favourite) - Number(a.substance === favourite),
   );
 }
 

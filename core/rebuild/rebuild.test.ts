@@ -38,6 +38,17 @@ describe('seals', () => {
     );
     expect(lubricantProblem('silicone-grease', 'silicone-rubber')).toContain('Never silicone grease on silicone');
   });
+  it('go in with the grease that the house likes, but only where it suits as well as another', () => {
+    const first = (rubber: Rubber, favourite?: string) => lubricantsFor(rubber, favourite)[0]?.substance;
+    const several = (Object.keys(RUBBERS) as Rubber[]).flatMap((rubber) => {
+      const suits = lubricantsFor(rubber).filter(({ advice }) => advice.verdict === 'use');
+      const last = suits.at(-1)?.substance;
+      return suits.length > 1 && last !== undefined ? [[rubber, last] as const] : [];
+    });
+    expect(several.length).toBeGreaterThan(0);
+    for (const [rubber, favourite] of several) expect(first(rubber, favourite)).toBe(favourite);
+    expect(first('epdm', 'petroleum-jelly')).toBe(first('epdm'));
+  });
   it('go in by their order', () => {
     const kit = [part('cover', 3), part('ring', 1), part('spring', 2), part('pin', 2)];
     expect(inOrder(kit).map(({ id }) => id)).toEqual(['ring', 'spring', 'pin', 'cover']);

@@ -163,9 +163,13 @@ function leftOut(screw: SeizedScrew, { id }: Rung): string {
   return '';
 }
 
-/** The ladder for this screw. @param tried ids of rungs that did not bring it */
-export function ladder(screw: SeizedScrew, tried: readonly string[]): RungState[] {
-  return RUNGS.map((rung): RungState => {
+/** Chances that a shop has seen for itself, by rung, 0 to 1. */
+export type RungChances = Readonly<Partial<Record<RungId, number>>>;
+
+/** The ladder for this screw. @param tried ids of rungs that did not bring it @param chances the shop's own */
+export function ladder(screw: SeizedScrew, tried: readonly string[], chances: RungChances = {}): RungState[] {
+  return RUNGS.map((known): RungState => {
+    const rung = { ...known, chance: chances[known.id] ?? known.chance };
     if (tried.includes(rung.id)) return { rung, state: 'tried', why: '' };
     const why = leftOut(screw, rung);
     return { rung, state: why === '' ? 'open' : 'left out', why };
@@ -187,10 +191,10 @@ export interface LadderOutlook {
 }
 
 /** Expectation over the rungs that are left: each is climbed only if the ones before failed and spoilt nothing. */
-export function outlook(screw: SeizedScrew, tried: readonly string[]): LadderOutlook {
+export function outlook(screw: SeizedScrew, tried: readonly string[], chances: RungChances = {}): LadderOutlook {
   let reach = 1;
   const sum = { minutes: 0, waitMinutes: 0, materialsMinor: 0, success: 0, damage: 0 };
-  for (const { rung, state } of ladder(screw, tried)) {
+  for (const { rung, state } of ladder(screw, tried, chances)) {
     if (state !== 'open') continue;
     sum.minutes += reach * rung.minutes;
     sum.waitMinutes += reach * rung.waitMinutes;
@@ -222,9 +226,10 @@ export function replaceInstead(
   screws: readonly { readonly screw: SeizedScrew; readonly tried: readonly string[] }[],
   ratePerHourMinor: number,
   unitMinor: number | null,
+  chances: RungChances = {},
 ): ReplaceVerdict | null {
   if (unitMinor === null || screws.length === 0) return null;
-  const outlooks = screws.map(({ screw, tried }) => outlook(screw, tried));
+  const outlooks = screws.map(({ screw, tried }) => outlook(screw, tried, chances));
   const work = outlooks.reduce((sum, each) => sum + (each.minutes / 60) * ratePerHourMinor + each.materialsMinor, 0);
   const allOut = outlooks.reduce((product, { success }) => product * success, 1);
   const goOnMinor = Math.round(work + (1 - allOut) * unitMinor);

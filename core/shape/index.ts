@@ -16,6 +16,7 @@ export {
   pictureHash,
   record,
   text,
+  time,
   variants,
   whole,
   wholeWithin,

@@ -37,7 +37,7 @@ export interface RecordShape<F extends Fields> extends Shape<RecordOf<F>> {
 
 /** What a shape is, as plain data. Lengths and bounds are inclusive. */
 export type ShapeNode =
-  | { readonly kind: 'id' | 'id-or-none' | 'day' | 'picture-hash' | 'flag' }
+  | { readonly kind: 'id' | 'id-or-none' | 'day' | 'time' | 'picture-hash' | 'flag' }
   | { readonly kind: 'text'; readonly max: number }
   | {
       readonly kind: 'number';
@@ -72,6 +72,8 @@ export const id = shape<string>({ kind: 'id' });
 export const idOrNone = shape<string>({ kind: 'id-or-none' });
 /** An ISO day. */
 export const day = shape<string>({ kind: 'day' });
+/** An ISO time with milliseconds, in UTC. */
+export const time = shape<string>({ kind: 'time' });
 /** SHA-256 of a picture, in hexadecimal. */
 export const pictureHash = shape<string>({ kind: 'picture-hash' });
 /** Yes or no. */

@@ -1,3 +1,3 @@
 export { row } from './row.ts';
 export { speaker } from './speaker.ts';
-export type { Sheet, SheetRow, SheetSection, Speaker } from './types.ts';
+export type { CustomerPage, Sheet, SheetRow, SheetSection, Speaker } from './types.ts';

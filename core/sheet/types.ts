@@ -14,8 +14,22 @@ export interface SheetSection {
   readonly dense?: true;
 }
 
+/** The first page, for whoever owns the vehicle: in sentences, without the trade's words. */
+export interface CustomerPage {
+  readonly wrong: readonly string[];
+  readonly done: readonly string[];
+  readonly cost: readonly SheetRow[];
+  /** What to watch and when to come again. */
+  readonly watch: readonly string[];
+  /** What the record does not have, each as a gap. */
+  readonly gaps: readonly string[];
+  /** Who signs, each on a line of their own. */
+  readonly signs: readonly string[];
+}
+
 /** The whole sheet, ready to be printed or shown; everything is words by now. */
 export interface Sheet {
+  readonly customer: CustomerPage;
   readonly plate: string;
   readonly title: string;
   readonly subtitle: string;

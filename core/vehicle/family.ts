@@ -83,6 +83,8 @@ export interface EngineFamily {
   readonly unitTypes: readonly UnitType[];
   readonly figures: Readonly<Partial<Record<FigureName, Figure>>>;
   readonly notes: string;
+  /** Engine computers or market variants that go with it; absent where none are noted. */
+  readonly computers?: readonly string[] | undefined;
 }
 
 /** The figures that hold for a vehicle: its own where it has one, else its family's. */

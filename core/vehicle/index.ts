@@ -5,8 +5,9 @@ export { FAMILY_FIGURES, FIGURE_FIELDS, figuresOf, groupOf, hasIdleValve, UNIT_K
 export type { EngineFamily, FigureName, UnitObjectKind, UnitType } from './family.ts';
 export { checkReading, countsHours, METER_FIELDS, readMeter } from './odometer.ts';
 export type { MeterProblem, MeterReading, MeterUnit } from './odometer.ts';
-export { engineLine, sourceWords, useOf, VEHICLE_USES, vehicleName } from './types.ts';
+export { engineLine, isLooseUnit, sourceWords, useOf, VEHICLE_USES, vehicleName } from './types.ts';
 export type { FamilyFigures, Figure, FittedUnit, IdleValveKind, ThrottleKind, Vehicle, VehicleUse } from './types.ts';
+export { anotherLike, familyOf } from './alike.ts';
 export { STARTER_FAMILIES } from './starter.ts';
 export { checkVin, normaliseVin, vinCheckDigit } from './vin.ts';
 export type { VinCheck } from './vin.ts';

@@ -1,3 +1,4 @@
+import type { CoolantFilling } from '../coolant/index.ts';
 import type { UnitObjectKind } from './family.ts';
 import type { MeterReading, MeterUnit } from './odometer.ts';
 import type { VariantFeatures } from './variant.ts';
@@ -62,6 +63,10 @@ export interface Vehicle {
   readonly notes: string;
   /** The engine family whose units and figures it shares; absent in logs from before there were families. */
   readonly familyId?: string | null | undefined;
+  /** Which engine computer or market variant is fitted, as it is marked; absent where nobody has looked. */
+  readonly computer?: string | undefined;
+  /** What its cooling system holds; absent where nobody has said. */
+  readonly coolant?: CoolantFilling | undefined;
 }
 
 /** What a vehicle is used as. */
@@ -70,6 +75,7 @@ export const VEHICLE_USES = {
   motorcycle: 'Motorcycle',
   outboard: 'Outboard engine',
   other: 'Something else',
+  loose: 'Loose unit, without its vehicle',
 } as const;
 /** The id of a {@link VEHICLE_USES}. */
 export type VehicleUse = keyof typeof VEHICLE_USES;
@@ -107,3 +113,6 @@ export const useOf = (
   { use, meterUnit }: Pick<Vehicle, 'use' | 'meterUnit'>,
   family: { readonly use: VehicleUse } | null,
 ): VehicleUse => use ?? family?.use ?? (meterUnit === 'h' ? 'outboard' : 'road');
+
+/** A unit that came over the counter without its vehicle: nothing of an engine can be read, started or driven. */
+export const isLooseUnit = ({ use }: Pick<Vehicle, 'use'>): boolean => use === 'loose';

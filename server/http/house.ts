@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { type FamilyInput, id, settings } from '../../contract/index.ts';
+import { type FamilyInput, figureBody, id, settings } from '../../contract/index.ts';
+import { figureProblem, SHOP_FIGURES, type ShopValues } from '../../core/figures/index.ts';
 import { ruleProblem } from '../../core/house/index.ts';
 import { decimalsOf } from '../../core/quantity/index.ts';
 import { STARTER_FAMILIES, type ThrottleKind } from '../../core/vehicle/index.ts';
@@ -10,7 +11,9 @@ import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
 
 const ruleBody = z.strictObject({ by: id, answer: id.nullable() });
-const settingsBody = z.strictObject({ by: id, settings });
+/** `sameFigures`: prices that are recorded stand for the new currency, figure for figure. */
+const settingsBody = z.strictObject({ by: id, settings, sameFigures: z.boolean().optional() });
+const figureName = z.enum(Object.keys(SHOP_FIGURES) as [keyof typeof SHOP_FIGURES], 'There is no such figure.');
 const starterBody = z.strictObject({ by: id });
 const measuresBody = z.strictObject({ by: id, measures: z.enum(['US', 'imperial']) });
 const resultQuery = z.strictObject({ throttle: z.enum(['cable', 'electronic', 'diesel-flap']) });
@@ -43,11 +46,17 @@ export function houseRoutes(services: Services): Router {
   router.put(
     '/settings',
     change(services, (request, actor) => {
-      const { settings: given } = parse(settingsBody, request.body);
+      const { settings: given, sameFigures = false } = parse(settingsBody, request.body);
       mustLead(actor, 'The shop’s figures');
       const before = settings.shop();
       if (decimalsOf(given.currency) !== decimalsOf(before.currency) && settings.hasPrices())
         throw wrongDecimals(before.currency, given.currency);
+      if (given.currency !== before.currency && settings.moneyRecorded() && !sameFigures)
+        throw new HttpError(
+          'money-recorded',
+          `Prices are recorded in ${before.currency}. Their figures stay, and would read as ${given.currency} from now on; what was handed over keeps ${before.currency}.`,
+          { wouldHelp: 'Say that the figures stand, or leave the currency as it is.' },
+        );
       settings.set(
         {
           'shop-name': given.shopName,
@@ -74,6 +83,24 @@ export function houseRoutes(services: Services): Router {
       if (settings.read('measures') !== null) mustLead(actor, 'Which gallon is meant here');
       settings.set({ measures }, actor);
       return { body: settings.shop() };
+    }),
+  );
+  // One figure of the trade as this shop has it; null goes back to what is usual.
+  router.put(
+    '/figures/:id',
+    change(services, (request, actor) => {
+      const name = parse(figureName, request.params.id);
+      const { value, source } = parse(figureBody, request.body);
+      mustLead(actor, 'A figure of the shop');
+      const problem = value === null ? null : figureProblem(name, value);
+      if (problem !== null) throw new HttpError('bad-value', problem, { fields: { value: problem } });
+      const { [name]: _, ...others } = settings.read('figures');
+      const said: ShopValues =
+        value === null
+          ? others
+          : { ...others, [name]: { value, source: source === '' ? null : source, by: actor.by, at: actor.at } };
+      settings.set({ figures: JSON.stringify(said) }, actor);
+      return { body: { figures: said } };
     }),
   );
   // What is in the starter set and not here yet; what the shop wrote itself stays as it is.

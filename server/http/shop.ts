@@ -81,6 +81,7 @@ export function shopRoutes(services: Services): Router {
       tools: tools.all(),
       calendar: settings.read('calendar'),
       rules: house.rules(),
+      figures: settings.read('figures'),
       now: now(),
       readOnly: services.keeper.readOnly,
     });

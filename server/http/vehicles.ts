@@ -1,13 +1,14 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { auditQuery, id, vehicleInput, vehicleQuery } from '../../contract/index.ts';
+import { auditQuery, id, vehicleInput, vehicleMerge, vehicleQuery } from '../../contract/index.ts';
 import { dayOf } from '../../core/days/index.ts';
 import type { Services } from '../services.ts';
-import { change } from './acting.ts';
+import { change, mustLead } from './acting.ts';
 import { HttpError, saved } from './errors.ts';
 import { answerPage, readKey } from './pageKeys.ts';
 import { NEWEST_FIRST } from './jobs.ts';
 import { parse } from './parse.ts';
+import { takeOn } from './takeOn.ts';
 
 const body = z.strictObject({ by: id, basedOn: z.number().int().min(0).default(0), vehicle: vehicleInput });
 
@@ -67,6 +68,56 @@ export function vehicleRoutes(services: Services): Router {
         () => audit.of('vehicle', vehicleId, undefined, 1),
       );
       return { status: created ? 201 : 200, body: row };
+    }),
+  );
+
+  // Only what nothing hangs on is taken out of the list: a job keeps its vehicle.
+  router.delete(
+    '/:id',
+    change(services, (request, actor) => {
+      const vehicleId = parse(id, request.params.id);
+      const vehicle = vehicles.get(vehicleId);
+      if (vehicle === null) throw new HttpError('no-such-vehicle', 'There is no such vehicle.');
+      const jobsOn = jobLines.on(vehicleId);
+      if (jobsOn.length > 0)
+        throw new HttpError(
+          'jobs-on-it',
+          `${vehicle.plate} has ${jobsOn.length === 1 ? 'a job' : `${jobsOn.length} jobs`}.`,
+          { wouldHelp: 'Put each job on the right vehicle, or merge this vehicle into it.' },
+        );
+      vehicles.remove(vehicleId, actor);
+      return { body: { removed: vehicleId } };
+    }),
+  );
+
+  router.post(
+    '/:id/merge',
+    change(services, (request, actor) => {
+      const from = parse(id, request.params.id);
+      const { into, why } = parse(vehicleMerge, request.body);
+      mustLead(actor, 'Which vehicles are one');
+      const [gone, stays] = [vehicles.get(from), vehicles.get(into)];
+      if (gone === null || stays === null) throw new HttpError('no-such-vehicle', 'There is no such vehicle.');
+      if (from === into) {
+        const message = 'That is the same vehicle. Pick the other entry of it.';
+        throw new HttpError('bad-value', message, { fields: { into: message } });
+      }
+      const moved = jobLines.on(from);
+      for (const jobId of moved) takeOn(services, jobId, { type: 'move-job', data: { vehicleId: into, why } }, actor);
+      vehicles.remove(from, actor);
+      // What sat on it is on the other one, where that had nothing noted.
+      if (stays.units.length === 0 && gone.units.length > 0) {
+        const { id: _, lastReading: __, ...input } = { ...stays, units: gone.units };
+        vehicles.put(
+          into,
+          vehicleInput.parse(input),
+          vehicles.version(into),
+          actor,
+          dayOf(actor.at, settings.timeZone()),
+        );
+      }
+      audit.write(actor, 'vehicle-merged', into, { from: gone.plate, jobs: moved.length, why });
+      return { body: { into, jobs: moved.length } };
     }),
   );
 

@@ -3,7 +3,7 @@ import { type Job, MARK_STROKES, sheetOf } from '../../core/job/index.ts';
 import type { PrintedWords } from './markedPicture.ts';
 import type { PicturePair } from './picturePairs.ts';
 import { BOTTLE, type Doc, heading, INK, LEFT, LINE, newPage, rule, SOFT, WIDTH } from './page.ts';
-import { type SheetRow, type SheetSection, speaker } from '../../core/sheet/index.ts';
+import { type CustomerPage, type SheetRow, type SheetSection, speaker } from '../../core/sheet/index.ts';
 
 const LABEL_WIDTH = 150;
 const GUTTER = 18;
@@ -18,6 +18,10 @@ export function printSheet(
   const sheet = sheetOf(job, speaker(people, settings.currency, settings.timeZone));
   const { doc, done } = newPage(`Job ${job.number}, ${sheet.plate}`, settings.shopName, job.lastAt);
   heading(doc, settings.shopName, `${sheet.plate}   ${sheet.title}`, sheet.subtitle);
+  printCustomer(doc, sheet.customer);
+  doc.addPage();
+  doc.font('strong').fontSize(13).fillColor(BOTTLE).text('The full record', LEFT, doc.y, { width: WIDTH });
+  doc.moveDown(0.4);
   rows(doc, sheet.identity, 2);
   for (const section of sheet.sections) printSection(doc, section);
   printPictures(doc, pairs);
@@ -25,6 +29,42 @@ export function printSheet(
   numberPages(doc, `${settings.shopName} · job ${job.number} · ${sheet.plate}`);
   doc.end();
   return done;
+}
+
+/** The first page, for the customer: sentences, the sum, and lines to sign on. */
+function printCustomer(doc: Doc, { wrong, done, cost, watch, gaps, signs }: CustomerPage): void {
+  const part = (title: string, sentences: readonly string[], none: string): void => {
+    doc.moveDown(0.7).font('strong').fontSize(11.5).fillColor(BOTTLE).text(title, LEFT, doc.y, { width: WIDTH });
+    doc.moveDown(0.15).font('text').fontSize(10.5).fillColor(INK);
+    for (const words of sentences.length === 0 ? [none] : sentences) {
+      if (doc.y > doc.page.height - doc.page.margins.bottom - 20) doc.addPage();
+      doc.text(words, LEFT, doc.y, { width: WIDTH }).moveDown(0.1);
+    }
+  };
+  part('What was wrong', wrong, 'Nothing was said.');
+  part('What was done', done, 'Nothing is recorded as done.');
+  part('What it cost', [], cost.length === 0 ? 'Not worked out yet: the vehicle is not handed over.' : '');
+  rows(doc, cost);
+  part('What to watch, and when to come again', watch, 'Nothing in particular.');
+  if (gaps.length > 0) part('Not in the record', gaps, '');
+  if (doc.y > doc.page.height - doc.page.margins.bottom - 70) doc.addPage();
+  const top = doc.page.height - doc.page.margins.bottom - 34;
+  const width = (WIDTH - (signs.length - 1) * GUTTER * 2) / signs.length;
+  for (const [index, who] of signs.entries()) {
+    const left = LEFT + index * (width + GUTTER * 2);
+    doc
+      .moveTo(left, top)
+      .lineTo(left + width, top)
+      .lineWidth(0.7)
+      .strokeColor(INK)
+      .stroke();
+    doc
+      .font('text')
+      .fontSize(8.5)
+      .fillColor(SOFT)
+      .text(`${who}, day and name`, left, top + 4, { width });
+  }
+  doc.x = LEFT;
 }
 
 function printSection(doc: Doc, { title, rows: lines, empty, dense }: SheetSection): void {

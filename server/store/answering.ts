@@ -38,6 +38,7 @@ export function answer(asks: Asks, job: Job | null, by: string, sources: Sources
     knowledge: knowledgeFor(asks.knowledge, job, knowledge),
     family: asks.family ? families.get((vehicle ?? job?.vehicle)?.familyId ?? null) : null,
     rules: asks.rules ? house.rules() : {},
+    figures: asks.figures ? settings.read('figures') : {},
     measures: asks.measures ? settings.read('measures') : null,
     earlier: asks.earlier === undefined ? [] : sources.earlier(asks.earlier),
     comeback: asks.earlier === undefined ? NO_CONTEXT.comeback : settings.read('comeback-within'),

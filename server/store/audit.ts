@@ -5,7 +5,7 @@ import { prepared } from './prepared.ts';
 
 /** What kinds of change are kept, by what they are about. The subject is the id of the row; of the shop, what was set. */
 const KINDS = {
-  vehicle: ['vehicle-created', 'vehicle-changed'],
+  vehicle: ['vehicle-created', 'vehicle-changed', 'vehicle-removed', 'vehicle-merged'],
   family: ['family-created', 'family-changed'],
   unit: ['unit-created', 'unit-described', 'unit-lived'],
   stock: ['stock-described'],

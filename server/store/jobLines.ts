@@ -63,6 +63,22 @@ export class JobLines {
     ).all();
   }
 
+  /** The jobs on a vehicle, oldest first. */
+  on(vehicleId: string): string[] {
+    return this.#sql<[string], { job_id: string }>(
+      'SELECT job_id FROM job_summary WHERE vehicle_id = ? ORDER BY number',
+    )
+      .all(vehicleId)
+      .map(({ job_id }) => job_id);
+  }
+
+  /** The open jobs that somebody has, oldest first. */
+  assignedTo(person: string): { jobId: string; number: number }[] {
+    return this.#sql<[string], { jobId: string; number: number }>(
+      "SELECT job_id AS jobId, number FROM job_summary WHERE assigned = ? AND status = 'open' ORDER BY number",
+    ).all(person);
+  }
+
   /** How many open jobs have something off. */
   opened(): number {
     return this.#sql<[], { opened: number }>(

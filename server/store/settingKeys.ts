@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { calendar, keepingInput, settings } from '../../contract/index.ts';
+import { calendar, keepingInput, settings, shopValues } from '../../contract/index.ts';
 import { type AiringState, USUAL_AIRING } from '../../core/clean/index.ts';
+import type { ShopValues } from '../../core/figures/index.ts';
 import { type Calendar, ORDINARY_WEEK } from '../../core/prepare/index.ts';
 import { type Comeback, NO_CONTEXT } from '../../core/job/index.ts';
 import type { Measures } from '../../core/quantity/index.ts';
@@ -65,6 +66,7 @@ export const SETTINGS = {
     json(settings.shape.comebackWithin),
     NO_CONTEXT.comeback,
   ),
+  figures: setting<ShopValues>('the shop’s own figures', json(shopValues), {}),
   'first-job-number': setting('the first job’s number', whole(1, 9_999_999), 1),
   calendar: setting<Calendar>('the opening hours', json(calendar), ORDINARY_WEEK),
   'bay-volume-m3': setting('the size of the bay', cubicMetres, 180),

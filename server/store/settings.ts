@@ -91,6 +91,18 @@ export class Settings {
     return found?.found === 1;
   }
 
+  /** Whether somebody has entered an amount of money, apart from the shop's own rates. */
+  moneyRecorded(): boolean {
+    const found = this.#sql<[], { found: number }>(
+      `SELECT EXISTS (SELECT 1 FROM stock WHERE price_minor > 0) OR EXISTS (SELECT 1 FROM consumption WHERE price_minor > 0)
+         OR EXISTS (SELECT 1 FROM unit_life WHERE price_minor > 0)
+         OR EXISTS (SELECT 1 FROM engine_family f, json_each(f.body, '$.unitTypes') t
+           WHERE COALESCE(t.value ->> '$.prices.new', t.value ->> '$.prices.rebuilt', t.value ->> '$.prices.used') > 0)
+       AS found`,
+    ).get();
+    return found?.found === 1;
+  }
+
   setCalendar(calendar: Calendar, who: Stamp): void {
     this.adopt({ calendar: JSON.stringify(calendar) });
     this.#audit.write(who, 'calendar-changed', 'calendar', calendar);

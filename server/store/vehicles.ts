@@ -30,6 +30,8 @@ interface VehicleRow {
   readonly notes: string;
   readonly known_since: string | null;
   readonly use: string | null;
+  readonly computer: string | null;
+  readonly coolant: string | null;
   readonly last_value: number | null;
   readonly last_unit: string | null;
   readonly version: number;
@@ -63,11 +65,11 @@ export class Vehicles {
     this.#units = units;
     this.#get = db.prepare(`${SELECT} WHERE v.id = ?`);
     this.#put =
-      db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, family_id, notes, known_since, use, search)
-      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+      db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, family_id, notes, known_since, use, computer, coolant, search)
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
       ON CONFLICT (id) DO UPDATE SET plate = excluded.plate, vin = excluded.vin, make = excluded.make, model = excluded.model, nickname = excluded.nickname,
         year = excluded.year, engine = excluded.engine, throttle = excluded.throttle, idle_valve = excluded.idle_valve, owner = excluded.owner,
-        meter_unit = excluded.meter_unit, figures = excluded.figures, family_id = excluded.family_id, notes = excluded.notes, known_since = excluded.known_since, use = excluded.use, search = excluded.search,
+        meter_unit = excluded.meter_unit, figures = excluded.figures, family_id = excluded.family_id, notes = excluded.notes, known_since = excluded.known_since, use = excluded.use, computer = excluded.computer, coolant = excluded.coolant, search = excluded.search,
         version = vehicle.version + 1`);
   }
 
@@ -129,8 +131,19 @@ export class Vehicles {
       input.notes,
       input.knownSince ?? null,
       input.use ?? null,
+      input.computer ?? null,
+      input.coolant === undefined ? null : JSON.stringify(input.coolant),
       search,
     );
+  }
+
+  /** Takes a vehicle out of the list; the units on it lie loose. Call only when no job is on it. */
+  remove(id: string, who: Stamp): void {
+    const known = this.get(id);
+    if (known === null) return;
+    this.#units.fitAll(id, [], who);
+    this.#sql<[string]>('DELETE FROM vehicle WHERE id = ?').run(id);
+    this.#audit.write(who, 'vehicle-removed', id, { plate: known.plate });
   }
 
   /** A page of the vehicles whose own words hold every typed one. */
@@ -191,8 +204,10 @@ const wordsOf = ({
   );
 
 /** What a person types about a vehicle, whichever way units and a missing family are written. */
-const typed = ({ lastReading: _, units, familyId, knownSince, use, ...rest }: Vehicle) => ({
+const typed = ({ lastReading: _, units, familyId, knownSince, use, computer, coolant, ...rest }: Vehicle) => ({
   ...rest,
+  computer: computer ?? null,
+  coolant: coolant ?? null,
   use: use ?? null,
   knownSince: knownSince ?? null,
   familyId: familyId ?? null,
@@ -228,5 +243,7 @@ function toVehicle(row: VehicleRow, units: readonly FittedUnit[]): Vehicle {
     familyId: row.family_id,
     knownSince: row.known_since,
     ...(row.use === null ? {} : { use: row.use as VehicleUse }),
+    ...(row.computer === null ? {} : { computer: row.computer }),
+    ...(row.coolant === null ? {} : { coolant: JSON.parse(row.coolant) as NonNullable<Vehicle['coolant']> }),
   };
 }

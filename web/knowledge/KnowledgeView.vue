@@ -141,7 +141,7 @@ const changed = (id: string): number => edits.value.filter((each) => 'cause' in 
     class="grid h-full overflow-y-auto lg:grid-cols-[232px_minmax(0,1fr)_312px] lg:overflow-hidden"
   >
     <nav aria-label="Causes" class="border-line py-5 lg:overflow-y-auto lg:border-r">
-      <h1 class="px-4 text-xl md:px-7 lg:px-5">Knowledge {{ knowledge.version }}</h1>
+      <h1 class="px-4 text-xl md:px-7 lg:px-5">Causes and signs, version {{ knowledge.version }}</h1>
       <label class="mt-3 block px-4 md:px-7 lg:hidden"
         ><span class="mb-1 block text-sm font-semibold">Cause</span
         ><select v-model="chosen" class="input">

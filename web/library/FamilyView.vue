@@ -3,7 +3,7 @@ import { FIELDS } from '../../core/quantity/index.ts';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { familyInput } from '../../contract/index.ts';
-import { type EngineFamily, FAMILY_FIGURES, FIGURE_FIELDS, UNIT_KINDS } from '../../core/vehicle/index.ts';
+import { type EngineFamily, FAMILY_FIGURES, familyOf, FIGURE_FIELDS, UNIT_KINDS } from '../../core/vehicle/index.ts';
 import DraftNote from '../forms/DraftNote.vue';
 import { useRowForm } from '../forms/rowForm.ts';
 import AuditLines from '../parts/AuditLines.vue';
@@ -14,6 +14,7 @@ import TextField from '../parts/TextField.vue';
 import KitFields from './KitFields.vue';
 import VariantFields from '../parts/VariantFields.vue';
 import { readFamily as askFamily } from '../data/families.ts';
+import { keepFamilyOf, readVehicle } from '../data/vehicles.ts';
 import { freshId } from '../stores/job.ts';
 import { useShop } from '../stores/shop.ts';
 import { IDLE_VALVES, LAYOUTS, THROTTLES, USES } from './engineChoices.ts';
@@ -26,11 +27,13 @@ const shop = useShop();
 const loaded = ref(false);
 const failed = ref('');
 const isNew = computed(() => route.query.new === '1');
+/** The vehicle that a new family is made of. */
+const of = computed(() => (isNew.value && typeof route.query.of === 'string' ? route.query.of : null));
 const form = useRowForm<FamilyText, EngineFamily>({
   schema: familyInput,
   path: () => `/families/${String(route.params.id)}`,
   field: 'family',
-  draft: () => `family.${isNew.value ? 'new' : String(route.params.id)}`,
+  draft: () => `family.${of.value === null ? (isNew.value ? 'new' : String(route.params.id)) : `of.${of.value}`}`,
   textOf: (family) => familyText(family, shop.settings.currency),
   read: (typed) => readFamily(typed, shop.settings.currency),
 });
@@ -41,7 +44,8 @@ watch(
   async (id) => {
     loaded.value = false;
     try {
-      if (isNew.value) form.open(null, 0);
+      if (of.value !== null) form.open(familyOf((await readVehicle(of.value)).vehicle, id), 0);
+      else if (isNew.value) form.open(null, 0);
       else {
         const { family, version } = await askFamily(id);
         form.open(family, version);
@@ -54,7 +58,14 @@ watch(
   { immediate: true },
 );
 async function save(event?: Event): Promise<void> {
-  if (await form.submit(event)) await router.push('/families');
+  if (!(await form.submit(event))) return;
+  if (of.value === null) return void (await router.push('/families'));
+  try {
+    await keepFamilyOf(of.value, String(route.params.id));
+    await router.push(`/vehicles/${of.value}`);
+  } catch (error) {
+    failed.value = `The family is kept, the vehicle is not put into it: ${error instanceof Error ? error.message : String(error)}`;
+  }
 }
 async function saveMine(): Promise<void> {
   if (await form.saveMine()) await router.push('/families');
@@ -92,6 +103,12 @@ const variantErrors = (index: number): Record<string, string> =>
       <ChoiceRow v-model="text.idleValve" label="Idle air valve" :options="IDLE_VALVES" />
       <ChoiceRow v-model="text.use" label="Used in" :options="USES" />
       <ChoiceRow v-model="text.layout" label="Units" :options="LAYOUTS" />
+      <TextField
+        v-model="text.computers"
+        label="Engine computers or market variants it takes"
+        placeholder="as marked, with commas between"
+        :error="errors.computers"
+      />
     </div>
 
     <h2 class="mt-8 text-xl">What it should show</h2>

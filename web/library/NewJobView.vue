@@ -3,7 +3,7 @@ import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { VehicleFile } from '../../contract/index.ts';
 import { format } from '../../core/quantity/index.ts';
-import { engineLine, METER_FIELDS, readMeter, vehicleName } from '../../core/vehicle/index.ts';
+import { engineLine, isLooseUnit, METER_FIELDS, readMeter, vehicleName } from '../../core/vehicle/index.ts';
 import { JOB_KINDS } from '../../core/job/index.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import DraftNote from '../forms/DraftNote.vue';
@@ -61,6 +61,7 @@ watch(
   { immediate: true },
 );
 const vehicle = computed(() => file.value?.vehicle ?? null);
+const loose = computed(() => vehicle.value !== null && isLooseUnit(vehicle.value));
 const asksReason = computed(
   () => errors.value['data.reading']?.includes('last reading') === true || text.reason !== '',
 );
@@ -68,7 +69,8 @@ const asksReason = computed(
 async function open(): Promise<void> {
   if (vehicle.value === null) return;
   const unit = vehicle.value.meterUnit;
-  const parsed = readMeter(text.reading, unit);
+  // A loose unit has no meter to read.
+  const parsed = loose.value ? ({ ok: true, reading: { value: 0, unit } } as const) : readMeter(text.reading, unit);
   errors.value = parsed.ok ? {} : { 'data.reading': parsed.message };
   if (!parsed.ok) return;
   busy.value = true;
@@ -134,6 +136,7 @@ async function open(): Promise<void> {
           :error="errors['data.complaint']"
         />
         <FigureField
+          v-if="!loose"
           v-model="text.reading"
           :label="vehicle.meterUnit === 'h' ? 'Running hours' : `Odometer, ${vehicle.meterUnit}`"
           :field="METER_FIELDS[vehicle.meterUnit]"

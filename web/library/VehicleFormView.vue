@@ -2,7 +2,8 @@
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { vehicleInput } from '../../contract/index.ts';
-import { FIGURE_FIELDS, type Vehicle, VEHICLE_USES, type VehicleUse } from '../../core/vehicle/index.ts';
+import { anotherLike, FIGURE_FIELDS, type Vehicle, VEHICLE_USES, type VehicleUse } from '../../core/vehicle/index.ts';
+import { samePart } from '../../core/stock/index.ts';
 import DraftNote from '../forms/DraftNote.vue';
 import { useRowForm } from '../forms/rowForm.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
@@ -24,6 +25,8 @@ const route = useRoute();
 const router = useRouter();
 const existing = computed(() => (route.name === 'vehicle-edit' ? String(route.params.id) : null));
 const id = existing.value ?? freshId();
+/** The vehicle that a new one is like. */
+const like = existing.value === null && typeof route.query.like === 'string' ? route.query.like : null;
 const today = useToday();
 /** What is typed before the vehicle has come would be overwritten by it. */
 const opened = ref(false);
@@ -32,7 +35,7 @@ const form = useRowForm<ReturnType<typeof vehicleText>, Vehicle>({
   schema: vehicleInput,
   path: () => `/vehicles/${id}`,
   field: 'vehicle',
-  draft: () => `vehicle.${existing.value ?? 'new'}`,
+  draft: () => `vehicle.${existing.value ?? (like === null ? 'new' : `like.${like}`)}`,
   textOf: vehicleText,
   read: readVehicleText,
 });
@@ -43,6 +46,7 @@ const families = computed(() => listed.value ?? []);
 const family = computed(() => families.value.find((each) => each.id === text.value.familyId) ?? null);
 onMounted(() => {
   if (existing.value !== null) return void open(existing.value);
+  if (like !== null) return void openLike(like);
   form.open(null, 0);
   opened.value = true;
 });
@@ -51,6 +55,17 @@ async function open(vehicleId: string): Promise<void> {
   try {
     const { vehicle, version } = await readVehicle(vehicleId);
     form.open(vehicle, version);
+    opened.value = true;
+  } catch (error) {
+    failed.value = error instanceof Error ? error.message : String(error);
+  }
+}
+/** What one of its kind has is taken over; what tells it from the other is not. */
+async function openLike(vehicleId: string): Promise<void> {
+  failed.value = '';
+  try {
+    const { vehicle } = await readVehicle(vehicleId);
+    form.open(anotherLike(vehicle, id, freshId), 0);
     opened.value = true;
   } catch (error) {
     failed.value = error instanceof Error ? error.message : String(error);
@@ -65,6 +80,15 @@ function takeFamily(familyId: string): void {
   if (family.value.engine !== 'any') text.value.engine ||= family.value.engine;
   takeUse(text.value.use ?? family.value.use);
 }
+/** A family lists the variants that go with it; another one is a question, not a mistake. */
+const computerHint = computed(() => {
+  const known = family.value?.computers ?? [];
+  const typed = text.value.computer.trim();
+  if (known.length === 0) return '';
+  return typed === '' || known.some((each) => samePart(each, typed))
+    ? `The family takes ${known.join(', ')}`
+    : `Not among those of the family: ${known.join(', ')}. A unit of the wrong variant sets idle codes.`;
+});
 const USES = Object.entries(VEHICLE_USES).map(([key, name]) => ({ id: key as VehicleUse, name }));
 /** Outboards count hours; nothing else does by itself. */
 function takeUse(use: VehicleUse | null): void {
@@ -101,7 +125,13 @@ async function saveMine(): Promise<void> {
     <h1 class="text-title">{{ existing ? 'Change the vehicle' : 'A new vehicle' }}</h1>
     <DraftNote :restored="restored" @afresh="form.startAfresh" />
     <div class="mt-5 grid max-w-4xl gap-4">
-      <TextField v-model="text.plate" class="max-w-xs" label="Plate" placeholder="TQ 417" :error="errors.plate" />
+      <TextField
+        v-model="text.plate"
+        class="max-w-xs"
+        :label="text.use === 'loose' ? 'What is written on its tag' : 'Plate'"
+        :placeholder="text.use === 'loose' ? 'Pump house body' : 'TQ 417'"
+        :error="errors.plate"
+      />
       <ChoiceRow :model-value="text.use" label="What is it?" :options="USES" @update:model-value="takeUse" />
       <ChoiceRow
         :model-value="text.throttle"
@@ -113,6 +143,7 @@ async function saveMine(): Promise<void> {
       <ChoiceRow v-model="text.idleValve" label="Idle air valve" :options="IDLE_VALVES" />
       <p v-if="errors.idleValve" class="-mt-2 font-semibold text-alarm" role="alert">{{ errors.idleValve }}</p>
       <ChoiceRow
+        v-if="text.use !== 'loose'"
         v-model="text.meterUnit"
         label="It counts"
         :options="[
@@ -142,7 +173,14 @@ async function saveMine(): Promise<void> {
       />
       <TextField v-model="text.engine" label="Engine" placeholder="2.5 L four" :error="errors.engine" />
       <TextField v-model="text.year" label="Year" placeholder="1998" inputmode="numeric" :error="errors.year" />
-      <TextField v-model="text.owner" label="Owner" placeholder="Island library" :error="errors.owner" />
+      <TextField v-model="text.owner" label="Customer" placeholder="Island library" :error="errors.owner" />
+      <TextField
+        v-model="text.computer"
+        label="Engine computer or market variant"
+        placeholder="as it is marked"
+        :error="errors.computer"
+        v-bind="computerHint === '' ? {} : { hint: computerHint }"
+      />
       <FieldBox
         v-slot="{ id: field, described, invalid }"
         label="Known here since"

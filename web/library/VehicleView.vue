@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { STAGE_NAMES } from '../../core/job/index.ts';
 import { format, formatNumber } from '../../core/quantity/index.ts';
@@ -23,6 +23,8 @@ import FigureRow from '../parts/FigureRow.vue';
 import ReminderRows from '../parts/ReminderRows.vue';
 import { useVehicleFile } from '../data/vehicles.ts';
 import { useShop } from '../stores/shop.ts';
+import { freshId } from '../stores/job.ts';
+import WrongVehicle from './WrongVehicle.vue';
 import DistanceLine from './DistanceLine.vue';
 
 const route = useRoute();
@@ -30,6 +32,8 @@ const shop = useShop();
 const { data: file, failed } = useVehicleFile(() => String(route.params.id));
 const vehicle = computed(() => file.value?.vehicle ?? null);
 const vin = computed(() => (vehicle.value === null || vehicle.value.vin === '' ? null : checkVin(vehicle.value.vin)));
+const freshFamily = freshId();
+const sorting = ref(false);
 const openJob = computed(() => file.value?.jobs.rows.find(({ status }) => status === 'open') ?? null);
 const figures = computed(() => {
   if (vehicle.value === null) return [];
@@ -66,10 +70,12 @@ const matchOf = (unit: FittedUnit) => {
           </p>
         </div>
         <RouterLink class="quiet ml-auto" :to="`/vehicles/${vehicle.id}/edit`">Change</RouterLink>
+        <RouterLink :class="openJob ? 'quiet' : 'primary'" :to="`/vehicles/${vehicle.id}/new-job`">{{
+          openJob ? 'Open another job' : 'Open a job'
+        }}</RouterLink>
         <RouterLink v-if="openJob" class="primary" :to="`/jobs/${openJob.id}`"
           >Go to job {{ openJob.number }}</RouterLink
         >
-        <RouterLink v-else class="primary" :to="`/vehicles/${vehicle.id}/new-job`">Open a job</RouterLink>
       </div>
       <h2 class="mb-2 mt-8 text-sm font-bold">Jobs along the {{ vehicle.meterUnit === 'h' ? 'hours' : 'distance' }}</h2>
       <DistanceLine v-if="file.jobs.rows.length > 0" :jobs="file.jobs.rows" />
@@ -119,11 +125,19 @@ const matchOf = (unit: FittedUnit) => {
             "
             >{{ matchOf(unit)?.words ?? 'no family to compare with' }}</span
           ><span
-            >mark <span class="code font-bold">{{ unit.variant }}</span></span
+            >variant <span class="code font-bold">{{ unit.variant }}</span></span
           >
         </li>
       </ul>
       <p v-else class="text-soft">None noted.</p>
+      <div class="mt-6 flex flex-wrap gap-x-6 gap-y-1">
+        <RouterLink class="link py-2" :to="`/vehicles/new?like=${vehicle.id}`">Another like this one</RouterLink>
+        <RouterLink v-if="!file.family" class="link py-2" :to="`/families/${freshFamily}?new=1&of=${vehicle.id}`"
+          >Make a family of it</RouterLink
+        >
+        <button type="button" class="link min-h-10" @click="sorting = true">It is a mistake, or here twice</button>
+      </div>
+      <WrongVehicle v-if="sorting" :vehicle="vehicle" :jobs="file.jobs.rows.length" @close="sorting = false" />
       <AuditLines :key="vehicle.id" :path="`/vehicles/${vehicle.id}`" />
     </section>
     <aside
@@ -135,7 +149,11 @@ const matchOf = (unit: FittedUnit) => {
         <span class="font-semibold text-soft">{{ vehicle.lastReading.unit }} last seen</span>
       </p>
       <dl class="rows mt-3 border-y border-line text-note">
-        <FigureRow label="Owner">{{ vehicle.owner || 'not noted' }}</FigureRow>
+        <FigureRow label="Customer">{{ vehicle.owner || 'not noted' }}</FigureRow>
+        <FigureRow v-if="vehicle.computer" label="Computer or variant">{{ vehicle.computer }}</FigureRow>
+        <FigureRow v-if="vehicle.coolant" label="Coolant"
+          >{{ vehicle.coolant.capacityL }} L, {{ Math.round(vehicle.coolant.concentration * 100) }} %</FigureRow
+        >
         <FigureRow label="Family"
           ><RouterLink v-if="file.family" class="link" :to="`/families/${file.family.id}`">{{
             file.family.name

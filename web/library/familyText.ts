@@ -49,6 +49,7 @@ export interface FamilyText {
   name: string;
   engine: string;
   notes: string;
+  computers: string;
   throttle: EngineFamily['throttle'];
   idleValve: EngineFamily['idleValve'];
   use: EngineFamily['use'];
@@ -139,6 +140,7 @@ export function familyText(family: EngineFamily | null, currency: string): Famil
     name: family?.name ?? '',
     engine: family?.engine ?? '',
     notes: family?.notes ?? '',
+    computers: (family?.computers ?? []).join(', '),
     throttle: family?.throttle ?? 'cable',
     idleValve: family?.idleValve ?? 'none',
     use: family?.use ?? 'road',
@@ -193,7 +195,12 @@ export function readFamily(text: FamilyText, currency: string): TypedRow {
     };
   });
   const { name, engine, notes, throttle, idleValve, use, layout } = text;
-  return { row: { name, engine, notes, throttle, idleValve, use, layout, figures, unitTypes }, unread: errors };
+  const computers = text.computers
+    .split(',')
+    .map((each) => each.trim())
+    .filter((each) => each !== '');
+  const row = { name, engine, notes, throttle, idleValve, use, layout, figures, unitTypes };
+  return { row: computers.length === 0 ? row : { ...row, computers }, unread: errors };
 }
 
 function readKitPart(part: KitText, at: string, errors: Record<string, string>): KitPart {

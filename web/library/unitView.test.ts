@@ -200,4 +200,30 @@ describe('an engine family', () => {
     await keep();
     expect(put()?.body).toMatchObject({ basedOn: 0, family: { name: 'Sund 1.2', unitTypes: [] } });
   });
+  it('made of a vehicle begins as that is, and says so when the vehicle could not be put into it', async () => {
+    route.query = { new: '1', of: 'v' };
+    let refused = true;
+    const asked = serve({
+      'GET /api/vehicles/v': { vehicle: SAMPLE_VEHICLE, version: 4, jobs: { rows: [], next: null }, family: null },
+      'PUT /api/families/u': {},
+      'PUT /api/vehicles/v': () => (refused ? refusal(409, 'Somebody else saved it.') : {}),
+    });
+    const make = async () => {
+      const wrapper = mount(FamilyView, { global: { stubs } });
+      await flushPromises();
+      expect(wrapper.find(field(wrapper, 'Engine')).element).toHaveProperty('value', SAMPLE_VEHICLE.engine);
+      await wrapper.find('form').trigger('submit');
+      await flushPromises();
+      return wrapper;
+    };
+    expect(read(await make())).toContain('the vehicle is not put into it: Somebody else saved it.');
+    expect(push).not.toHaveBeenCalled();
+    refused = false;
+    await make();
+    expect(push).toHaveBeenCalledWith('/vehicles/v');
+    expect(asked.findLast(({ method }) => method === 'PUT')?.body).toMatchObject({
+      basedOn: 4,
+      vehicle: { familyId: 'u', plate: SAMPLE_VEHICLE.plate },
+    });
+  });
 });

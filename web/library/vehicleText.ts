@@ -23,6 +23,9 @@ export interface VehicleText {
   idleValve: VehicleInput['idleValve'] | null;
   meterUnit: VehicleInput['meterUnit'] | null;
   familyId: string;
+  computer: string;
+  /** As it is stored; it is given from a job. */
+  coolant: VehicleInput['coolant'] | null;
   bands: Record<keyof VehicleInput['figures'], string>;
   /** As they are stored: a band whose text is still the same keeps its source. */
   figures: VehicleInput['figures'];
@@ -47,6 +50,8 @@ export const vehicleText = (vehicle: Vehicle | null): VehicleText => ({
   idleValve: vehicle?.idleValve ?? null,
   meterUnit: vehicle?.meterUnit ?? 'km',
   familyId: vehicle?.familyId ?? '',
+  computer: vehicle?.computer ?? '',
+  coolant: vehicle?.coolant ?? null,
   bands: {
     idleRpm: bandText(vehicle?.figures.idleRpm ?? null),
     valveDuty: bandText(vehicle?.figures.valveDuty ?? null),
@@ -57,7 +62,16 @@ export const vehicleText = (vehicle: Vehicle | null): VehicleText => ({
 });
 
 /** What was typed as a vehicle, and what of it cannot be read. */
-export function readVehicleText({ bands, figures, knownSince, familyId, use, ...text }: VehicleText): TypedRow {
+export function readVehicleText({
+  bands,
+  figures,
+  knownSince,
+  familyId,
+  use,
+  computer,
+  coolant,
+  ...text
+}: VehicleText): TypedRow {
   const unread: Record<string, string> = {};
   const band = (name: keyof VehicleInput['figures']) => {
     const read = figureFrom(bands[name], figures[name], FIGURE_FIELDS[name]);
@@ -74,6 +88,8 @@ export function readVehicleText({ bands, figures, knownSince, familyId, use, ...
     familyId: familyId === '' ? null : familyId,
     ...(knownSince === '' ? {} : { knownSince }),
     ...(use === null ? {} : { use }),
+    ...(computer.trim() === '' ? {} : { computer }),
+    ...(coolant === null ? {} : { coolant }),
   };
   return { row, unread };
 }

@@ -8,7 +8,8 @@ import { backUpNow, keepBackups, useKeeping } from '../data/keeping.ts';
 import TextField from '../parts/TextField.vue';
 import { useShop } from '../stores/shop.ts';
 import BackupShelf from './BackupShelf.vue';
-import { clockText, readClock } from './hours.ts';
+import { readClock } from '../../core/days/index.ts';
+import { clockText } from './hours.ts';
 
 /** Backups of the shop: the last good one, those that are kept, where they go, and one now. */
 defineProps<{ mayEdit: boolean }>();

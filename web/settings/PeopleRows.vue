@@ -17,6 +17,7 @@ const role = ref<Person['role'] | null>(null);
 const bay = ref('');
 const fields = ref<Readonly<Record<string, string>>>({});
 const problem = ref('');
+const held = ref(false);
 
 const ROLES: readonly { readonly id: Person['role']; readonly name: string }[] = [
   { id: 'lead', name: 'Lead: signs off' },
@@ -43,11 +44,15 @@ function clear(): void {
 async function attempt(work: () => Promise<{ readonly people: readonly Person[] }>): Promise<boolean> {
   problem.value = '';
   fields.value = {};
+  held.value = false;
   try {
     shop.people = (await work()).people;
     return true;
   } catch (error) {
-    if (error instanceof ApiError) fields.value = error.fields;
+    if (error instanceof ApiError) {
+      fields.value = error.fields;
+      held.value = error.code === 'jobs-with-them';
+    }
     const beside = ['person.name', 'person.role', 'person.bay'].some((field) => field in fields.value);
     problem.value = beside ? '' : error instanceof Error ? error.message : String(error);
     return false;
@@ -64,7 +69,12 @@ async function keep(): Promise<void> {
   if (shop.person === null) shop.pick(id);
   clear();
 }
-const leave = (id: string): Promise<boolean> => attempt(() => letLeave(id));
+/** Whose open jobs must go to somebody first. */
+const leaving = ref<Person | null>(null);
+async function leave(person: Person, to?: string | null): Promise<void> {
+  const left = await attempt(() => letLeave(person.id, to));
+  leaving.value = left || !held.value ? null : person;
+}
 const back = ({ id, name: called, role: did, bay: at }: Person): Promise<boolean> =>
   attempt(() => keepPerson(id, { name: called, role: did, bay: at }, shop.personId));
 </script>
@@ -79,12 +89,27 @@ const back = ({ id, name: called, role: did, bay: at }: Person): Promise<boolean
           <button type="button" class="faint" @click="change(person)">
             Change<span class="sr-only"> {{ person.name }}</span>
           </button>
-          <button v-if="here.length > 1" type="button" class="faint" @click="leave(person.id)">
+          <button v-if="here.length > 1" type="button" class="faint" @click="leave(person)">
             Has left<span class="sr-only">: {{ person.name }}</span>
           </button>
         </span>
       </li>
     </ul>
+    <div v-if="leaving" class="mt-3 border-l-4 border-brass pl-4">
+      <p class="font-semibold">{{ problem }} Who has them from now on?</p>
+      <div class="mt-2 flex flex-wrap gap-2">
+        <button
+          v-for="person in here.filter(({ id }) => id !== leaving?.id)"
+          :key="person.id"
+          type="button"
+          class="quiet"
+          @click="leave(leaving, person.id)"
+        >
+          {{ person.name }}
+        </button>
+        <button type="button" class="quiet" @click="leave(leaving, null)">Nobody in particular</button>
+      </div>
+    </div>
     <p v-if="gone.length > 0 && mayEdit" class="mt-2 text-note text-soft">
       Not here any more:
       <template v-for="(person, index) in gone" :key="person.id"
@@ -105,7 +130,7 @@ const back = ({ id, name: called, role: did, bay: at }: Person): Promise<boolean
       </div>
       <ChoiceRow v-model="role" label="What they do" :options="ROLES" />
       <p v-if="fields['person.role']" class="font-semibold text-alarm" role="alert">{{ fields['person.role'] }}</p>
-      <p v-if="problem" class="font-semibold text-alarm" role="alert">{{ problem }}</p>
+      <p v-if="problem && !leaving" class="font-semibold text-alarm" role="alert">{{ problem }}</p>
       <div class="flex gap-3">
         <button type="submit" class="quiet">{{ changing ? 'Keep the change' : 'Add' }}</button>
         <button v-if="changing" type="button" class="faint" @click="clear">Leave it</button>

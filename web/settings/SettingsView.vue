@@ -6,6 +6,8 @@ import { useShop } from '../stores/shop.ts';
 import BackupKeeping from './BackupKeeping.vue';
 import BayAirForm from './BayAirForm.vue';
 import BrokenSettings from './BrokenSettings.vue';
+import TradeFigures from './TradeFigures.vue';
+import ToolRows from './ToolRows.vue';
 import WrenchWall from './WrenchWall.vue';
 import OpeningHours from './OpeningHours.vue';
 import PeopleRows from './PeopleRows.vue';
@@ -74,13 +76,21 @@ async function answer(question: string, school: string | null): Promise<void> {
     <PeopleRows class="max-w-3xl" :may-edit="mayEdit" />
     <h2 class="mb-2 mt-9 text-xl">Wrenches on the wall</h2>
     <WrenchWall class="max-w-3xl" :may-edit="mayEdit" />
+    <h2 class="mb-2 mt-9 text-xl">Other tools</h2>
+    <ToolRows class="max-w-3xl" :may-edit="mayEdit" />
+    <p class="mt-3 text-note text-soft">
+      Cleaners and coolant stand in <RouterLink class="link" to="/stock">Stock</RouterLink>, with price and safety
+      words.
+    </p>
+    <h2 class="mb-2 mt-9 text-xl">Figures of the trade</h2>
+    <TradeFigures class="max-w-3xl" :may-edit="mayEdit" />
     <BrokenSettings />
     <ShopFigures :may-edit="mayEdit" />
     <OpeningHours :may-edit="mayEdit" />
     <BackupKeeping :may-edit="mayEdit" />
     <BayAirForm :may-edit="mayEdit" />
     <p class="mt-8 text-note">
-      <RouterLink class="link" to="/knowledge">Knowledge: causes, checks and likelihoods</RouterLink>
+      <RouterLink class="link" to="/knowledge">Causes, checks and likelihoods</RouterLink>
       <span class="mx-2 text-soft">·</span>
       <RouterLink class="link" to="/families">Engine families</RouterLink>
       <span class="mx-2 text-soft">·</span>

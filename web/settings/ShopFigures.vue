@@ -59,7 +59,10 @@ const coins = computed(() =>
 );
 const there = computed(() => (isTimeZone(text.timeZone) ? `There it is ${sayTime(now.value, text.timeZone)}` : ''));
 
-async function keep(): Promise<void> {
+/** Money is recorded in another currency: nothing is kept until somebody has said what its figures mean. */
+const moneyAsked = ref(false);
+async function keep(sameFigures = false): Promise<void> {
+  moneyAsked.value = false;
   const currency = text.currency.trim();
   const amounts = { ratePerHourMinor: text.rate, dayPriceMinor: text.day, comebackMinor: text.comeback };
   const read = Object.entries(amounts).map(([name, typed]) => [name, minorIn(typed, currency)] as const);
@@ -83,20 +86,26 @@ async function keep(): Promise<void> {
   kept.value = false;
   if (Object.keys(fields.value).length > 0) return;
   try {
-    await shop.keepFigures({
-      shopName: text.shopName,
-      currency,
-      timeZone: text.timeZone.trim(),
-      measures: measures.value === 'ask' ? null : measures.value,
-      ratePerHourMinor: 0,
-      dayPriceMinor: 0,
-      comebackMinor: 0,
-      ...Object.fromEntries(read),
-      comebackWithin: Object.fromEntries(reaches) as Readonly<Record<'days' | 'km' | 'h', number>>,
-    });
+    await shop.keepFigures(
+      {
+        shopName: text.shopName,
+        currency,
+        timeZone: text.timeZone.trim(),
+        measures: measures.value === 'ask' ? null : measures.value,
+        ratePerHourMinor: 0,
+        dayPriceMinor: 0,
+        comebackMinor: 0,
+        ...Object.fromEntries(read),
+        comebackWithin: Object.fromEntries(reaches) as Readonly<Record<'days' | 'km' | 'h', number>>,
+      },
+      sameFigures,
+    );
     kept.value = true;
   } catch (error) {
-    if (error instanceof ApiError) fields.value = error.fields;
+    if (error instanceof ApiError) {
+      fields.value = error.fields;
+      moneyAsked.value = error.code === 'money-recorded';
+    }
     problem.value = error instanceof Error ? error.message : String(error);
   }
 }
@@ -104,7 +113,7 @@ async function keep(): Promise<void> {
 
 <template>
   <h2 class="mb-2 mt-9 text-xl">The shop and its figures</h2>
-  <form class="grid max-w-3xl items-start gap-4 sm:grid-cols-2" @submit.prevent="keep">
+  <form class="grid max-w-3xl items-start gap-4 sm:grid-cols-2" @submit.prevent="keep()">
     <TextField v-model="text.shopName" label="Shop" :error="fields['settings.shopName']" />
     <FieldBox
       v-slot="{ id, described, invalid }"
@@ -177,6 +186,9 @@ async function keep(): Promise<void> {
     </fieldset>
     <div class="sm:col-span-2">
       <p v-if="problem" class="mb-2 font-semibold text-alarm" role="alert">{{ problem }}</p>
+      <button v-if="moneyAsked" type="button" class="quiet mb-2 mr-3" @click="keep(true)">
+        The figures stand for {{ text.currency }}
+      </button>
       <button v-if="mayEdit" type="submit" class="quiet">Keep the figures</button>
       <span v-if="kept" class="ml-3 text-soft" role="status">Kept.</span>
     </div>

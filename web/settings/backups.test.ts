@@ -7,7 +7,8 @@ import { useShop } from '../stores/shop.ts';
 import { field, freshShop, press, read, refusal, serve, stubs } from '../testing.ts';
 import BackupKeeping from './BackupKeeping.vue';
 import BrokenSettings from './BrokenSettings.vue';
-import { clockText, readClock } from './hours.ts';
+import { readClock } from '../../core/days/index.ts';
+import { clockText } from './hours.ts';
 
 const route = vi.hoisted(() => ({ hash: '' }));
 vi.mock('vue-router', async (original) => ({ ...(await original<object>()), useRoute: () => route }));

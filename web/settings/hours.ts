@@ -8,13 +8,6 @@ const clock = (minute: number): string => `${Math.floor(minute / 60)}:${String(m
 /** A minute of the day as the wall shows it: 180 is 03:00. */
 export const clockText = (minute: number): string => clock(minute).padStart(5, '0');
 
-/** Reads “3”, “03:00” or “3.30”. @returns minutes since midnight; null for what is no time of day */
-export function readClock(text: string): number | null {
-  const [, hour, minute = '0'] = /^\s*(\d{1,2})(?:[:.](\d\d))?\s*$/.exec(text) ?? [];
-  if (hour === undefined || Number(hour) > 23 || Number(minute) > 59) return null;
-  return Number(hour) * 60 + Number(minute);
-}
-
 /** “8:00–17:00”, or “closed”. */
 export const hoursText = (hours: Hours | null): string =>
   hours === null ? 'closed' : `${clock(hours.from)}–${clock(hours.to)}`;

@@ -14,6 +14,8 @@ const KeysSheet = defineAsyncComponent(() => import('./KeysSheet.vue'));
 const PersonPicker = defineAsyncComponent(() => import('./PersonPicker.vue'));
 const SearchSheet = defineAsyncComponent(() => import('./SearchSheet.vue'));
 const ReadOnlyNote = defineAsyncComponent(() => import('./ReadOnlyNote.vue'));
+const FirstVisit = defineAsyncComponent(() => import('./FirstVisit.vue'));
+const WhatIsThis = defineAsyncComponent(() => import('./WhatIsThis.vue'));
 const NotTaken = defineAsyncComponent(() => import('./NotTaken.vue'));
 
 useFreshReads();
@@ -21,7 +23,7 @@ const route = useRoute();
 const router = useRouter();
 const shop = useShop();
 const outbox = useOutbox();
-const open = ref<'keys' | 'person' | 'search' | null>(null);
+const open = ref<'keys' | 'person' | 'search' | 'page' | null>(null);
 const failed = ref(false);
 const bare = computed(() => route.meta.bare === true);
 const askWho = computed(() => shop.loaded && shop.person === null && shop.here.length > 0);
@@ -41,7 +43,7 @@ const go = (keys: string, path: string, place: string) => ({
 useKeys([
   { keys: '?', does: 'Show this sheet', run: () => (open.value = 'keys') },
   { keys: '/', does: 'Search anything', run: () => (open.value = 'search') },
-  { keys: 'm', does: 'Switch between bench and bonnet theme', run: switchTheme },
+  { keys: 'm', does: 'Light or dark', run: switchTheme },
   go('b', '/bay', 'the Bay'),
   go('v', '/vehicles', 'vehicles'),
   go('p', '/procedures', 'procedures'),
@@ -67,14 +69,38 @@ onMounted(() => {
   void start();
 });
 onBeforeUnmount(() => window.removeEventListener('keydown', listenForKeys));
+
+/** What this page asks for next: the act of the item in hand, else its one primary action. */
+function toNextStep(): void {
+  const next = ['[data-testid="act"]', 'aside .primary', '.primary'].flatMap((each) => [
+    ...document.querySelectorAll<HTMLElement>(`main ${each}`),
+  ]);
+  (
+    next.find((each) => each.offsetParent !== null && !each.matches(':disabled')) ?? document.getElementById('work')
+  )?.focus();
+}
 </script>
 
 <template>
   <a href="#work" class="primary sr-only focus:not-sr-only focus:fixed focus:left-2 focus:top-2 focus:z-50"
     >To the work</a
   >
+  <button
+    type="button"
+    class="primary sr-only focus:not-sr-only focus:fixed focus:left-2 focus:top-2 focus:z-50"
+    @click="toNextStep"
+  >
+    To the next step
+  </button>
   <div :class="bare ? 'h-full' : 'flex h-full flex-col min-[900px]:flex-row'">
-    <RailNav v-if="!bare" class="no-print" @person="open = 'person'" @keys="open = 'keys'" @search="open = 'search'" />
+    <RailNav
+      v-if="!bare"
+      class="no-print"
+      @person="open = 'person'"
+      @keys="open = 'keys'"
+      @search="open = 'search'"
+      @page="open = 'page'"
+    />
     <main
       id="work"
       tabindex="-1"
@@ -88,9 +114,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', listenForKeys));
       <ClockNote />
       <ReadOnlyNote v-if="shop.readOnly" />
       <NotTaken v-if="outbox.notTaken.length > 0" />
+      <FirstVisit v-if="!bare && shop.loaded" :page="String(route.name ?? '')" />
       <div class="min-h-0 flex-1"><RouterView /></div>
     </main>
   </div>
+  <WhatIsThis v-if="open === 'page'" :page="String(route.name ?? '')" @close="open = null" />
   <KeysSheet v-if="open === 'keys'" @close="open = null" />
   <SearchSheet v-if="open === 'search'" @close="open = null" />
   <PersonPicker v-if="open === 'person' || askWho" :required="askWho" @close="open = null" />

@@ -4,7 +4,7 @@ import { useRoute } from 'vue-router';
 import { useShop } from '../stores/shop.ts';
 import { switchTheme, theme } from './theme.ts';
 
-defineEmits<{ person: []; keys: []; search: [] }>();
+defineEmits<{ person: []; keys: []; search: []; page: [] }>();
 
 const places = [
   { path: '/bay', name: 'Bay', key: 'G B' },
@@ -65,6 +65,13 @@ const here = computed(() => {
       >
         Search
       </button>
+      <button
+        type="button"
+        class="min-h-9 whitespace-nowrap px-1 text-sm text-soft hover:text-ink max-sm:hidden"
+        @click="$emit('page')"
+      >
+        What is this?
+      </button>
       <button type="button" class="min-h-9 px-1 text-sm text-soft hover:text-ink" title="Key ?" @click="$emit('keys')">
         Keys
       </button>
@@ -82,7 +89,7 @@ const here = computed(() => {
         title="Key M"
         @click="switchTheme"
       >
-        {{ theme === 'dark' ? 'To bench' : 'To bonnet' }}<span class="sr-only"> theme</span>
+        {{ theme === 'dark' ? 'Light' : 'Dark' }}<span class="sr-only"> screen</span>
       </button>
       <button
         type="button"

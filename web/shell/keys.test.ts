@@ -11,10 +11,7 @@ const press = (key: string, target: EventTarget = document.body, more: KeyboardE
 const withKeys = (list: Parameters<typeof useKeys>[0]) =>
   mount(
     defineComponent({
-      setup: () => (
-        useKeys(list),
-        () => h('div', [h('input'), h('button'), h('div', { role: 'dialog' }, [h('span')])])
-      ),
+      setup: () => (useKeys(list), () => h('div', [h('input'), h('button')])),
     }),
     { attachTo: document.body },
   );
@@ -40,9 +37,16 @@ describe('keys', () => {
     const run = vi.fn();
     const screen = withKeys([{ keys: 'u', does: 'Undo', run }]);
     press('u', screen.find('input').element);
-    press('u', screen.find('span').element);
     press('u', document.body, { ctrlKey: true });
+    // A sheet lies over the screen, wherever the focus is.
+    const sheet = document.body.appendChild(document.createElement('div'));
+    sheet.setAttribute('role', 'dialog');
+    press('u', sheet);
+    press('u');
     expect(run).not.toHaveBeenCalled();
+    sheet.remove();
+    press('u');
+    expect(run).toHaveBeenCalledTimes(1);
     screen.unmount();
   });
   it('leave Space to the button that holds the focus', () => {

@@ -35,7 +35,9 @@ let first: { key: string; at: number } | null = null;
 export function listenForKeys(event: KeyboardEvent): void {
   if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return;
   const target = event.target instanceof Element ? event.target : null;
-  if (target?.closest(TYPING) || target?.closest('[role="dialog"]')) return;
+  if (target?.closest(TYPING)) return;
+  // A sheet lies over the screen that the keys belong to, wherever the focus is.
+  if (document.querySelector('[role="dialog"]') !== null) return;
   const key = event.key.toLowerCase();
   if ((key === ' ' || key === 'enter') && target?.closest(OWN_SPACE)) return;
   const sequence = first !== null && Date.now() - first.at < SEQUENCE_MS ? first.key + key : '';

@@ -90,7 +90,12 @@ describe('the route', () => {
     const travelled = stops.map((stop) => stop.find('.bg-moss.h-0\\.5').exists());
     // Diagnose was passed over: the line goes as far as diagnose, though decide is done.
     expect(travelled.slice(0, 5)).toEqual([false, true, false, false, false]);
-    expect(read(stops[0]!)).toContain('Complaint, done');
+    // Complaint was left with codes unread, decide with nothing decided: hollow until it is made good.
+    expect(read(stops[0]!)).toMatch(/Complaint, left with \d open/);
+    expect(read(stops[2]!)).toContain('Decide, left with 1 open');
+    const made = showJob([open, of('decide'), of('pass-stage', { stage: 'decide' })]).job();
+    const after = mount(RouteLine, { props: { job: made, open: 'strip' }, global }).findAll('li');
+    expect(read(after[2]!)).toContain('Decide, done');
     expect(read(stops[1]!)).not.toContain('done');
     expect(wrapper.find('[aria-current="step"]').text()).toBe('Strip');
   });

@@ -3,7 +3,7 @@ import { computed, defineAsyncComponent, ref } from 'vue';
 import { daysBetween } from '../../core/days/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import { format } from '../../core/quantity/index.ts';
-import { engineLine, vehicleName } from '../../core/vehicle/index.ts';
+import { engineLine, isLooseUnit, vehicleName } from '../../core/vehicle/index.ts';
 import { useShop } from '../stores/shop.ts';
 import { useToday } from '../stores/today.ts';
 
@@ -34,7 +34,7 @@ const CustodySheet = defineAsyncComponent(() => import('./custody/CustodySheet.v
     <!-- Where it is narrow the engine gives way, never the reading or the number of the job. -->
     <span class="min-w-0 flex-1 truncate text-note text-soft max-md:hidden">{{ engineLine(job.vehicle) }}</span>
     <span class="ml-auto flex gap-x-4 whitespace-nowrap text-note text-soft">
-      <span>{{ format(job.reading) }}</span>
+      <span>{{ isLooseUnit(job.vehicle) ? 'loose unit' : format(job.reading) }}</span>
       <button type="button" class="underline underline-offset-2" @click="opened = true">
         Job {{ job.number }}, {{ state }}
       </button>

@@ -39,13 +39,16 @@ useKeys([
 </script>
 
 <template>
-  <div v-if="store.job && store.id === jobId" class="flex h-full flex-col">
+  <div v-if="store.job && store.id === jobId" class="flex h-full flex-col short:overflow-y-auto">
+    <!-- Where there is hardly any height the whole sheet scrolls, head and tally with it. -->
     <header class="shrink-0 border-b border-line">
       <IdentityLine :job="store.job" />
       <RouteLine :job="store.job" :open="stage" />
       <WritingUpLine :job-id="jobId" />
     </header>
-    <div class="min-h-0 flex-1 overflow-y-auto lg:overflow-hidden">
+    <div
+      class="min-h-0 flex-1 overflow-y-auto lg:overflow-hidden short:min-h-fit short:flex-none short:overflow-visible!"
+    >
       <RouterView :key="String(route.name)" />
     </div>
     <TallyStrip :job="store.job" class="shrink-0" />

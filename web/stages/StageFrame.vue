@@ -5,9 +5,14 @@ import { CAUTIONS, nextStage, type Stage, STAGE_NAMES, stageGaps } from '../../c
 import CautionStack from '../parts/CautionStack.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import TextField from '../parts/TextField.vue';
+import { useTypedDraft } from '../forms/typedDraft.ts';
 import { useKeys } from '../shell/keys.ts';
 import { freshId, useJob } from '../stores/job.ts';
+import PutRight from './entries/PutRight.vue';
+import StruckLines from './entries/StruckLines.vue';
+import GapList from './GapList.vue';
 import { useForm } from './useForm.ts';
+import { useSpot } from './useSpot.ts';
 
 const WriteUpDialog = defineAsyncComponent(() => import('./WriteUpDialog.vue'));
 
@@ -16,7 +21,9 @@ const props = defineProps<{ stage: Stage; title: string; lead?: string; cautions
 const store = useJob();
 const router = useRouter();
 const form = useForm();
-const note = ref<string | null>(null);
+/** What was typed of a note stays over leaving, Esc and a reload, until it is kept. */
+const typedNote = useTypedDraft(() => `note.${store.id}.${props.stage}`);
+const noting = ref(false);
 const writing = ref(false);
 
 const gaps = computed(() => (store.job === null ? [] : stageGaps(store.job, props.stage)));
@@ -38,10 +45,12 @@ function goOn(): void {
   void router.push(`/jobs/${job.id}/${next.value}`);
 }
 function keepNote(): void {
-  if (note.value !== null && form.send('make-note', { id: freshId(), stage: props.stage, text: note.value }))
-    note.value = null;
+  if (!form.send('make-note', { id: freshId(), stage: props.stage, text: typedNote.value })) return;
+  typedNote.value = '';
+  noting.value = false;
 }
-useKeys([{ keys: 'k', does: 'Note', run: () => (note.value = '') }]);
+useSpot();
+useKeys([{ keys: 'k', does: 'Note', run: () => (noting.value = true) }]);
 </script>
 
 <template>
@@ -65,14 +74,15 @@ useKeys([{ keys: 'k', does: 'Note', run: () => (note.value = '') }]);
       <CautionStack :ids="shownCautions" />
       <div class="mt-auto pt-2">
         <ul v-if="notes.length > 0" class="rows mb-3 border-y border-line text-sm">
-          <li v-for="each in notes" :key="each.id" class="py-2">{{ each.text }}</li>
+          <li v-for="each in notes" :key="each.id" class="py-2">
+            {{ each.text }}
+            <PutRight :job="store.job!" kind="note-made" :holds="{ id: each.id }" :what="each.text" />
+          </li>
         </ul>
+        <StruckLines v-if="store.job" class="mb-3" :job="store.job" :kinds="['note-made']" />
         <div v-if="gaps.length > 0 && !closed" class="mb-3 text-sm">
           <p class="font-semibold text-brass">Still open here</p>
-          <ul class="mt-0.5 text-soft">
-            <li v-for="gap in gaps.slice(0, 5)" :key="gap">{{ gap }}</li>
-            <li v-if="gaps.length > 5">and {{ gaps.length - 5 }} more</li>
-          </ul>
+          <GapList :job-id="store.job!.id" :gaps="gaps" :first="5" />
         </div>
         <slot name="foot">
           <button
@@ -95,7 +105,7 @@ useKeys([{ keys: 'k', does: 'Note', run: () => (note.value = '') }]);
         <button
           type="button"
           class="mt-2 min-h-9 text-sm font-semibold text-soft underline underline-offset-2"
-          @click="note = ''"
+          @click="noting = true"
         >
           Add a note <kbd class="key ml-1" aria-hidden="true">K</kbd>
         </button>
@@ -110,9 +120,9 @@ useKeys([{ keys: 'k', does: 'Note', run: () => (note.value = '') }]);
       </div>
     </aside>
     <WriteUpDialog v-if="writing && store.job" :job="store.job" @close="writing = false" />
-    <SheetDialog v-if="note !== null" :title="`Note at ${STAGE_NAMES[stage].toLowerCase()}`" @close="note = null">
+    <SheetDialog v-if="noting" :title="`Note at ${STAGE_NAMES[stage].toLowerCase()}`" @close="noting = false">
       <form class="grid gap-3" @submit.prevent="keepNote">
-        <TextField v-model="note" label="Note" :lines="4" :error="form.error('text') ?? form.general('text')" />
+        <TextField v-model="typedNote" label="Note" :lines="4" :error="form.error('text') ?? form.general('text')" />
         <button type="submit" class="primary">Keep the note</button>
       </form>
     </SheetDialog>

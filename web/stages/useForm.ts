@@ -1,5 +1,5 @@
 import { ref } from 'vue';
-import type { CommandData, CommandType } from '../../core/job/index.ts';
+import type { CommandData, CommandType, Refusal } from '../../core/job/index.ts';
 import { useJob } from '../stores/job.ts';
 
 /**
@@ -8,7 +8,7 @@ import { useJob } from '../stores/job.ts';
  */
 export function useForm() {
   const store = useJob();
-  const wrong = ref<{ field: string | null; message: string; wouldHelp: string } | null>(null);
+  const wrong = ref<Pick<Refusal, 'field' | 'message' | 'wouldHelp' | 'at'> | null>(null);
 
   function send<K extends CommandType>(type: K, data: CommandData[K]): boolean {
     wrong.value = store.send(type, data);

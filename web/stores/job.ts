@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import type { CommandReply, JobReply } from '../../contract/index.ts';
+import type { CommandReply, JobReply, SentCommand } from '../../contract/index.ts';
 import {
   type Asks,
   type Command,
@@ -59,6 +59,7 @@ export const useJob = defineStore('job', () => {
       ...NO_CONTEXT,
       wrenches: asks.wrenches ? shop.wrenches : [],
       rules: asks.rules ? shop.rules : {},
+      figures: asks.figures ? shop.figures : {},
       measures: asks.measures ? shop.settings.measures : null,
       role: asks.role ? (shop.person?.role ?? null) : null,
       alone: asks.role === true && shop.here.length === 1 && shop.person !== null,
@@ -174,8 +175,24 @@ export const useJob = defineStore('job', () => {
     return writtenFor === null ? { at: deviceIso() } : { at: writtenFor, late: 'written-up' };
   }
 
+  /** Does something that only the server can decide, and shows it once it has. @throws ApiError, OutOfReach */
+  async function sendAndWait<K extends CommandType>(type: K, data: CommandData[K]): Promise<void> {
+    const jobId = id.value;
+    const command = {
+      type,
+      data,
+      id: crypto.randomUUID(),
+      at: putRight(deviceIso()),
+      by: shop.personId,
+      seen: confirmed.value?.version ?? 0,
+    } as unknown as SentCommand;
+    const reply = await api.post<CommandReply>(`/jobs/${jobId}/commands`, command);
+    if (id.value === jobId) take(reply);
+  }
+
   return {
     id,
+    sendAndWait,
     job,
     confirmed,
     knowledge,

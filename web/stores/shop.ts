@@ -2,6 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { Person, Settings } from '../../contract/index.ts';
 import { type Calendar, ORDINARY_WEEK, type Tool } from '../../core/prepare/index.ts';
+import type { ShopValues } from '../../core/figures/index.ts';
 import type { HouseRules } from '../../core/house/index.ts';
 import { type Speaker, speaker } from '../../core/sheet/index.ts';
 import type { Wrench } from '../../core/torque/index.ts';
@@ -23,6 +24,8 @@ export const useShop = defineStore('shop', () => {
     comebackWithin: { days: 90, km: 5000, h: 50 },
   });
   const rules = shallowRef<HouseRules>({});
+  /** Figures of the trade that this shop has set for itself. */
+  const figures = shallowRef<ShopValues>({});
   const tools = shallowRef<readonly Tool[]>([]);
   const calendar = shallowRef<Calendar>(ORDINARY_WEEK);
   /** The store can only be read: everything can be looked at, nothing entered. */
@@ -36,6 +39,7 @@ export const useShop = defineStore('shop', () => {
       people: Person[];
       wrenches: Wrench[];
       rules: HouseRules;
+      figures?: ShopValues;
       tools: Tool[];
       calendar: Calendar;
       now: string;
@@ -45,6 +49,7 @@ export const useShop = defineStore('shop', () => {
     wrenches.value = reply.wrenches;
     settings.value = reply.settings;
     rules.value = reply.rules;
+    figures.value = reply.figures ?? {};
     tools.value = reply.tools;
     calendar.value = reply.calendar;
     readOnly.value = reply.readOnly;
@@ -57,9 +62,17 @@ export const useShop = defineStore('shop', () => {
     settings.value = await api.put<Settings>('/settings/measures', { by, measures }).catch(() => settings.value);
   }
 
-  /** What the shop says of itself. @throws ApiError with what is wrong by field */
-  async function keepFigures(figures: Settings): Promise<void> {
-    settings.value = await api.put<Settings>('/settings', { by: personId.value, settings: figures });
+  /**
+   * What the shop says of itself.
+   * @param sameFigures prices that are recorded stand for another currency, figure for figure
+   * @throws ApiError with what is wrong by field
+   */
+  async function keepFigures(figures: Settings, sameFigures = false): Promise<void> {
+    settings.value = await api.put<Settings>('/settings', {
+      by: personId.value,
+      settings: figures,
+      ...(sameFigures && { sameFigures }),
+    });
   }
 
   function pick(id: string): void {
@@ -81,6 +94,7 @@ export const useShop = defineStore('shop', () => {
     wrenches,
     settings,
     rules,
+    figures,
     tools,
     calendar,
     person,

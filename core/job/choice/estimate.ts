@@ -21,6 +21,7 @@ export const estimateMade = fact('estimate-made', {
   shape: estimateMadeShape,
   means: (job, data, stamp) => ({ estimates: [...job.estimates, { ...data, ...stamp, answer: null }] }),
   words: () => 'Estimate made',
+  putRight: {},
   sheet: 'Checked and decided',
 });
 

@@ -1,5 +1,5 @@
-import { gap } from '../gap.ts';
+import { type Gap, gap } from '../gap.ts';
 import type { Job } from '../job.ts';
 
 /** What is still to be decided. */
-export const choiceGaps = (job: Job): string[] => gap(job.decision === null, 'nothing decided');
+export const choiceGaps = (job: Job): Gap[] => gap(job.decision === null, 'nothing decided', { stage: 'decide' });

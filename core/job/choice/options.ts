@@ -15,6 +15,7 @@ import type { EngineFamily } from '../../vehicle/index.ts';
 import type { JobDiagnosis } from '../diagnosis/diagnose.ts';
 import type { Job } from '../job.ts';
 import type { EstimateLine } from './state.ts';
+import { figureOf, optionFactors, type ShopValues } from '../../figures/index.ts';
 
 /** Money that the shop has set, minor units. */
 export interface ShopFigures {
@@ -56,6 +57,7 @@ export function jobTerms(
   diagnosis: JobDiagnosis,
   family: EngineFamily | null,
   procedure: Pick<Procedure, 'items'> | null,
+  said: ShopValues = {},
 ): OptionTerms[] {
   return usualTerms({
     family,
@@ -63,7 +65,15 @@ export function jobTerms(
     belief: jobBelief(diagnosis),
     per: job.vehicle.meterUnit === 'h' ? 'h' : 'km',
     wayMinutes: procedure === null ? null : wayMinutes(procedure),
-  }).map((terms) => ({ ...terms, ...setByHand(job, terms) }));
+  })
+    .map((terms) => inThisShop(terms, procedure !== null, said))
+    .map((terms) => ({ ...terms, ...setByHand(job, terms) }));
+}
+
+/** Terms with the minutes and lives that this shop has; a procedure's own minutes stand. */
+function inThisShop(terms: OptionTerms, timed: boolean, said: ShopValues): OptionTerms {
+  const { minutes, life } = optionFactors(said, terms.id);
+  return { ...terms, minutes: timed ? terms.minutes : terms.minutes * minutes, life: terms.life * life };
 }
 
 /** What was set for this very way; what was set before ways were told apart goes for every way of its option. */
@@ -85,7 +95,7 @@ export function unsolvedMinor(family: EngineFamily | null, shop: ShopFigures): n
   return shop.comebackMinor + dearest + Math.round((minutes * shop.ratePerHourMinor) / 60);
 }
 
-/** What `planOptions` is asked for a job. */
+/** What `planOptions` is asked for a job. @param said the figures that the shop has set */
 export function jobChoice(
   job: Job,
   diagnosis: JobDiagnosis,
@@ -94,11 +104,12 @@ export function jobChoice(
   procedure: Pick<Procedure, 'items'> | null,
   results: readonly ShopResult[],
   shop: ShopFigures,
+  said: ShopValues = {},
 ): ChooseInput {
   return {
     belief: jobBelief(diagnosis),
     causes: knowledge.causes,
-    terms: jobTerms(job, diagnosis, family, procedure),
+    terms: jobTerms(job, diagnosis, family, procedure, said),
     results,
     ratePerHourMinor: shop.ratePerHourMinor,
     dayPriceMinor: shop.dayPriceMinor,
@@ -106,6 +117,7 @@ export function jobChoice(
     unsolvedMinor: unsolvedMinor(family, shop),
     failed: diagnosis.failed,
     per: job.vehicle.meterUnit === 'h' ? 'h' : 'km',
+    leastChance: figureOf(said, 'least-chance') / 100,
   };
 }
 

@@ -60,6 +60,7 @@ export const canWeighed = fact('can-weighed', {
   ],
   means: (job, data, stamp) => ({ cleaners: [...job.cleaners, { ...data, ...stamp }] }),
   words: (data) => `${data.grams.toFixed(0)} g of cleaner`,
+  putRight: {},
   sheet: 'Used and fitted',
 });
 

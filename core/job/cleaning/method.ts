@@ -10,9 +10,10 @@ import {
 import type { HouseRules } from '../../house/index.ts';
 import { type JobUnit, lightEven } from '../inspection/units.ts';
 import type { Job } from '../job.ts';
+import { type ShopValues, soakFigures } from '../../figures/index.ts';
 
 /** How this unit is cleaned, from its form, what was found on it and what the house holds. */
-export function unitMethod(job: Job, unit: JobUnit, rules: HouseRules): CleaningMethod {
+export function unitMethod(job: Job, unit: JobUnit, rules: HouseRules, said: ShopValues = {}): CleaningMethod {
   const before = job.findings.filter((finding) => finding.unit === unit.id && finding.when === 'before');
   const grades = before.flatMap(({ grade }) => (grade === null ? [] : [grade]));
   const stripped = before.some(({ point, judged }) => point === 'stripped' && judged?.outcome === 'all-off');
@@ -20,6 +21,7 @@ export function unitMethod(job: Job, unit: JobUnit, rules: HouseRules): Cleaning
     unit.form,
     { grade: grades.length === 0 ? null : Math.max(...grades), fullyStripped: stripped },
     rules,
+    soakFigures(said),
   );
 }
 

@@ -31,6 +31,7 @@ export const passDone = fact('pass-done', {
   ],
   means: (job, data, stamp) => ({ passes: [...job.passes, { ...data, ...stamp }] }),
   words: (data) => `${passName(data.kind)} done`,
+  putRight: {},
   sheet: { no: 'the grade after it says what came of it' },
 });
 

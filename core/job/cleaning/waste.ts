@@ -11,6 +11,13 @@ export const wasteTaken = fact('waste-taken', {
   shape: wasteTakenShape,
   means: (job, data, stamp) => ({ waste: [...job.waste, { ...data, ...stamp }] }),
   words: (data) => `${WASTE_KINDS[data.kind].name} taken away`,
+  putRight: {
+    anew: {
+      command: 'take-waste',
+      from: (data) => data,
+      fields: { amount: { label: 'How much' }, where: { label: 'Where to' } },
+    },
+  },
   sheet: 'Waste',
 });
 

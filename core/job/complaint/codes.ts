@@ -18,6 +18,26 @@ export const codeRead = fact('code-read', {
   shape: codeReadShape,
   means: (job, data, stamp) => ({ codes: [...job.codes, { ...data, ...stamp }] }),
   words: (data) => `${data.code} read`,
+  putRight: {
+    anew: {
+      command: 'read-code',
+      from: (data) => data,
+      fields: {
+        code: { label: 'Code' },
+        status: {
+          label: 'Status',
+          choices: {
+            stored: 'Stored',
+            pending: 'Pending',
+            permanent: 'Permanent',
+            cleared: 'Cleared',
+            ours: 'Set by our own unplugging',
+          },
+        },
+        note: { label: 'Note' },
+      },
+    },
+  },
   sheet: 'Complaint',
 });
 
@@ -40,6 +60,7 @@ export const codesReadOut = fact('codes-read-out', {
   shape: codesReadOutShape,
   means: (job, { when }, stamp) => ({ codesRead: { ...job.codesRead, [when]: stamp } }),
   words: (data) => `Codes read ${data.when}`,
+  putRight: {},
   sheet: 'Proved',
 });
 
@@ -58,6 +79,7 @@ export const frameRead = fact('frame-read', {
     frames: [...job.frames.filter(({ code }) => code !== data.code), { ...data, ...stamp }],
   }),
   words: (data) => `Freeze frame of ${data.code}`,
+  putRight: {},
   sheet: 'Complaint',
 });
 
@@ -78,6 +100,7 @@ export const valuesRead = fact('values-read', {
   shape: valuesReadShape,
   means: (job, data, stamp) => ({ values: [...job.values, { ...data, ...stamp }] }),
   words: (data) => `Live values read ${data.when}`,
+  putRight: {},
   sheet: { no: 'they are weighed as findings and drawn at Prove' },
 });
 

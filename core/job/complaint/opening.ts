@@ -13,7 +13,7 @@ import { reading, vehicle } from '../shapes.ts';
 import { whatWasTold } from './told.ts';
 
 /** The figures that will judge the job and what it is used as, the family's where the vehicle has none: later edits change nothing here. */
-function withFigures(vehicle: Vehicle, family: EngineFamily | null): Vehicle {
+export function withFigures(vehicle: Vehicle, family: EngineFamily | null): Vehicle {
   const { idleRpm = null, valveDuty = null, closedVolts = null } = figuresOf(vehicle, family);
   const use = vehicle.use ?? family?.use;
   return { ...vehicle, figures: { idleRpm, valveDuty, closedVolts }, ...(use === undefined ? {} : { use }) };

@@ -21,6 +21,14 @@ export const COMPLAINT_SAMPLES: SamplesOf<typeof COMPLAINT> = {
     as: 12,
   },
 
+  'move-job': {
+    after: [open],
+    data: { vehicleId: 'van', why: 'picked the wrong one' },
+    events: ['vehicle-put-right'],
+    shows: (job) => [job.vehicle.id, job.wrongVehicles.map(({ why }) => why)],
+    as: ['van', ['picked the wrong one']],
+  },
+
   'tell-history': {
     after: [open],
     data: { since: 'spring', doneBefore: 'battery' },

@@ -51,6 +51,8 @@ export interface ComplaintState extends Opened, TypeOf<typeof historyToldShape> 
   readonly clearings: readonly Clearing[];
   /** What was planned, without any fault; null where something is wrong. */
   readonly planned: TypeOf<typeof workPlannedShape> | null;
+  /** Vehicles that it stood on by mistake, oldest first. */
+  readonly wrongVehicles: readonly (Stamp & { readonly plate: string; readonly why: string })[];
 }
 
 /** Before anything was told but the complaint. */
@@ -66,4 +68,5 @@ export const FRESH_COMPLAINT: Omit<ComplaintState, keyof Opened> = {
   values: [],
   clearings: [],
   planned: null,
+  wrongVehicles: [],
 };

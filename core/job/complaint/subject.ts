@@ -8,6 +8,7 @@ import {
   tellHistory,
   workPlanned,
 } from './opening.ts';
+import { moveJob, vehiclePutRight } from './moving.ts';
 import { noteSymptom, strikeSymptom, symptomNoted, symptomStruck } from './symptoms.ts';
 import { answerGiven, answerQuestion, complaintTold, signStruck, strikeSign, tellComplaint } from './told.ts';
 import {
@@ -27,6 +28,7 @@ export const COMPLAINT = {
   facts: [
     jobOpened,
     readingCorrected,
+    vehiclePutRight,
     historyTold,
     workPlanned,
     symptomNoted,
@@ -44,6 +46,7 @@ export const COMPLAINT = {
   commands: [
     openJob,
     correctReading,
+    moveJob,
     tellHistory,
     planWork,
     noteSymptom,

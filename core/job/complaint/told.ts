@@ -41,6 +41,7 @@ export const complaintTold = fact('complaint-told', {
     ],
   }),
   words: (data) => `Told: ${data.text.replace(/[.]+$/, '')}`,
+  putRight: {},
   sheet: 'Complaint',
 });
 
@@ -124,6 +125,7 @@ export const answerGiven = fact('answer-given', {
     signs: [...job.signs.filter(({ sign }) => sign !== data.sign), { ...data, source: 'asked', ...stamp }],
   }),
   words: (data) => `Answered: ${data.words}`,
+  putRight: {},
   sheet: 'Complaint',
 });
 

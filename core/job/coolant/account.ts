@@ -8,6 +8,7 @@ import {
   mix,
 } from '../../coolant/index.ts';
 import type { Job } from '../job.ts';
+import { coolantSystem } from './system.ts';
 
 /** Coolant hoses that came off, with what each lets go as the procedure says. */
 export const openedHoses = (job: Job): { readonly name: string; readonly litres: number | null }[] =>
@@ -15,7 +16,7 @@ export const openedHoses = (job: Job): { readonly name: string; readonly litres:
     .filter(({ kind, stripOrder }) => kind === 'coolant-hose' && stripOrder !== null)
     .map(({ id, name }) => ({
       name,
-      litres: job.procedure?.coolant?.losses?.find(({ itemId }) => itemId === id)?.litres ?? null,
+      litres: coolantSystem(job)?.losses?.find(({ itemId }) => itemId === id)?.litres ?? null,
     }));
 
 /** The coolant of a job against what should have come out. */
@@ -26,7 +27,7 @@ export const coolantLoss = (job: Job): ExpectedLoss & { readonly question: strin
 
 /** The share of antifreeze before the work: as read, else as the procedure says. Null without a coolant system. */
 export function shareBefore(job: Job): { readonly share: number; readonly read: boolean } | null {
-  const system = job.procedure?.coolant ?? null;
+  const system = coolantSystem(job);
   if (system === null) return null;
   const read = job.coolantTests.find(({ when }) => when === 'before');
   return read === undefined ? { share: system.concentration, read: false } : { share: read.share, read: true };
@@ -34,7 +35,7 @@ export function shareBefore(job: Job): { readonly share: number; readonly read: 
 
 /** Litres and share in the system now, by the book; null without a system or an entry. */
 export function coolantNow(job: Job): CoolantState | null {
-  const system = job.procedure?.coolant ?? null;
+  const system = coolantSystem(job);
   const before = shareBefore(job);
   if (system === null || before === null) return null;
   const account = coolantAccount(job.coolant);
@@ -51,7 +52,7 @@ export function coolantNow(job: Job): CoolantState | null {
 
 /** What was poured in that does not go with what the system holds, in sentences. */
 export function inhibitorQuestions(job: Job): string[] {
-  const own = job.procedure?.coolant?.inhibitor;
+  const own = coolantSystem(job)?.inhibitor;
   if (own === undefined) return [];
   const added = new Set(job.coolant.flatMap(({ inhibitor }) => (inhibitor === null ? [] : [inhibitor])));
   return [...added].flatMap((each) => {

@@ -18,6 +18,7 @@ import { accept, refuseField, within } from '../decision.ts';
 import { earlier, fact } from '../fact.ts';
 import { quantity } from '../shapes.ts';
 import { typedAmount } from '../typedAmount.ts';
+import { coolantSystem } from './system.ts';
 
 /** What {@link coolantRecorded} holds. */
 export const coolantRecordedShape = record({
@@ -56,6 +57,23 @@ export const coolantRecorded = fact('coolant-recorded', {
   ],
   means: (job, data, stamp) => ({ coolant: [...job.coolant, { ...data, ...stamp }] }),
   words: (data) => `Coolant ${data.kind}: ${format(data.quantity)}`,
+  putRight: {
+    anew: {
+      command: 'record-coolant',
+      from: ({ quantity, litres: _, ...data }) => ({
+        ...Object.fromEntries(Object.entries(data).filter(([, value]) => value !== null)),
+        concentration: data.concentration,
+        amountText: quantity.text ?? format(quantity),
+      }),
+      fields: {
+        amountText: { label: 'How much' },
+        kind: {
+          label: 'What was done with it',
+          choices: { caught: 'Caught', returned: 'Returned', added: 'Added', discarded: 'Thrown away' },
+        },
+      },
+    },
+  },
   sheet: 'Coolant',
 });
 
@@ -74,7 +92,7 @@ export const recordCoolant = command('record-coolant', {
     if ('ok' in quantity) return quantity;
     const litres = convert(quantity.value, quantity.unit, 'L');
     if (litres === 0) return refuseField('amountText', 'Expected more than 0 L.');
-    const capacity = job.procedure?.coolant?.capacityL ?? 40;
+    const capacity = coolantSystem(job)?.capacityL ?? 40;
     if (litres > capacity)
       return refuseField('amountText', `The system holds ${capacity} L; expected at most that, got ${litres} L.`);
     const sum = (kind: string): number =>
@@ -105,6 +123,16 @@ export const levelChecked = fact('level-checked', {
   shape: levelCheckedShape,
   means: (job, data, stamp) => ({ levels: [...job.levels, { ...data, ...stamp }] }),
   words: (data) => `Level ${data.when}: ${data.level}`,
+  putRight: {
+    anew: {
+      command: 'check-level',
+      from: (data) => data,
+      fields: {
+        when: { label: 'Engine', choices: { hot: 'Hot', cold: 'Cold' } },
+        level: { label: 'Level', choices: { low: 'Low', right: 'Right', high: 'High' } },
+      },
+    },
+  },
   sheet: 'Coolant',
 });
 

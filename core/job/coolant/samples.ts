@@ -1,5 +1,6 @@
 import type { SamplesOf } from '../testing/sample.ts';
 import { open, pin } from '../testing/world.ts';
+import { coolantSystem } from './system.ts';
 import type { COOLANT } from './subject.ts';
 
 /** One good command of every kind of this subject; see `SAMPLES`. */
@@ -10,6 +11,14 @@ export const COOLANT_SAMPLES: SamplesOf<typeof COOLANT> = {
     events: ['coolant-recorded'],
     shows: (job) => job.coolant[0]?.litres,
     as: 0.7,
+  },
+
+  'give-coolant-system': {
+    after: [open],
+    data: { capacityText: '6,5 L', glycol: 'ethylene', concentration: 0.5, bleedPoint: 'housing screw' },
+    events: ['coolant-system-given'],
+    shows: (job) => coolantSystem(job),
+    as: { capacityL: 6.5, glycol: 'ethylene', concentration: 0.5, bleedPoint: 'housing screw' },
   },
 
   'check-level': {

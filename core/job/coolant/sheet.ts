@@ -1,9 +1,10 @@
 import { coolantAccount, type FreezePoint, freezePoint, freezeWords } from '../../coolant/index.ts';
-import { format } from '../../quantity/index.ts';
+import { besideMetric, format } from '../../quantity/index.ts';
 import { row, type SheetRow } from '../../sheet/index.ts';
 import type { Job } from '../job.ts';
 import { jobCoolantQuestions } from '../start/tallies.ts';
 import { coolantNow } from './account.ts';
+import { coolantSystem } from './system.ts';
 
 type Account = ReturnType<typeof coolantAccount>;
 
@@ -13,7 +14,19 @@ export function coolantRows(job: Job): SheetRow[] {
   const tests = job.coolantTests.map(({ when, tool, celsius, share }) =>
     row(`Read ${when}, ${tool}`, `${format({ value: celsius, unit: '°C' }, { decimals: 0 })}, ${percent(share)}`),
   );
+  const given = job.coolantGiven;
   return [
+    ...(given === null
+      ? []
+      : [
+          row(
+            'System holds',
+            `${besideMetric(given.quantity)}, ${percent(given.concentration)} ${given.glycol}`,
+            [given.bleedPoint === '' ? '' : `bleeds at the ${given.bleedPoint}`, 'said on this job, verify']
+              .filter(Boolean)
+              .join(' · '),
+          ),
+        ]),
     ...(job.coolant.length === 0 ? [] : bookRows(account)),
     ...tests,
     ...mixRows(job),
@@ -34,7 +47,7 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /** The mix after the work, from what was read before or the family's mix, and the book. */
 export function mixAfter(job: Job): { volume: number; concentration: number; freezes: FreezePoint } | null {
-  const system = job.procedure?.coolant ?? null;
+  const system = coolantSystem(job);
   const now = coolantNow(job);
   if (system === null || now === null || job.coolant.length === 0) return null;
   return { ...now, freezes: freezePoint(system.glycol, now.concentration) };

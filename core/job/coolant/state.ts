@@ -1,5 +1,6 @@
 import type { Recorded } from '../fact.ts';
 import type { coolantRecordedShape, levelCheckedShape } from './bookkeeping.ts';
+import type { coolantSystemGivenShape } from './system.ts';
 import type { coolantTestedShape, leakCheckedShape } from './testing.ts';
 
 /** An entry of the coolant's book. */
@@ -17,7 +18,15 @@ export interface CoolantJobState {
   readonly levels: readonly LevelCheck[];
   readonly coolantTests: readonly CoolantTest[];
   readonly leakChecks: readonly LeakCheck[];
+  /** What the cooling system holds, as said on this job; null where nobody said it here. */
+  readonly coolantGiven: Recorded<typeof coolantSystemGivenShape> | null;
 }
 
 /** Before any ran out. */
-export const FRESH_COOLANT: CoolantJobState = { coolant: [], levels: [], coolantTests: [], leakChecks: [] };
+export const FRESH_COOLANT: CoolantJobState = {
+  coolant: [],
+  levels: [],
+  coolantTests: [],
+  leakChecks: [],
+  coolantGiven: null,
+};

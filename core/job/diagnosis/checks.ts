@@ -24,6 +24,17 @@ export const checkDone = fact('check-done', {
     checks: [...job.checks, { ...data, ...stamp, check: null, outcome: null, typed: [], band: null, when: 'before' }],
   }),
   words: (data) => `Checked: ${lowerFirst(data.name)}`,
+  putRight: {
+    anew: {
+      command: 'do-check',
+      from: (data) => data,
+      fields: {
+        name: { label: 'What was checked' },
+        result: { label: 'What was found' },
+        verdict: { label: 'It is', choices: { normal: 'As it should be', abnormal: 'Not right', unclear: 'Unclear' } },
+      },
+    },
+  },
   sheet: 'Checked and decided',
 });
 
@@ -58,6 +69,7 @@ export const checkRecorded = fact('check-recorded', {
     passedOver: job.passedOver.filter(({ check }) => check !== data.check),
   }),
   words: (data) => `Checked: ${lowerFirst(data.name)}`,
+  putRight: {},
   sheet: 'Checked and decided',
 });
 
@@ -130,6 +142,7 @@ export const checkPassedOver = fact('check-passed-over', {
   shape: checkPassedOverShape,
   means: (job, data, stamp) => ({ passedOver: [...job.passedOver, { ...data, ...stamp }] }),
   words: (data) => `Not done: ${lowerFirst(data.name)}`,
+  putRight: {},
   sheet: { no: 'what was not done proves nothing' },
 });
 

@@ -25,6 +25,7 @@ export const variantCompared = fact('variant-compared', {
     ],
   }),
   words: (data) => `Variant: ${data.verdict}`,
+  putRight: {},
   sheet: 'Checked and decided',
 });
 

@@ -65,10 +65,10 @@ export const handOver = command('hand-over', {
       within('labourMinutes', data.labourMinutes, 0, 60_000, 'minutes') ??
       within('ratePerHourMinor', data.ratePerHourMinor, 0, 10_000_000) ??
       (job.runs.some(({ closed }) => closed === null)
-        ? refuse('run-open', 'A run is still open.', 'Close it first.')
+        ? refuse('run-open', 'A run is still open.', 'Close it first.', { stage: 'relearn' })
         : null) ??
       (job.decision === null
-        ? refuse('not-decided', 'Nothing was decided.', 'Say at Decide what was chosen and why.')
+        ? refuse('not-decided', 'Nothing was decided.', 'Say at Decide what was chosen and why.', { stage: 'decide' })
         : null) ??
       (unanswered(job).length > 0
         ? refuse(
@@ -77,6 +77,7 @@ export const handOver = command('hand-over', {
               .map(({ words }) => words)
               .join('; ')}.`,
             'Say of each why it goes like this, what to watch, and when it is looked at again.',
+            { stage: 'hand-over', spot: 'still-open' },
           )
         : null) ??
       accept(handedOver.of(data))
@@ -119,6 +120,13 @@ export const recheckSet = fact('recheck-set', {
     rechecks: [...job.rechecks.filter(({ what }) => what !== data.what), { ...data, ...stamp }],
   }),
   words: (data) => `To be looked at again: ${lowerFirst(data.what)}`,
+  putRight: {
+    anew: {
+      command: 'set-recheck',
+      from: (data) => data,
+      fields: { what: { label: 'What is looked at again' }, days: { label: 'After how many days' } },
+    },
+  },
   sheet: 'What to watch',
 });
 

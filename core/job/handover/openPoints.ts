@@ -6,10 +6,13 @@ import { accept, nonEmpty, refuse, refuseField, within } from '../decision.ts';
 import { fact, type Recorded } from '../fact.ts';
 import { unitName } from '../inspection/units.ts';
 import type { Job } from '../job.ts';
+import type { WhereTo } from '../whereTo.ts';
+import { whereCleared } from '../start/whereCleared.ts';
 import { lyingOpen } from '../start/tallies.ts';
+import { stagesSkipped } from './progress.ts';
 
 /** What kind of thing is open. Every part of the program that knows of something open adds a kind here. */
-export type OpenCode = 'holds-engine' | 'still-bad' | 'nothing-decided' | 'run-open';
+export type OpenCode = 'holds-engine' | 'still-bad' | 'nothing-decided' | 'run-open' | 'left-out';
 
 /** Something that is open when the vehicle goes. */
 export interface OpenPoint {
@@ -19,6 +22,10 @@ export interface OpenPoint {
   readonly words: string;
   /** Whether the vehicle may go all the same, with a reason that stands on the sheet. */
   readonly mayStay: boolean;
+  /** Whether the hand-over waits until somebody has said why it stays open; what is only missing in the record does not. */
+  readonly asks: boolean;
+  /** Where it is closed. */
+  readonly at: WhereTo;
   /** Why it was left open; null while nobody has said. */
   readonly left: LeftOpen | null;
 }
@@ -43,6 +50,7 @@ export const pointLeftOpen = fact('point-left-open', {
     ],
   }),
   words: () => 'Left open, with why',
+  putRight: {},
   sheet: 'What to watch',
 });
 /** A point that was left open, with who and when. */
@@ -77,26 +85,34 @@ export const leaveOpen = command('leave-open', {
 
 /** The one list of what is open at hand-over. */
 export function openPoints(job: Job): OpenPoint[] {
-  const point = (code: OpenCode, subject: string, words: string, mayStay: boolean): OpenPoint => ({
+  const point = (code: OpenCode, subject: string, words: string, mayStay: boolean, at: WhereTo): OpenPoint => ({
     code,
     subject,
     words,
     mayStay,
+    asks: mayStay && code !== 'left-out',
+    at,
     left: job.leftOpen.find((each) => each.code === code && each.subject === subject) ?? null,
   });
   return [
-    ...lyingOpen(job).map(({ code, subject, words }) => point('holds-engine', `${code} ${subject}`, words, false)),
-    ...stillBad(job).map(({ key, words }) => point('still-bad', key, words, true)),
-    ...job.runs.flatMap(({ id: run, closed, run: { recipe } }) =>
-      closed === null ? [point('run-open', run, `${recipe.name} is still open`, false)] : [],
+    ...lyingOpen(job).map((hold) =>
+      point('holds-engine', `${hold.code} ${hold.subject}`, hold.words, false, whereCleared(job, hold)),
     ),
-    ...(job.decision === null ? [point('nothing-decided', 'decision', 'nothing was decided', false)] : []),
+    ...stillBad(job).map(({ key, words }) => point('still-bad', key, words, true, { stage: 'inspect' })),
+    ...job.runs.flatMap(({ id: run, closed, run: { recipe } }) =>
+      closed === null ? [point('run-open', run, `${recipe.name} is still open`, false, { stage: 'relearn' })] : [],
+    ),
+    ...(job.decision === null
+      ? [point('nothing-decided', 'decision', 'nothing was decided', false, { stage: 'decide' })]
+      : []),
+    ...stagesSkipped(job).flatMap(({ stage, gaps }) =>
+      gaps.map(({ words, at }) => point('left-out', `${stage} ${words}`, words, true, at)),
+    ),
   ];
 }
 
 /** Points that nobody has said anything of, and that do not close by themselves. */
-export const unanswered = (job: Job): OpenPoint[] =>
-  openPoints(job).filter(({ mayStay, left }) => mayStay && left === null);
+export const unanswered = (job: Job): OpenPoint[] => openPoints(job).filter(({ asks, left }) => asks && left === null);
 
 /** What was looked at after the work and is still bad, on a unit that stays. */
 function stillBad(job: Job): { readonly key: string; readonly words: string }[] {

@@ -18,6 +18,7 @@ export const unitDropped = fact('unit-dropped', {
   shape: unitDroppedShape,
   means: (job, data, stamp) => ({ drops: [...job.drops, { ...data, ...stamp }] }),
   words: ({ unit }, job) => `${unitName(job, unit)} dropped`,
+  putRight: {},
   sheet: 'Found on the bench',
 });
 

@@ -19,6 +19,7 @@ export const findingRecorded = fact('finding-recorded', {
     ],
   }),
   words: (data) => `${pointName(data.point)} looked at`,
+  putRight: { anew: { command: 'record-finding', from: (data) => data, fields: { text: { label: 'What was seen' } } } },
   sheet: 'Found on the bench',
 });
 

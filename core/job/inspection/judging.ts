@@ -34,6 +34,7 @@ import { fact, type MadeFact } from '../fact.ts';
 import type { Job } from '../job.ts';
 import { limit, when } from '../shapes.ts';
 import { jobUnits } from './units.ts';
+import { figureOf } from '../../figures/index.ts';
 
 /** What a person enters at a point of the walk. */
 const pointEntry = {
@@ -91,13 +92,14 @@ export const pointJudged = fact('point-judged', {
     ],
   }),
   words: (data) => `${pointName(data.point)}: ${data.verdict}`,
+  putRight: {},
   sheet: 'Found on the bench',
 });
 
 /** Enters what was found at a point; core judges it. */
 export const enterPoint = command('judge-point', {
   shape: record(pointEntry),
-  asks: () => ({ knowledge: 'own', family: true }),
+  asks: () => ({ knowledge: 'own', family: true, figures: true }),
   decide: (job, data, context) => {
     const point = pointOf(data.point);
     if (point === undefined) return refuse('no-such-point', `There is no point “${data.point}” in the walk.`);
@@ -105,7 +107,7 @@ export const enterPoint = command('judge-point', {
       return refuse('does-not-apply', `“${point.name}” does not apply to this kind of unit.`);
     if (point.each && data.which.trim() === '') return refuseField('which', 'Which one? Each has its own line.');
     const limit = limitOf(point, figuresOf(job.vehicle, context.family), context.family, data.kind);
-    const judged = judgePoint(point, data, limit);
+    const judged = judgePoint(point, data, limit, figureOf(context.figures, 'light-shape') / 100);
     if (isPointProblem(judged)) return refuseField(fieldOf(point.entry.kind, judged.field), judged.message);
     const { verdict, value, words, cure } = judged;
     return accept(

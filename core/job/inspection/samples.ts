@@ -9,7 +9,7 @@ export const INSPECTION_SAMPLES: SamplesOf<typeof INSPECTION> = {
     after: [open],
     data: { id: 'd', unit: 'throttle-body', heightText: '80 cm', note: 'onto concrete' },
     events: ['unit-dropped'],
-    shows: (job) => [job.drops.map(({ unit, height }) => [unit, height]), stageGaps(job, 'inspect').at(-1)],
+    shows: (job) => [job.drops.map(({ unit, height }) => [unit, height]), stageGaps(job, 'inspect').at(-1)?.words],
     as: [
       [['throttle-body', { value: 80, unit: 'cm', text: '80 cm' }]],
       'Throttle body was dropped and not looked at since',

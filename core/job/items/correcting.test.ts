@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { changesOf, type CommandBody, decide, fallsWith, itemOf, jobTally, sheetOf } from '../index.ts';
+import { changesOf, type CommandBody, decide, fallsWith, itemOf, jobMayStart, jobTally, sheetOf } from '../index.ts';
+import { plainItem } from '../../procedure/index.ts';
 import { speaker } from '../../sheet/index.ts';
 import { play } from '../testing/play.ts';
 import { noFigure } from '../testing/steps.ts';
@@ -37,6 +38,31 @@ describe('a line put right', () => {
     const say = speaker(new Map([['tomas', 'Tomas Virk']]), 'cr', 'Europe/London');
     const notes = sheetOf(job!, say).sections.flatMap(({ rows }) => rows.map(({ note }) => note));
     expect(notes.join()).toContain('put right by Tomas Virk, 09:06: 3 × M8×20 instead of 2 × M6×16 (found a third)');
+  });
+  it('that turns out to be a coolant hose has left its circuit open all the time', () => {
+    const hose: CommandBody = { type: 'add-item', data: { item: plainItem('hose', 'Thin hose', 'hose') } };
+    const gone: CommandBody = {
+      type: 'remove-item',
+      data: { itemId: 'hose', pocket: '', label: '', countedOut: null },
+    };
+    const is = {
+      name: 'Thin coolant hose',
+      kind: 'coolant-hose',
+      tool: '',
+      count: null,
+      thread: '',
+      joint: null,
+    } as const;
+    const fix: CommandBody = { type: 'correct-item', data: { itemId: 'hose', is, why: '' } };
+    const { job } = play([open, hose, gone, fix]);
+    expect(job!.openings).toMatchObject([{ id: 'hose-opening', state: 'open' }]);
+    expect(itemOf(job!, 'hose')?.opens).toEqual(['hose-opening']);
+    expect(jobMayStart(job!)).toMatchObject({ may: false });
+    // Taken back it is a thin hose again, and nothing is open.
+    const back = play([open, hose, gone, fix, { type: 'undo', data: { expected: 'c3' } }]).job!;
+    expect(back.openings).toEqual([]);
+    // While it is still on nothing is open yet.
+    expect(play([open, hose, fix]).job!.openings).toMatchObject([{ state: 'whole' }]);
   });
   it.each([
     [{ name: ' ' }, 'name'],

@@ -4,11 +4,13 @@ import { parseThread } from '../../torque/index.ts';
 import { lowerFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
 import { accept, nonEmpty, type Refusal, refuse, refuseField, within } from '../decision.ts';
-import { fact } from '../fact.ts';
+import { fact, type MadeFact } from '../fact.ts';
 import type { Job } from '../job.ts';
 import { change } from './item.ts';
 import { notHere } from './listing.ts';
+import { openingAdded } from './openings.ts';
 import { itemOf, nameOf } from './query.ts';
+import { leftOpenBy } from './typed.ts';
 import type { JobItem } from './state.ts';
 
 /** What is said of an item and can be put right where it stands. */
@@ -93,9 +95,18 @@ export const correctItem = command('correct-item', {
     if (wrong !== null) return wrong;
     return changesOf(was, is).length === 0
       ? refuse('nothing-changes', 'That is what it says already.')
-      : accept(itemCorrected.of({ itemId, was, is, why: why.trim() }));
+      : accept(itemCorrected.of({ itemId, was, is, why: why.trim() }), ...nowOpens(job, item, is));
   },
 });
+
+/** A thing that turns out to be a unit, a coolant hose or a fuel line has left something open all the time. */
+function nowOpens(job: Job, item: JobItem, { kind, name }: Said): MadeFact[] {
+  if (kind === item.kind || item.opens.length > 0) return [];
+  const opening = leftOpenBy({ ...item, kind, name });
+  return opening === null || job.openings.some(({ id: there }) => there === opening.id)
+    ? []
+    : [openingAdded.of({ itemId: item.id, opening })];
+}
 
 function wrongIn(job: Job, item: JobItem, { name, count, thread }: Said): Refusal | null {
   const empty = nonEmpty('name', name, 'What is it called?');

@@ -27,6 +27,7 @@ export const itemFlagged = fact('item-flagged', {
   words: (data, job) => `${nameOf(job, data.itemId)}: ${lowerFirst(FLAGS[data.flag])}`,
   about: ({ itemId }) => itemId,
   way: 'off',
+  putRight: {},
   sheet: 'Left over or unusual',
 });
 
@@ -94,6 +95,7 @@ export const measureKept = fact('measure-kept', {
   words: (data, job) => `${nameOf(job, data.itemId)}: ${lowerFirst(RESTORE_KINDS[data.kind])} ${data.text}`,
   about: ({ itemId }) => itemId,
   way: 'off',
+  putRight: { anew: { command: 'keep-measure', from: (data) => data, fields: { text: { label: 'Measure' } } } },
   sheet: { no: 'it is printed with its item, once that has come off' },
 });
 

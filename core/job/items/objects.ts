@@ -11,6 +11,7 @@ export const objectPlaced = fact('object-placed', {
   shape: objectPlacedShape,
   means: (job, data, stamp) => ({ objects: [...job.objects, { ...data, ...stamp, out: false }] }),
   words: (data) => `${data.what} in: ${data.where}`,
+  putRight: {},
   sheet: { no: 'what is in holds the engine; once out it is as if it had not been' },
 });
 

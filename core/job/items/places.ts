@@ -19,8 +19,9 @@ export const pocketsOf = ({ tray }: Pick<Job, 'tray'>): readonly (readonly strin
 /**
  * The first pocket of the tray with nothing in it. When all are taken, the one with the fewest things in it, those of
  * the same heading first: what came off together lies together.
+ * @param meant pockets that something else is meant for
  */
-export function freePocket(job: Job, section = ''): string {
+export function freePocket(job: Job, section = '', meant: readonly string[] = []): string {
   const inside = new Map<string, JobItem[]>();
   for (const item of job.items)
     if (item.state === 'off' && item.pocket !== '') inside.set(item.pocket, [...(inside.get(item.pocket) ?? []), item]);
@@ -28,8 +29,9 @@ export function freePocket(job: Job, section = ''): string {
   const contents = (pocket: string): readonly JobItem[] => inside.get(pocket) ?? [];
   const kin = (pocket: string): number =>
     Number(section !== '' && contents(pocket).some((item) => item.section === section));
-  const empty = pockets.find((pocket) => contents(pocket).length === 0);
-  return empty ?? [...pockets].sort((x, y) => kin(y) - kin(x) || contents(x).length - contents(y).length)[0] ?? '';
+  const full = (pocket: string): number => contents(pocket).length + meant.filter((each) => each === pocket).length;
+  const empty = pockets.find((pocket) => full(pocket) === 0);
+  return empty ?? [...pockets].sort((x, y) => kin(y) - kin(x) || full(x) - full(y))[0] ?? '';
 }
 
 /** The place of a unit that is off: where units are worked on. */

@@ -44,3 +44,7 @@ export const nameOf = (job: Job, id: string): string => itemOf(job, id)?.name ??
 /** The name of an opening, or its id where there is none such. */
 export const openingIn = (job: Job, id: string): string =>
   job.openings.find((candidate) => candidate.id === id)?.name ?? id;
+
+/** The number on the tag of each item, by its id: its place in the left column, the same on every screen and on paper. */
+export const tagNumbers = (job: Job): ReadonlyMap<string, number> =>
+  new Map(leftColumn(job).map(({ id }, index) => [id, index + 1]));

@@ -122,6 +122,7 @@ describe('places', () => {
   it('are the first pocket with nothing in it; when all are taken, with its kin or where the fewest lie', () => {
     const job = jobAfter(pinRich, placed('dashpot', { pocket: 'A1' }), placed('arm', { pocket: 'A3' }));
     expect(freePocket(job)).toBe('A2');
+    expect(freePocket(job, '', ['A2', 'A4'])).toBe('A5');
     const items = job.items.map((item) =>
       item.pocket === 'A1'
         ? { ...item, section: 'Left bank' }
@@ -133,6 +134,7 @@ describe('places', () => {
     expect(freePocket(full, 'Left bank')).toBe('A1');
     const uneven = { ...full, items: [...items, { ...items[2]!, id: 'more', pocket: 'A1', section: 'x' }] };
     expect(freePocket(uneven)).toBe('A2');
+    expect(freePocket(uneven, '', ['A2', 'A2'])).toBe('A1');
     expect(freePocket({ ...full, tray: { rows: 0, columns: 0, names: {} } })).toBe('');
     expect(pocketId(2, 4)).toBe('C5');
   });

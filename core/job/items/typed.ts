@@ -48,8 +48,11 @@ export function listedAs(job: Job, text: string): JobItem[] {
     .slice(0, 5);
 }
 
-/** How a thing that was read would be recorded on this job. Nothing is prefilled as a fact: a torque is never proposed. */
-export function asItem(job: Job, thing: LineThing, id: string): TypedThing {
+/**
+ * How a thing that was read would be recorded on this job. Nothing is prefilled as a fact: a torque is never proposed.
+ * @param meant pockets of what was read before it in the same line
+ */
+export function asItem(job: Job, thing: LineThing, id: string, meant: readonly string[] = []): TypedThing {
   const words = thing.name.toLowerCase();
   const unit = thing.kind === 'unit' ? unitOf(words) : null;
   const counted = thing.kind === 'fasteners' || thing.joint !== null;
@@ -63,8 +66,8 @@ export function asItem(job: Job, thing: LineThing, id: string): TypedThing {
     cautions: cautionsOf(words, thing, job.vehicle),
   });
   const opens = openingOf(item, words) ?? (thing.plug === '' ? null : pluggedEnd(item));
-  const pocket =
-    thing.place || (unit !== null ? UNIT_PLACE : hangsLoose(thing) || opens?.hangs === true ? '' : freePocket(job));
+  const hangs = hangsLoose(thing) || opens?.hangs === true;
+  const pocket = thing.place || (unit !== null ? UNIT_PLACE : hangs ? '' : freePocket(job, '', meant));
   const states: Partial<Record<TypedField, ChipState>> = {
     name: named === thing.name ? 'said' : 'proposed',
     kind: thing.kindSaid ? 'said' : 'proposed',
@@ -136,6 +139,15 @@ function groupOf({ count, thread, joint, torque }: LineThing): { fasteners: Fast
     },
     problem: spec === null || isSpec(spec) ? null : spec.message,
   };
+}
+
+/** What an item of that kind and name would leave open once it is off; null for nothing. */
+export function leftOpenBy(item: ProcedureItem): ProcedureOpening | null {
+  const words = item.name.toLowerCase();
+  const opens = openingOf({ ...item, unit: item.kind === 'unit' ? (item.unit ?? unitOf(words)) : null }, words);
+  return opens === null
+    ? null
+    : { id: `${item.id}-opening`, name: opens.name, plugWith: opens.plugs[0] ?? 'Clean cloth' };
 }
 
 /** What the removal of a thing leaves open: a unit its inlet, a coolant hose its circuit, a fuel line its rail. */

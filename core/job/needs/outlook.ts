@@ -1,14 +1,10 @@
 import { USUAL } from '../../choose/index.ts';
+import { figureOf, type ShopValues } from '../../figures/index.ts';
 import { heldByParts, type MissingPart, type Readiness } from '../../prepare/index.ts';
 import { expectedMinutes } from '../../procedure/index.ts';
 import { estimate, type TimedStep, type TimeEstimate } from '../../refit/index.ts';
 import { isBack } from '../items/query.ts';
 import type { Job } from '../job.ts';
-
-/** Work on a unit while it is off, minutes, when nobody has timed it: our own estimate. */
-export const UNIT_WORK_MINUTES = 40;
-/** One soak runs by itself, minutes. */
-export const SOAK_MINUTES = 25;
 
 /** How long a job still takes, minutes: off, work on the units, back before and after the missing parts. */
 export interface Outlook {
@@ -23,12 +19,12 @@ export interface Outlook {
 
 /**
  * Work on the units while they are off, minutes, for those that are not back: what was decided takes what its estimate
- * says, for as many units as it is done to; until then each takes what a clean takes.
+ * says, for as many units as it is done to; until then each takes what the shop has said of a unit that nobody timed.
  */
-export function benchMinutes(job: Job): number {
+export function benchMinutes(job: Job, said: ShopValues = {}): number {
   const units = job.items.filter(({ kind }) => kind === 'unit');
   const left = units.filter((item) => !isBack(item)).length;
-  if (job.decision === null || units.length === 0) return left * UNIT_WORK_MINUTES;
+  if (job.decision === null || units.length === 0) return left * figureOf(said, 'unit-minutes');
   const { comesOff, benchMinutes: each } = USUAL[job.decision.choice];
   return (left / units.length) * (comesOff ? each * decidedUnits(job).length : each);
 }
@@ -63,8 +59,13 @@ export const missingParts = (job: Job, list: readonly Readiness[]): Missing[] =>
     return status === 'not in stock' || status === 'spoken for' ? [{ ...part, expected: null }] : [];
   });
 
-/** The outlook of a job, or null while nothing is listed on it. */
-export function jobOutlook(job: Job, history: ItemHistory, missing: readonly Missing[]): Outlook | null {
+/** The outlook of a job, or null while nothing is listed on it. @param said the figures that the shop has set */
+export function jobOutlook(
+  job: Job,
+  history: ItemHistory,
+  missing: readonly Missing[],
+  said: ShopValues = {},
+): Outlook | null {
   if (job.items.length === 0) return null;
   const parts = new Set(missing.flatMap(({ needId, partNumber }) => [needId, partNumber]));
   const heldIds = heldByParts(job.constraints, (part) => parts.has(part));
@@ -78,8 +79,8 @@ export function jobOutlook(job: Job, history: ItemHistory, missing: readonly Mis
   const listed = job.items.filter(({ origin }) => origin !== 'plug').length;
   return {
     off: estimate(steps('off'), took('off')),
-    back: estimate(steps('back'), took('back'), [SOAK_MINUTES]),
-    units: benchMinutes(job),
+    back: estimate(steps('back'), took('back'), [figureOf(said, 'soak-minutes')]),
+    units: benchMinutes(job, said),
     held,
     heldShare: listed === 0 ? 0 : held / listed,
   };

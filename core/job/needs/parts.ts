@@ -10,6 +10,18 @@ export const partUsed = fact('part-used', {
   shape: partUsedShape,
   means: (job, data, stamp) => ({ parts: [...job.parts, { ...data, ...stamp }] }),
   words: (data) => `${data.name} fitted`,
+  putRight: {
+    anew: {
+      command: 'use-part',
+      from: (data) => data,
+      fields: {
+        name: { label: 'Part' },
+        partNumber: { label: 'Part number' },
+        quantity: { label: 'How many' },
+        priceMinor: { label: 'Price of one', money: true },
+      },
+    },
+  },
   sheet: 'Used and fitted',
 });
 

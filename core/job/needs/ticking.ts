@@ -56,6 +56,7 @@ export const needAdded = fact('need-added', {
   shape: needAddedShape,
   means: (job, { need }) => ({ ownNeeds: [...job.ownNeeds, need] }),
   words: (data) => `Needed: ${lowerFirst(data.need.name)}`,
+  putRight: {},
   sheet: { no: 'the sheet lists what was fitted' },
 });
 

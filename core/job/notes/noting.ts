@@ -12,6 +12,7 @@ export const noteMade = fact('note-made', {
   shape: noteMadeShape,
   means: (job, data, stamp) => ({ notes: [...job.notes, { ...data, ...stamp }] }),
   words: (data) => `Note at ${lowerFirst(STAGE_NAMES[data.stage])}`,
+  putRight: { anew: { command: 'make-note', from: (data) => data, fields: { text: { label: 'Note' } } } },
   sheet: 'What to watch',
 });
 

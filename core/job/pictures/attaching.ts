@@ -12,6 +12,7 @@ export const pictureAttached = fact('picture-attached', {
   shape: pictureAttachedShape,
   means: (job, data, stamp) => ({ pictures: [...job.pictures, { ...data, ...stamp }] }),
   words: () => 'Picture added',
+  putRight: { anew: { command: 'attach-picture', from: (data) => data, fields: { caption: { label: 'Caption' } } } },
   sheet: { no: 'pictures are printed in pairs of their own' },
 });
 

@@ -20,6 +20,7 @@ export const procedurePinned = fact('procedure-pinned', {
   earlier: [earlier(withoutUnits, ({ procedure }, job) => pinned(job, procedure))],
   means: (job, { procedure, units }) => ({
     procedure,
+    withoutProcedure: null,
     items: pointing(itemsOf(job, procedure), units),
     openings: procedure.openings.map((opening): JobOpening => ({ ...opening, state: 'whole', plugId: null })),
     constraints: procedure.constraints,

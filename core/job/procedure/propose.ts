@@ -6,6 +6,8 @@ import { itemOf, leftColumn, nameOf } from '../items/query.ts';
 import type { JobItem } from '../items/state.ts';
 import type { Job } from '../job.ts';
 import { itemLessons, type Lesson, minutesOf, orderLessons, surprises } from './lessons.ts';
+import { coolantSystem } from '../coolant/system.ts';
+import { inOrder } from '../trail.ts';
 
 /** A procedure made out of a job, and what is new in it against the one that the job began with. */
 export interface Proposal {
@@ -43,7 +45,7 @@ export function proposeProcedure(
     })),
     constraints,
     needs: needsOf(job, travelled),
-    coolant: job.procedure?.coolant ?? null,
+    coolant: coolantSystem(job),
     relearn: relearnOf(job),
   };
   return {
@@ -81,8 +83,8 @@ const namesOnly = (constraint: Constraint, there: ReadonlySet<string>): boolean 
 
 /** What had to go in while something was off for the second time had to be in before it. */
 function foundReasons(job: Job, log: readonly RecordedEvent[]): BeforeConstraint[] {
-  const undone = new Set(log.flatMap((recorded) => (recorded.type === 'undone' ? recorded.data.seqs : [])));
-  const events = log.filter(({ seq }) => !undone.has(seq));
+  const counts = new Set(inOrder(job.history).map(({ seq }) => seq));
+  const events = log.filter(({ seq }) => counts.has(seq));
   const reasons = new Map<string, BeforeConstraint>();
   const backOnce = new Set<string>();
   const againOff = new Set<string>();

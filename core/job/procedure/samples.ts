@@ -13,6 +13,14 @@ export const PROCEDURE_SAMPLES: SamplesOf<typeof PROCEDURE> = {
     as: ['on', 'on', 'on', 'on'],
   },
 
+  'work-without-procedure': {
+    after: [open],
+    data: {},
+    events: ['procedure-done-without'],
+    shows: (job) => job.withoutProcedure?.by,
+    as: 'tomas',
+  },
+
   'move-to-version': {
     after: [open, pin, off('cover')],
     data: { procedureId: 'sample', version: 2 },

@@ -1,6 +1,7 @@
 import { type Refusal, refuse } from '../decision.ts';
 import type { Job } from '../job.ts';
 import type { HoldCode } from '../../refit/index.ts';
+import { whereCleared } from '../start/whereCleared.ts';
 import { jobMayStart } from '../start/tallies.ts';
 
 /**
@@ -17,5 +18,6 @@ export function held(job: Job, but?: HoldCode): Refusal | null {
     'engine-held',
     `The engine is held: ${shown.join('; ')}${more > 0 ? `; and ${more} more` : ''}.`,
     'Clear what holds it first.',
+    holds[0] && whereCleared(job, holds[0]),
   );
 }

@@ -25,6 +25,13 @@ export const measurementTaken = fact('measurement-taken', {
     ],
   }),
   words: (data) => `${MEASURES[data.kind].name} ${measureText(data)} ${MEASURES[data.kind].unit}`,
+  putRight: {
+    anew: {
+      command: 'take-measurement',
+      from: ({ typed: _, ...data }) => data,
+      fields: { value: { label: 'Figure', typedInto: 'typed' } },
+    },
+  },
   sheet: 'Proved',
 });
 
@@ -48,6 +55,13 @@ export const proofRecorded = fact('proof-recorded', {
     proofs: [...job.proofs.filter(({ check }) => check !== data.check), { ...data, ...stamp }],
   }),
   words: (data) => `${PROOF_SHORT[data.check]}: ${data.result}`,
+  putRight: {
+    anew: {
+      command: 'record-proof',
+      from: (data) => data,
+      fields: { result: { label: 'Result', choices: { good: 'Good', bad: 'Not good' } }, note: { label: 'Note' } },
+    },
+  },
   sheet: 'Proved',
 });
 

@@ -40,6 +40,7 @@ export const sealDecided = fact('seal-decided', {
     seals: [...job.seals.filter(({ name }) => name !== data.name), { ...data, ...stamp }],
   }),
   words: (data) => `${data.name}: ${data.decision}`,
+  putRight: {},
   sheet: 'Used and fitted',
 });
 

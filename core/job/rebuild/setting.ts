@@ -28,6 +28,7 @@ export const sensorSwept = fact('sensor-swept', {
     ],
   }),
   words: (data) => `Position sensor swept: ${data.good ? 'straight' : 'not straight'}`,
+  putRight: {},
   sheet: 'On the bench',
 });
 
@@ -63,6 +64,7 @@ export const screwTurned = fact('screw-turned', {
   shape: screwTurnedShape,
   means: (job, data, stamp) => ({ turned: [...job.turned, { ...data, ...stamp }] }),
   words: (data) => `${COUNTED_SCREWS[data.screw]}: ${turnWords(data.turns)}`,
+  putRight: {},
   sheet: 'On the bench',
 });
 

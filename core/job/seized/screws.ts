@@ -66,6 +66,7 @@ export const rungTried = fact('rung-tried', {
       ended: outcome === 'out' || outcome === 'part spoilt' ? { outcome, why: note, ...stamp } : screw.ended,
     })),
   words: (data) => `${RUNGS.find(({ id }) => id === data.rung)?.name ?? 'Tried'}: ${data.outcome}`,
+  putRight: {},
   sheet: 'On the bench',
 });
 

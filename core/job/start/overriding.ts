@@ -16,6 +16,7 @@ export const holdOverridden = fact('hold-overridden', {
   shape: holdOverriddenShape,
   means: (job, data, stamp) => ({ overrides: [...job.overrides, { ...data, ...stamp }] }),
   words: (data) => `Let pass: ${data.holds.length} ${data.holds.length === 1 ? 'hold' : 'holds'}`,
+  putRight: {},
   sheet: 'Left over or unusual',
 });
 

@@ -19,6 +19,7 @@ import { endSteps } from '../needs/needs.ts';
 import { boltIds, isAtTorque, isTight, strippedThreads } from '../torque/bolts.ts';
 import { lacksWater } from './water.ts';
 import { loose, wantsFigure } from '../torque/figures.ts';
+import { coolantSystem } from '../coolant/system.ts';
 
 /** Plugs are counted through their openings; all else is an item. */
 function tallyInput(job: Job): TallyInput {
@@ -59,7 +60,7 @@ export function jobCoolantQuestions(job: Job): string[] {
   const loss = coolantLoss(job).question;
   return [
     ...coolantQuestions(coolantAccount(job.coolant)),
-    ...(loss === null || job.procedure?.coolant == null ? [] : [loss.replace(/\.$/, '')]),
+    ...(loss === null || coolantSystem(job) === null ? [] : [loss.replace(/\.$/, '')]),
     ...inhibitorQuestions(job).map((question) => question.replace(/\.$/, '')),
   ];
 }

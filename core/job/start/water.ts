@@ -12,6 +12,7 @@ export const waterGiven = fact('water-given', {
   shape: waterGivenShape,
   means: (_, { how }, stamp) => ({ water: { how, ...stamp } }),
   words: ({ how }) => `Cooling water: ${how}`,
+  putRight: {},
   sheet: { no: 'it is true only while it runs' },
 });
 

@@ -14,13 +14,19 @@ export interface Played {
 
 /** What the sample world has of what a command asks for, and nothing else: a command that asks too little is refused. */
 export function contextFor(body: CommandBody): Context {
-  const { nextNumber, vehicle, procedure, wrenches, knowledge, family, rules, measures, role, earlier } = asksOf(body);
+  const { nextNumber, vehicle, procedure, wrenches, knowledge, family, rules, figures, measures, role, earlier } =
+    asksOf(body);
   const sample = procedure?.id === 'rich' ? RICH_PROCEDURE : SAMPLE_PROCEDURE;
   return {
     ...NO_CONTEXT,
     ...(nextNumber && { nextNumber: SAMPLE_CONTEXT.nextNumber }),
     ...(vehicle !== undefined && {
-      vehicle: vehicle === 'boat' ? { ...SAMPLE_VEHICLE, id: 'boat', use: 'outboard' as const } : SAMPLE_VEHICLE,
+      vehicle:
+        vehicle === 'boat'
+          ? { ...SAMPLE_VEHICLE, id: 'boat', use: 'outboard' as const }
+          : vehicle === 'v'
+            ? SAMPLE_VEHICLE
+            : { ...SAMPLE_VEHICLE, id: vehicle },
     }),
     ...(procedure && { procedure: { ...sample, version: procedure.version ?? sample.version } }),
     ...(wrenches && { wrenches: SAMPLE_CONTEXT.wrenches }),
@@ -29,6 +35,7 @@ export function contextFor(body: CommandBody): Context {
     }),
     ...(family && { family: SAMPLE_CONTEXT.family }),
     ...(rules && { rules: SAMPLE_CONTEXT.rules }),
+    ...(figures && { figures: SAMPLE_CONTEXT.figures }),
     ...(measures && { measures: SAMPLE_CONTEXT.measures }),
     ...(role && { role: SAMPLE_CONTEXT.role }),
     ...(earlier !== undefined && { earlier: SAMPLE_CONTEXT.earlier }),

@@ -6,6 +6,7 @@ import { COMPLAINT_SAMPLES } from '../complaint/samples.ts';
 import { COOLANT_SAMPLES } from '../coolant/samples.ts';
 import { DIAGNOSIS_SAMPLES } from '../diagnosis/samples.ts';
 import { CUSTODY_SAMPLES } from '../custody/samples.ts';
+import { ENTRIES_SAMPLES } from '../entries/samples.ts';
 import { HANDOVER_SAMPLES } from '../handover/samples.ts';
 import { INSPECTION_SAMPLES } from '../inspection/samples.ts';
 import { ITEMS_SAMPLES } from '../items/samples.ts';
@@ -48,6 +49,18 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
   ...HANDOVER_SAMPLES,
   ...CUSTODY_SAMPLES,
   ...NOTES_SAMPLES,
+  ...ENTRIES_SAMPLES,
+  redo: {
+    after: [
+      open,
+      { type: 'make-note', data: { id: 'n', stage: 'strip', text: 'x' } },
+      { type: 'undo', data: { expected: 'c1' } },
+    ],
+    data: { expected: 'c2' },
+    events: ['redone'],
+    shows: (job) => job.notes.map(({ text }) => text),
+    as: ['x'],
+  },
   undo: {
     after: [open, { type: 'make-note', data: { id: 'n', stage: 'strip', text: 'x' } }],
     data: { expected: 'c1' },

@@ -135,6 +135,7 @@ export const SAMPLE_FAMILY: EngineFamily = {
 export const SAMPLE_CONTEXT: Context = {
   knowledge: SHIPPED_KNOWLEDGE,
   family: SAMPLE_FAMILY,
+  figures: {},
   rules: { where: 'off' },
   measures: null,
   earlier: [

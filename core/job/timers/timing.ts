@@ -32,6 +32,7 @@ export const timerStarted = fact('timer-started', {
   ],
   means: (job, data, stamp) => ({ timers: [...job.timers, { ...data, ...stamp, ended: null }] }),
   words: (data) => `Timer: ${lowerFirst(data.label)}`,
+  putRight: {},
   sheet: { no: 'the minutes waited are printed' },
 });
 

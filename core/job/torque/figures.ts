@@ -38,6 +38,7 @@ export const figureGiven = fact('figure-given', {
   words: (data, job) => `${nameOf(job, data.itemId)}: figure ${data.spec.text}`,
   about: ({ itemId }) => itemId,
   way: 'back',
+  putRight: {},
   sheet: 'Fasteners',
 });
 
@@ -74,6 +75,7 @@ export const byFeelChosen = fact('by-feel-chosen', {
       ? `${nameOf(job, itemIds[0] ?? '')}: by feel`
       : `By feel: ${itemIds.map((itemId) => lowerFirst(nameOf(job, itemId))).join(', ')}`,
   way: 'back',
+  putRight: {},
   sheet: 'Fasteners',
 });
 

@@ -15,6 +15,23 @@ export const TORQUE_SAMPLES: SamplesOf<typeof TORQUE> = {
     as: [9, 'Click', 'refitted'],
   },
 
+  'place-bolts': {
+    after: [open, noFigure],
+    data: {
+      itemId: 'bracket',
+      places: [
+        { x: 0, y: 0 },
+        { x: 40, y: 10 },
+      ],
+    },
+    events: ['bolts-placed'],
+    shows: (job) => itemOf(job, 'bracket')?.fasteners?.bolts.map(({ id, x }) => [id, x]),
+    as: [
+      ['1', 0],
+      ['2', 40],
+    ],
+  },
+
   'tighten-pass': {
     after: [open, pinRich, screwsOff],
     data: { itemId: 'screws', pass: 1, method: 'wrench', torqueText: '5 Nm', wrenchId: 'w' },

@@ -1,4 +1,4 @@
-import { format } from '../../quantity/index.ts';
+import { besideMetric, format } from '../../quantity/index.ts';
 import { row, type SheetRow } from '../../sheet/index.ts';
 import { REPAIRS } from '../../torque/index.ts';
 import { sourceWords } from '../../vehicle/index.ts';
@@ -65,7 +65,7 @@ function boltWords(item: JobItem, result: BoltResult | undefined): string {
       ? `${result.angleDeg}°`
       : result.torque === null
         ? 'by feel'
-        : `${format(result.torque)}${adapterTail(result)}`;
+        : `${besideMetric(result.torque)}${adapterTail(result)}`;
   if (verdict === 'no figure') return `${figure} (no figure to judge it by)`;
   return verdict === 'in band' || verdict === 'by feel' ? figure : `${figure} (${verdict})`;
 }

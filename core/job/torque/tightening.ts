@@ -79,6 +79,27 @@ export const boltTightened = fact('bolt-tightened', {
   },
   about: ({ itemId }) => itemId,
   way: 'back',
+  putRight: {
+    anew: {
+      command: 'tighten-bolt',
+      from: ({ itemId, boltId, pass, method, torque, reading, angleDeg, adapter, wrench }) => {
+        const shown = reading ?? torque;
+        return {
+          itemId,
+          boltId,
+          pass,
+          method,
+          torqueText: shown === null ? (angleDeg === null ? '' : `${angleDeg}°`) : (shown.text ?? format(shown)),
+          wrenchId: wrench,
+          ...(adapter === null ? {} : { adapter }),
+        };
+      },
+      fields: {
+        torqueText: { label: 'What it got' },
+        method: { label: 'How', choices: { wrench: 'By the wrench', 'by-feel': 'By feel', angle: 'By angle' } },
+      },
+    },
+  },
   sheet: 'Fasteners',
 });
 
@@ -159,7 +180,8 @@ function tighten(
   if ('ok' in reached) return reached;
   const waits = item.state === 'off' ? mayGoBack(job, item, at) : null;
   if (waits !== null) return waits;
-  const wrench = wrenches.find(({ id }) => id === entry.wrenchId)?.name ?? '';
+  // Said anew, it is named as the entry names it.
+  const wrench = wrenches.find(({ id, name }) => id === entry.wrenchId || name === entry.wrenchId)?.name ?? '';
   const events = bolts.map((boltId) =>
     boltTightened.of({
       itemId: item.id,

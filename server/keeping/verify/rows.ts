@@ -55,6 +55,9 @@ const vehicleOf = (row: Row) => ({
   meterUnit: row.meter_unit,
   figures: json(row.figures),
   notes: row.notes,
+  ...(row.use == null ? {} : { use: row.use }),
+  ...(row.computer == null ? {} : { computer: row.computer }),
+  ...(row.coolant == null ? {} : { coolant: json(row.coolant) }),
 });
 
 /** Plain tables by how a row of each is judged; `name` is what a row is called by. */

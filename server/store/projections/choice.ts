@@ -21,7 +21,7 @@ export const CHOICE_TABLES: readonly Projection[] = [
   {
     table: 'job_decision',
     key: [],
-    from: (job) => [job.decision, job.handOver, job.reopened, job.knowledge],
+    from: (job) => [job.decision, job.handOver, job.reopened, job.knowledge, job.vehicle],
     rows: (job) =>
       job.decision === null
         ? []

@@ -1,4 +1,5 @@
 import { perElement, type Projection } from '../projection.ts';
+import { isLooseUnit } from '../../../core/vehicle/index.ts';
 
 /** Tables of what was told and read. */
 export const COMPLAINT_TABLES: readonly Projection[] = [
@@ -71,15 +72,19 @@ export const COMPLAINT_TABLES: readonly Projection[] = [
   {
     table: 'vehicle_reading',
     key: [],
-    from: (job) => [job.reading],
-    rows: (job) => [
-      {
-        job_id: job.id,
-        vehicle_id: job.vehicle.id,
-        value: job.reading.value,
-        unit: job.reading.unit,
-        at: job.opened.at,
-      },
-    ],
+    from: (job) => [job.reading, job.vehicle],
+    // A loose unit has no meter.
+    rows: (job) =>
+      isLooseUnit(job.vehicle)
+        ? []
+        : [
+            {
+              job_id: job.id,
+              vehicle_id: job.vehicle.id,
+              value: job.reading.value,
+              unit: job.reading.unit,
+              at: job.opened.at,
+            },
+          ],
   },
 ];

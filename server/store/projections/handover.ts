@@ -57,7 +57,7 @@ export const HANDOVER_TABLES: readonly Projection[] = [
   {
     table: 'reminder',
     key: ['id'],
-    from: (job) => [job.rechecks, job.handOver, job.reading],
+    from: (job) => [job.rechecks, job.handOver, job.reading, job.vehicle],
     rows: reminders,
   },
 ];

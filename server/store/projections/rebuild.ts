@@ -57,12 +57,13 @@ export const REBUILD_TABLES: readonly Projection[] = [
     (job) => job.turned,
     ({ id, unit, screw, turns, why }, job) => [{ job_id: job.id, id, unit, screw, turns, why }],
   ),
-  perElement(
-    'unit_replaced',
-    ['id'],
-    (job) => job.replaced,
-    (each, job, timeZone) => [
-      {
+  {
+    table: 'unit_replaced',
+    key: ['id'],
+    // The rows name the vehicle, which can be put right.
+    from: (job) => [job.replaced, job.vehicle],
+    rows: (job, timeZone) =>
+      job.replaced.map((each) => ({
         job_id: job.id,
         id: each.id,
         vehicle_id: job.vehicle.id,
@@ -82,7 +83,6 @@ export const REBUILD_TABLES: readonly Projection[] = [
         fail_note: each.failNote,
         verdict: each.verdict,
         at: each.at,
-      },
-    ],
-  ),
+      })),
+  },
 ];

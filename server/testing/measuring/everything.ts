@@ -12,6 +12,7 @@ import { createApp } from '../../app.ts';
 import { createServices } from '../../services.ts';
 import { tapToPaint } from './tap.ts';
 import { unitPages, largePicture } from './units.ts';
+import { firstRealJob } from './journey.ts';
 import { diagnosing } from './diagnosis.ts';
 import { judging } from './judgement.ts';
 import { command, fresh, openedJob, take } from './store.ts';
@@ -39,6 +40,7 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     await tapToPaint(folder, join(dist, 'web')),
     ...(await largePicture(folder)),
     ...(await unitPages(folder, join(dist, 'web'))),
+    ...firstRealJob(join(dist, '..')),
   ];
 }
 

@@ -204,6 +204,10 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
       </p>
     </template>
     <KnowledgeMissing />
+    <p v-if="shop.settings.ratePerHourMinor === 0" class="mt-3 border-l-4 border-brass pl-3" role="status">
+      An hour of labour has no price here yet, so plans are compared by parts and comebacks alone.
+      <RouterLink class="link" to="/settings">Say what an hour costs</RouterLink>
+    </p>
     <p v-if="plans && !planned && priceDecides && asks" class="mt-3 border-l-4 border-brass pl-3" role="status">
       <span class="font-semibold">Ask for a price first:</span>
       {{

@@ -53,6 +53,7 @@ export function useOptions() {
       procedure.value,
       results.value,
       shop.settings,
+      shop.figures,
     );
     const { value: moved } = dragged;
     return moved === null

@@ -48,7 +48,7 @@ const steps = computed((): readonly Step[] => {
   const { value } = job;
   if (value === null) return [];
   const all = units.value.flatMap((unit): Step[] => {
-    const method = unitMethod(value, unit, shop.rules);
+    const method = unitMethod(value, unit, shop.rules, shop.figures);
     if (wantsGrade(value, unit, method)) return [{ unit, kind: 'look', left: null }];
     const kind = nextUnitPass(value, unit, method);
     return kind === null ? [] : [{ unit, kind, left: soakOf(unit) }];
@@ -63,7 +63,7 @@ const steps = computed((): readonly Step[] => {
 const step = computed(() => steps.value[0] ?? null);
 const waiting = computed(() => step.value !== null && step.value.left !== null && step.value.left > 0);
 const method = computed(() =>
-  job.value === null || step.value === null ? null : unitMethod(job.value, step.value.unit, shop.rules),
+  job.value === null || step.value === null ? null : unitMethod(job.value, step.value.unit, shop.rules, shop.figures),
 );
 const plan = computed(() => method.value?.passes.find(({ kind }) => kind === step.value?.kind) ?? null);
 const short = (kind: Step['kind']): string => (kind === 'look' ? 'Look' : passName(kind));

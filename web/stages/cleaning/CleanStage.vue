@@ -56,7 +56,9 @@ const allDry = computed(
   () =>
     job.value !== null &&
     units.value.every(
-      (unit) => job.value !== null && nextUnitPass(job.value, unit, unitMethod(job.value, unit, shop.rules)) === null,
+      (unit) =>
+        job.value !== null &&
+        nextUnitPass(job.value, unit, unitMethod(job.value, unit, shop.rules, shop.figures)) === null,
     ),
 );
 const forms = computed(() => [...new Set(units.value.map(({ form }) => form))]);
@@ -98,10 +100,10 @@ useKeys([{ keys: 'h', does: 'Hands busy', run: () => void router.push(`/jobs/${s
       <RouterLink class="link" to="/tools/advice">What may touch what</RouterLink>
       <p v-if="allDry" class="font-semibold text-moss">Everything is clean and dry.</p>
     </div>
-    <div class="mt-4 border-b border-line">
+    <div id="passes" class="mt-4 border-b border-line">
       <CleaningLane v-for="unit in lanes" :key="unit.id" :job="job" :unit="unit" :now="now" />
     </div>
-    <section class="mt-6">
+    <section id="can" class="mt-6">
       <h3 class="text-lg">Cleaner by weight</h3>
       <ul v-if="job.cleaners.length > 0" class="rows mt-1 border-y border-line">
         <li v-for="use in job.cleaners" :key="use.id" class="flex flex-wrap justify-between gap-x-4 py-2">

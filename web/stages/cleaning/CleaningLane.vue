@@ -37,7 +37,7 @@ const form = useForm();
 const otherwise = ref(false);
 const own = ref<Substance | ''>('');
 
-const method = computed(() => unitMethod(props.job, props.unit, shop.rules));
+const method = computed(() => unitMethod(props.job, props.unit, shop.rules, shop.figures));
 const done = computed(() => passesOf(props.job, props.unit.id));
 const next = computed(() => nextUnitPass(props.job, props.unit, method.value));
 const grade = computed(() => wantsGrade(props.job, props.unit, method.value));

@@ -4,6 +4,8 @@ import { WASTE_KINDS, type WasteKind } from '../../../core/clean/index.ts';
 import { type Job, wasteDue } from '../../../core/job/index.ts';
 import { lowerFirst } from '../../../core/words/index.ts';
 import { freshId, useJob } from '../../stores/job.ts';
+import PutRight from '../entries/PutRight.vue';
+import StruckLines from '../entries/StruckLines.vue';
 
 /** What the bench leaves behind and where each kind goes. */
 const props = defineProps<{ job: Job }>();
@@ -15,7 +17,7 @@ const take = (kind: WasteKind): void => {
 </script>
 
 <template>
-  <section v-if="due.length > 0 || job.waste.length > 0">
+  <section v-if="due.length > 0 || job.waste.length > 0" id="waste">
     <h3 class="text-lg">Waste</h3>
     <ul class="rows mt-1 border-y border-line text-note">
       <li v-for="each in due" :key="each.kind" class="flex items-center justify-between gap-3 py-2">
@@ -27,9 +29,11 @@ const take = (kind: WasteKind): void => {
           Taken away
         </button>
       </li>
-      <li v-for="each in job.waste" :key="each.id" class="py-2 text-moss">
+      <li v-for="each in job.waste" :key="each.id" class="flex items-baseline justify-between gap-3 py-2 text-moss">
         {{ WASTE_KINDS[each.kind].name }}: {{ lowerFirst(each.where) }}
+        <PutRight :job="job" kind="waste-taken" :holds="{ id: each.id }" :what="WASTE_KINDS[each.kind].name" />
       </li>
     </ul>
+    <StruckLines :job="job" :kinds="['waste-taken', 'can-weighed', 'pass-done']" />
   </section>
 </template>

@@ -48,7 +48,7 @@ function takePrintout(): void {
 </script>
 
 <template>
-  <section aria-label="Codes">
+  <section id="codes" aria-label="Codes">
     <h3 class="mb-1 mt-7 text-sm font-bold">Codes read before</h3>
     <CodesList :job="job" when="before" />
     <div v-for="frame in job.frames" :key="frame.id" class="mt-2 max-w-2xl">

@@ -2,6 +2,8 @@
 import { computed } from 'vue';
 import type { Job, When } from '../../../core/job/index.ts';
 import { parseDtc } from '../../../core/vehicle/index.ts';
+import PutRight from '../entries/PutRight.vue';
+import StruckLines from '../entries/StruckLines.vue';
 import { useJob } from '../../stores/job.ts';
 
 const props = defineProps<{ job: Job; when: When }>();
@@ -29,8 +31,12 @@ const codes = computed(() => props.job.codes.filter((read) => read.when === prop
       <span
         >{{ meaningOf(read.code) }}<span v-if="read.note" class="block text-sm text-soft">{{ read.note }}</span></span
       >
-      <span class="text-sm text-soft">{{ STATUS[read.status] }}</span>
+      <span class="flex items-baseline gap-4 text-sm text-soft"
+        >{{ STATUS[read.status] }}
+        <PutRight :job="job" kind="code-read" :holds="{ id: read.id }" :what="read.code" />
+      </span>
     </li>
   </ul>
   <p v-else class="text-soft">{{ job.codesRead[when] === null ? 'Not read yet.' : 'Read: none stored.' }}</p>
+  <StruckLines :job="job" :kinds="['code-read']" />
 </template>

@@ -37,7 +37,7 @@ const began = computed(() => (diagnosis.value?.findings.length ?? 0) > 0);
         There is a fault after all
       </button>
     </p>
-    <ConversationPanel v-else class="mt-5" />
+    <ConversationPanel v-else id="said" class="mt-5" />
     <p v-if="job.symptoms.length > 0" class="mt-3 text-soft">
       Noted: {{ job.symptoms.map(({ text }) => text).join(', ') }}
     </p>

@@ -5,12 +5,14 @@ import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { useForm } from '../useForm.ts';
+import { useTypedDraft } from '../../forms/typedDraft.ts';
 
 /** People say what it does; the program says what it understood, and asks the one question that tells most. */
 const { store, shop, diagnosis, signs, questions, says } = useDiagnosis();
 const form = useForm();
 const askForm = useForm();
-const words = ref('');
+/** What was typed and not told stays over leaving and a reload. */
+const words = useTypedDraft(() => `told.${store.id}`);
 const unsure = ref<readonly string[]>([]);
 const job = computed(() => store.job);
 const open = computed(() => job.value?.status === 'open');

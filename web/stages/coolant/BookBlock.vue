@@ -11,6 +11,8 @@ import FigureField from '../../parts/FigureField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useStock } from '../../stores/stock.ts';
+import PutRight from '../entries/PutRight.vue';
+import StruckLines from '../entries/StruckLines.vue';
 import { useForm } from '../useForm.ts';
 import TopUpRows from './TopUpRows.vue';
 
@@ -70,7 +72,7 @@ function pickTopUp({ litres, percent }: { litres: number; percent: number }): vo
 </script>
 
 <template>
-  <section>
+  <section id="book">
     <h3 class="text-lg">Out and in</h3>
     <ul v-if="job.coolant.length > 0" class="rows mt-2 border-y border-line">
       <li v-for="entry in job.coolant" :key="entry.id" class="flex justify-between gap-4 py-2">
@@ -82,9 +84,17 @@ function pickTopUp({ litres, percent }: { litres: number; percent: number }): vo
           ><span v-if="entry.priceMinor" class="text-soft normal-case"
             >, {{ shop.say.money(entry.priceMinor) }}</span
           ></span
-        ><span class="font-bold text-harbour">{{ format(entry.quantity) }}</span>
+        ><span class="flex items-baseline gap-4"
+          ><PutRight
+            :job="job"
+            kind="coolant-recorded"
+            :holds="{ id: entry.id }"
+            :what="`${entry.kind} ${format(entry.quantity)}`"
+          /><span class="font-bold text-harbour">{{ format(entry.quantity) }}</span></span
+        >
       </li>
     </ul>
+    <StruckLines :job="job" :kinds="['coolant-recorded']" />
     <form
       v-if="job.status === 'open'"
       class="mt-4 grid max-w-2xl items-start gap-3 sm:grid-cols-[9rem_9rem_auto]"

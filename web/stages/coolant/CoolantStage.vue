@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { coolantAccount, freezePoint } from '../../../core/coolant/index.ts';
-import { coolantLoss, jobCoolantQuestions, mixAfter, openedHoses, shareBefore } from '../../../core/job/index.ts';
+import {
+  coolantLoss,
+  coolantSystem,
+  jobCoolantQuestions,
+  mixAfter,
+  openedHoses,
+  shareBefore,
+} from '../../../core/job/index.ts';
 import { format, formatNumber } from '../../../core/quantity/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
 import SourceNote from '../../parts/SourceNote.vue';
@@ -12,12 +19,13 @@ import BookBlock from './BookBlock.vue';
 import CircuitDrawing from './CircuitDrawing.vue';
 import LevelLeaks from './LevelLeaks.vue';
 import RecheckForm from './RecheckForm.vue';
+import SystemForm from './SystemForm.vue';
 import StrengthBlock from './StrengthBlock.vue';
 
 /** Coolant from what the hoses let go to the level when it is cold again. */
 const store = useJob();
 const job = computed(() => store.job);
-const system = computed(() => job.value?.procedure?.coolant ?? null);
+const system = computed(() => (job.value === null ? null : coolantSystem(job.value)));
 const account = computed(() => coolantAccount(job.value?.coolant ?? []));
 const after = computed(() => (job.value === null ? null : mixAfter(job.value)));
 const before = computed(() => (job.value === null ? null : shareBefore(job.value)));
@@ -51,10 +59,11 @@ const bleeding = computed(() => job.value?.runs.filter(({ run }) => run.recipe.p
       </p>
       <p v-if="loss.question" class="font-semibold text-brass">{{ loss.question }}</p>
     </div>
+    <SystemForm class="mt-4" :job="job" :system="system" />
     <StrengthBlock v-if="system" class="mt-5 border-t border-line pt-4" :job="job" :system="system" />
     <BookBlock class="mt-6 border-t border-line pt-4" :job="job" :system="system" />
 
-    <section class="mt-7 border-t border-line pt-4">
+    <section id="bleed" class="mt-7 border-t border-line pt-4">
       <h3 class="mb-2 text-lg">Bleed</h3>
       <RunPanel :job="job" purpose="bleed" />
     </section>

@@ -4,6 +4,8 @@ import type { Job } from '../../../core/job/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { useJob } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
+import PutRight from '../entries/PutRight.vue';
+import StruckLines from '../entries/StruckLines.vue';
 
 /** Level and leaks, hot and cold again. */
 const props = defineProps<{ job: Job }>();
@@ -20,7 +22,7 @@ function sayLeak(when: 'hot' | 'cold'): void {
 </script>
 
 <template>
-  <section>
+  <section id="level">
     <h3 class="text-lg">Level and leaks</h3>
     <div v-for="when in ['hot', 'cold'] as const" :key="when" class="mt-2 flex flex-wrap items-center gap-3">
       <span class="w-24 font-semibold">{{ when === 'hot' ? 'Hot' : 'Cold again' }}</span>
@@ -37,6 +39,7 @@ function sayLeak(when: 'hot' | 'cold'): void {
           {{ name }}
         </button>
       </fieldset>
+      <PutRight v-if="lastLevel(when)" :job="job" kind="level-checked" :holds="{ when }" :what="`level ${when}`" />
       <fieldset class="flex flex-wrap items-center gap-2" :disabled="job.status === 'closed'">
         <legend class="sr-only">Leaks {{ when }}</legend>
         <button
@@ -63,5 +66,6 @@ function sayLeak(when: 'hot' | 'cold'): void {
         <button type="submit" class="quiet mt-6">Note the leak</button>
       </form>
     </div>
+    <StruckLines :job="job" :kinds="['level-checked']" />
   </section>
 </template>

@@ -7,11 +7,14 @@ import { FIELDS } from '../../../core/quantity/index.ts';
 import FigureField from '../../parts/FigureField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
+import { figureOf } from '../../../core/figures/index.ts';
+import { useShop } from '../../stores/shop.ts';
 
 /** When the level is to be looked at again: a reminder on the vehicle after the hand-over. */
 const props = defineProps<{ job: Job }>();
 const recheck = useForm();
-const days = ref('14');
+const shop = useShop();
+const days = ref(String(figureOf(shop.figures, 'recheck-days')));
 const use = ref('');
 function remind(): void {
   const [after_, distance] = [

@@ -1,9 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Job } from '../../../core/job/index.ts';
+import { vehicleName } from '../../../core/vehicle/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
+import { ApiError } from '../../data/api.ts';
+import { lookForVehicles } from '../../data/vehicles.ts';
+import PickField from '../../parts/PickField.vue';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import TextField from '../../parts/TextField.vue';
+import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useToday } from '../../stores/today.ts';
 import { useForm } from '../useForm.ts';
@@ -12,6 +17,7 @@ import { useForm } from '../useForm.ts';
 const props = defineProps<{ job: Job }>();
 const emit = defineEmits<{ close: [] }>();
 const shop = useShop();
+const store = useJob();
 const today = useToday();
 const giving = useForm();
 const resting = useForm();
@@ -22,6 +28,25 @@ const until = ref('');
 const why = ref('');
 const reason = ref('');
 
+const vehicleId = ref('');
+const wrongBecause = ref('');
+const moving = ref<{ vehicleId?: string; why?: string; general?: string }>({});
+const look = async (typed: string) =>
+  (await lookForVehicles(typed))
+    .filter(({ id }) => id !== props.job.vehicle.id)
+    .map((each) => ({ id: each.id, words: each.plate, about: vehicleName(each) }));
+/** Only the server knows the other vehicle, so its answer is waited for. */
+async function move(): Promise<void> {
+  try {
+    await store.sendAndWait('move-job', { vehicleId: vehicleId.value, why: wrongBecause.value });
+    emit('close');
+  } catch (error) {
+    const fields = error instanceof ApiError ? error.fields : {};
+    const told = { vehicleId: fields['data.vehicleId'] ?? '', why: fields['data.why'] ?? '' };
+    moving.value =
+      told.vehicleId || told.why ? told : { general: error instanceof Error ? error.message : String(error) };
+  }
+}
 const people = computed(() => [
   ...shop.here.map(({ id, name }) => ({ id, name })),
   { id: '', name: 'nobody in particular' },
@@ -96,6 +121,18 @@ function reopen(): void {
           {{ resting.error('until') ?? resting.general('why', 'until') }}
         </p>
         <button type="submit" class="quiet justify-self-start">Put it aside</button>
+      </form>
+      <form class="grid gap-3 border-t border-line pt-4" @submit.prevent="move">
+        <PickField
+          v-model="vehicleId"
+          label="It is on the wrong vehicle; the right one is"
+          placeholder="plate or name"
+          :look="look"
+          :error="moving.vehicleId"
+        />
+        <TextField v-if="vehicleId" v-model="wrongBecause" label="Why was it on this one?" :error="moving.why" />
+        <p v-if="moving.general" class="font-semibold text-alarm" role="alert">{{ moving.general }}</p>
+        <button v-if="vehicleId" type="submit" class="quiet justify-self-start">Put the job on it</button>
       </form>
       <form class="grid gap-3 border-t border-line pt-4" @submit.prevent="cancel">
         <TextField

@@ -1,8 +1,8 @@
-import { mount } from '@vue/test-utils';
+import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { CommandBody } from '../../../core/job/index.ts';
 import { open } from '../../../core/job/testing/samples.ts';
-import { field, freshShop, read, showJob, stubs } from '../../testing.ts';
+import { field, freshShop, pick, read, serve, showJob, stubs } from '../../testing.ts';
 import IdentityLine from '../IdentityLine.vue';
 import CustodySheet from './CustodySheet.vue';
 
@@ -53,7 +53,7 @@ describe('who has a job', () => {
   it('is called off with why, and says so', async () => {
     const { wrapper, job } = sheet();
     await wrapper.find(field(wrapper, 'Cancel it, because')).setValue('sold');
-    await wrapper.findAll('form')[2]!.trigger('submit');
+    await wrapper.findAll('form')[3]!.trigger('submit');
     expect(job()).toMatchObject({ status: 'closed', cancelled: { why: 'sold' } });
     expect(read(mount(IdentityLine, { props: { job: job() }, global: { stubs } }))).toContain('cancelled');
     freshShop();
@@ -62,5 +62,27 @@ describe('who has a job', () => {
     await closed.wrapper.find(field(closed.wrapper, 'Open it again, because')).setValue('not sold');
     await closed.wrapper.find('form').trigger('submit');
     expect(closed.job().status).toBe('open');
+  });
+  it('is put on the right vehicle, which only the server knows', async () => {
+    const asked = serve({
+      'GET /api/vehicles': {
+        rows: [{ id: 'van', plate: 'CW 7', make: 'Calder', model: 'Wick', nickname: '' }],
+        next: null,
+      },
+    });
+    const { wrapper } = sheet();
+    await pick(wrapper, 'It is on the wrong vehicle', 'cw', 'CW 7');
+    await wrapper.find(field(wrapper, 'Why was it on this one?')).setValue('two of a kind');
+    await wrapper.findAll('form')[2]!.trigger('submit');
+    await flushPromises();
+    // The queue of the tests before may be sent besides.
+    const sent = asked.find(({ body }) => (body as { type?: string } | null)?.type === 'move-job');
+    expect(sent).toMatchObject({
+      path: '/api/jobs/j/commands',
+      body: { type: 'move-job', data: { vehicleId: 'van', why: 'two of a kind' } },
+    });
+    // The server did not take it: it says so, and what was typed stays.
+    expect(read(wrapper)).toContain('nothing at /api/jobs/j/commands');
+    expect(wrapper.emitted('close')).toBeUndefined();
   });
 });

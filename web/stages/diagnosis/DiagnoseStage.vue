@@ -61,7 +61,7 @@ function pick(id: string): void {
         :closed="closed"
       />
       <h2 v-else class="text-heading">Diagnose before touching</h2>
-      <a v-if="current && !closed" href="#next-check" class="primary mt-3 lg:hidden!"
+      <a v-if="current && !closed" href="#checks" class="primary mt-3 lg:hidden!"
         >Next: {{ current.sign.name }}<span aria-hidden="true">↓</span></a
       >
     </template>
@@ -84,7 +84,7 @@ function pick(id: string): void {
           {{ all ? 'Only the first eight' : `All ${diagnosis.ranking.causes.length} causes` }}
         </button>
         <RouterLink class="link py-2 text-note" :to="`/knowledge?version=${job.knowledge}`"
-          >Where this comes from: knowledge {{ job.knowledge }}</RouterLink
+          >Where these shares come from</RouterLink
         >
       </div>
       <p v-if="turn && leader" class="mt-1 max-w-prose text-note text-soft">
@@ -101,7 +101,7 @@ function pick(id: string): void {
     <OwnCheck v-if="!closed" class="mt-6" />
 
     <template #why>
-      <section v-if="!closed && current" id="next-check" aria-label="Do this next" class="scroll-mt-2">
+      <section v-if="!closed && current" id="checks" aria-label="Do this next" class="scroll-mt-2">
         <div v-if="enough && picked === null" class="mb-3 border-l-4 border-moss pl-3" role="status">
           <p class="font-semibold">No check would change the plan: go on.</p>
           <RouterLink class="link" :to="`/jobs/${job.id}/decide`">To Decide</RouterLink>

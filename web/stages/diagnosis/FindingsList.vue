@@ -2,6 +2,8 @@
 import { computed } from 'vue';
 import { findingWords, type Sign } from '../../../core/diagnose/index.ts';
 import { type Job, type JobDiagnosis, whereIs } from '../../../core/job/index.ts';
+import PutRight from '../entries/PutRight.vue';
+import StruckLines from '../entries/StruckLines.vue';
 import { useForm } from '../useForm.ts';
 
 /** Everything found, with where it came from; what was said can be struck out, what was checked can be repeated. */
@@ -80,18 +82,28 @@ const closed = computed(() => props.job.status === 'closed');
         >
           Check again<span class="sr-only"> {{ each.name }}</span>
         </button>
+        <PutRight
+          v-if="each.canRepeat"
+          class="col-start-3"
+          :job="job"
+          kind="check-recorded"
+          :holds="{ check: each.sign }"
+          :what="each.name"
+        />
       </li>
-      <li v-for="check in own" :key="check.id" class="grid items-baseline gap-x-4 py-1.5 sm:grid-cols-[8rem_1fr]">
+      <li v-for="check in own" :key="check.id" class="grid items-baseline gap-x-4 py-1.5 sm:grid-cols-[8rem_1fr_auto]">
         <span class="text-sm text-soft">not weighed</span>
         <span
           ><span class="font-semibold">{{ check.name }}:</span> {{ check.result }}</span
         >
+        <PutRight :job="job" kind="check-done" :holds="{ id: check.id }" :what="check.name" />
       </li>
     </ul>
     <p v-else class="text-soft">
       Nothing yet. Say what is noticed at
       <RouterLink class="link" :to="`/jobs/${job.id}/complaint`">the complaint</RouterLink>, or do the first check.
     </p>
+    <StruckLines :job="job" :kinds="['check-recorded', 'check-done']" />
     <template v-if="after.length > 0">
       <h3 class="mb-1 mt-5 text-sm font-bold">Checked again after the work</h3>
       <ul class="rows border-y border-line">

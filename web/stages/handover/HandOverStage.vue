@@ -2,7 +2,7 @@
 import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref } from 'vue';
 import { FIELDS } from '../../../core/quantity/index.ts';
-import { costOf, jobMayStart, sheetOf, stageGaps, STAGES } from '../../../core/job/index.ts';
+import { costOf, engineHolds, sheetOf, stageGaps, STAGES } from '../../../core/job/index.ts';
 import { METER_FIELDS, readMeter } from '../../../core/vehicle/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
 import FigureField from '../../parts/FigureField.vue';
@@ -10,6 +10,9 @@ import TextField from '../../parts/TextField.vue';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import SavedLink from '../SavedLink.vue';
+import GapList from '../GapList.vue';
+import RefusalNote from '../RefusalNote.vue';
+import CustomerPageView from './CustomerPageView.vue';
 import OpenPoints from './OpenPoints.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
@@ -33,7 +36,7 @@ const gaps = computed(() =>
 );
 /** Only what came off and went back teaches anything. */
 const learnable = computed(() => job.value?.items.some(({ state }) => state !== 'on') ?? false);
-const start = computed(() => (job.value === null ? { may: true as const } : jobMayStart(job.value)));
+const holding = computed(() => (job.value === null ? [] : engineHolds(job.value)));
 const cost = computed(() =>
   job.value === null
     ? null
@@ -76,7 +79,9 @@ function handOver(): void {
       <p class="text-sm font-bold text-bottle">{{ shop.settings.shopName }}</p>
       <p class="mt-1 text-2xl font-bold">{{ sheet.plate }} · {{ sheet.title }}</p>
       <p class="text-soft">{{ sheet.subtitle }}</p>
-      <dl class="mt-4 grid gap-x-8 sm:grid-cols-2">
+      <CustomerPageView class="mt-5" :page="sheet.customer" />
+      <h3 class="mt-8 border-t-2 border-ink pt-4 text-xl">The full record</h3>
+      <dl class="mt-2 grid gap-x-8 sm:grid-cols-2">
         <div
           v-for="row in sheet.identity"
           :key="row.label"
@@ -109,20 +114,15 @@ function handOver(): void {
 
     <template #why>
       <template v-if="job.status === 'open'">
-        <div v-if="!start.may" class="border-l-[3px] border-alarm py-1 pl-3">
+        <div v-if="holding.length > 0" class="border-l-[3px] border-alarm py-1 pl-3">
           <p class="font-bold text-alarm">Engine held</p>
-          <ul class="text-note">
-            <li v-for="hold in start.holds.slice(0, 4)" :key="hold.code + hold.subject">{{ hold.words }}</li>
-          </ul>
+          <GapList class="text-note" :job-id="job.id" :gaps="holding" :first="4" />
         </div>
         <div v-if="gaps.length > 0">
           <p class="font-semibold text-brass">
             {{ gaps.length }} {{ gaps.length === 1 ? 'gap' : 'gaps' }} in the record
           </p>
-          <ul class="text-sm text-soft">
-            <li v-for="gap in gaps.slice(0, 4)" :key="gap">{{ gap }}</li>
-            <li v-if="gaps.length > 4">and {{ gaps.length - 4 }} more</li>
-          </ul>
+          <GapList class="text-sm" :job-id="job.id" :gaps="gaps" :first="4" />
         </div>
         <OpenPoints :job="job" />
         <form class="grid gap-3" @submit.prevent="handOver">
@@ -150,9 +150,7 @@ function handOver(): void {
             }}</FigureRow
             ><FigureRow label="Total">{{ shop.say.money(cost.totalMinor) }}</FigureRow>
           </dl>
-          <p v-if="form.general('labourMinutes', 'nextDue')" class="font-semibold text-alarm" role="alert">
-            {{ form.general('labourMinutes', 'nextDue') }}
-          </p>
+          <RefusalNote :form="form" :job="job" :fields="['labourMinutes', 'nextDue']" />
           <button type="submit" class="primary">Hand over and close</button>
         </form>
       </template>

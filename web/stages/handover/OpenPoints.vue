@@ -35,7 +35,7 @@ function leave(point: OpenPoint): void {
 </script>
 
 <template>
-  <section v-if="points.length > 0" aria-label="Still open">
+  <section v-if="points.length > 0" id="still-open" aria-label="Still open">
     <h3 class="text-sm font-bold">Still open</h3>
     <ul class="rows mt-1 border-y border-line">
       <li v-for="point in points" :key="keyOf(point)" class="py-2">

@@ -8,6 +8,7 @@ import {
   lockWords,
   nextStage,
   STAGE_NAMES,
+  tagNumbers,
   tapOn,
   torqueStep,
   UNTYPED,
@@ -54,7 +55,11 @@ const torqueNow = computed(() => (tap.value?.kind === 'bolt' ? tap.value.step : 
 const onward = computed(() => nextStage(way.value) ?? way.value);
 const words = computed(() => (item.value === null ? null : stepWords(way.value, item.value, tap.value)));
 const before = computed(() => words.value?.before ?? null);
-const heading = computed(() => (before.value === null ? `${done.value + 1} · ${words.value?.happens}` : 'First'));
+/** As on its tag and on the sheet. */
+const number = computed(() =>
+  job.value === null || item.value === null ? '' : (tagNumbers(job.value).get(item.value.id) ?? ''),
+);
+const heading = computed(() => (before.value === null ? `${number.value} · ${words.value?.happens}` : 'First'));
 /** What keeps this step from being done, when nothing else is free. */
 const locked = computed(() => {
   const { value } = job;
@@ -81,8 +86,12 @@ const dots = computed(() => {
 </script>
 
 <template>
-  <div v-if="job" data-testid="hands" class="flex h-full flex-col gap-4 p-5 sm:gap-6 sm:p-8 lg:px-12">
-    <header class="flex flex-wrap items-center gap-4">
+  <div
+    v-if="job"
+    data-testid="hands"
+    class="flex h-full flex-col gap-4 p-5 sm:gap-6 sm:p-8 lg:px-12 short:gap-2! short:p-3!"
+  >
+    <header class="flex flex-wrap items-center gap-4 short:gap-3">
       <span class="plate px-2.5 py-1 text-lg">{{ job.vehicle.plate }}</span>
       <h1 class="text-lg font-normal text-soft">{{ way === 'strip' ? 'Strip' : 'Refit, reading upward' }}</h1>
       <button
@@ -112,29 +121,39 @@ const dots = computed(() => {
 
     <section
       v-if="item"
-      class="grid min-h-0 flex-1 content-start gap-x-10 gap-y-4 overflow-y-auto lg:grid-cols-[1fr_auto]"
+      class="grid min-h-0 flex-1 content-start gap-x-10 gap-y-4 overflow-y-auto lg:grid-cols-[1fr_auto] short:grid-cols-[1fr_auto] short:gap-x-5"
       aria-live="polite"
     >
       <div>
-        <p class="text-2xl font-bold text-oxide">
+        <p class="text-2xl font-bold text-oxide short:text-lg">
           {{ heading }}
         </p>
-        <p class="mt-1 text-figure-md font-bold leading-[1.08] text-balance sm:text-figure-2xl">{{ words?.title }}</p>
-        <p v-for="line in words?.detail" :key="line" class="mt-2 text-xl leading-snug text-soft sm:mt-3 sm:text-title">
+        <p class="mt-1 text-figure-md font-bold leading-[1.08] text-balance sm:text-figure-2xl short:text-figure-md!">
+          {{ words?.title }}
+        </p>
+        <p
+          v-for="line in words?.detail"
+          :key="line"
+          class="mt-2 text-xl leading-snug text-soft sm:mt-3 sm:text-title short:mt-1! short:text-lg!"
+        >
           {{ line }}
         </p>
       </div>
       <div v-if="torqueNow?.angleDeg != null" class="lg:min-w-90 lg:text-right">
-        <p class="figure text-figure-2xl sm:text-far">{{ torqueNow.angleDeg }}°</p>
+        <p class="figure text-figure-2xl sm:text-far short:text-figure-2xl!">{{ torqueNow.angleDeg }}°</p>
         <p class="text-xl text-soft sm:text-title">further, after {{ torqueNow.spec.text }}</p>
       </div>
       <div
         v-else-if="torqueNow?.chosen"
-        class="max-sm:order-first max-sm:flex max-sm:flex-wrap max-sm:items-baseline max-sm:gap-x-3 lg:min-w-90 lg:text-right"
+        class="max-sm:order-first max-sm:flex max-sm:flex-wrap max-sm:items-baseline max-sm:gap-x-3 lg:min-w-90 lg:text-right short:min-w-40! short:text-right"
       >
-        <p class="figure text-figure-2xl sm:text-far">{{ torqueNow.chosen.setting.setting }}</p>
-        <p class="text-xl text-soft sm:mt-2 sm:text-title">{{ torqueNow.chosen.setting.unit }} on this wrench</p>
-        <p class="w-full border-line text-xl sm:mt-4 sm:border-t sm:pt-4 sm:text-title">
+        <p class="figure text-figure-2xl sm:text-far short:text-figure-2xl!">{{ torqueNow.chosen.setting.setting }}</p>
+        <p class="text-xl text-soft sm:mt-2 sm:text-title short:mt-0! short:text-note!">
+          {{ torqueNow.chosen.setting.unit }} on this wrench
+        </p>
+        <p
+          class="w-full border-line text-xl sm:mt-4 sm:border-t sm:pt-4 sm:text-title short:mt-1! short:border-0! short:pt-0! short:text-note!"
+        >
           {{ torqueNow.spec.text }} · {{ torqueNow.chosen.wrench.name.toLowerCase() }}
           <span class="font-bold" :class="torqueNow.chosen.setting.verdict === 'suits' ? 'text-moss' : 'text-alarm'">{{
             torqueNow.chosen.setting.verdict
@@ -163,9 +182,14 @@ const dots = computed(() => {
       </p>
     </section>
 
-    <StandingLine v-if="way === 'strip' && job.status === 'open'" :job="job" :big="item === null" />
+    <StandingLine
+      v-if="way === 'strip' && job.status === 'open'"
+      :job="job"
+      :big="item === null"
+      :class="item === null ? '' : 'short:hidden'"
+    />
     <footer>
-      <p class="mb-3 text-lg text-soft sm:mb-4 sm:text-heading">
+      <p class="mb-3 text-lg text-soft sm:mb-4 sm:text-heading short:hidden">
         <template v-if="before && way === 'strip' && item?.state === 'on'"
           >Then <b class="text-ink">{{ lowerFirst(item.name) }}</b></template
         ><template v-else-if="queue[1]"
@@ -174,10 +198,12 @@ const dots = computed(() => {
           >, then <b class="text-ink">{{ lowerFirst(queue[2].name) }}</b></template
         >
       </p>
-      <div class="grid grid-cols-2 gap-4 sm:grid-cols-[190px_190px_1fr]">
+      <div
+        class="grid grid-cols-2 gap-4 sm:grid-cols-[190px_190px_1fr] short:grid-cols-[7.5rem_7.5rem_1fr] short:gap-2"
+      >
         <button
           type="button"
-          class="min-h-16 rounded border-2 border-line text-2xl font-bold sm:min-h-28"
+          class="min-h-16 rounded border-2 border-line text-2xl font-bold sm:min-h-28 short:min-h-14! short:text-xl"
           :disabled="job.undo === null"
           @click="undo"
         >
@@ -185,7 +211,7 @@ const dots = computed(() => {
         </button>
         <button
           type="button"
-          class="min-h-16 rounded border-2 border-line text-2xl font-bold sm:min-h-28"
+          class="min-h-16 rounded border-2 border-line text-2xl font-bold sm:min-h-28 short:min-h-14! short:text-xl"
           :disabled="queue.length < 2"
           @click="notYet"
         >
@@ -193,14 +219,14 @@ const dots = computed(() => {
         </button>
         <RouterLink
           v-if="item === null"
-          class="grid min-h-24 place-items-center rounded bg-bottle text-figure-md font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-figure-lg"
+          class="grid min-h-24 place-items-center rounded bg-bottle text-figure-md font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-figure-lg short:col-span-1 short:min-h-14! short:text-figure-md!"
           :to="`/jobs/${job.id}/${onward}`"
           >To {{ STAGE_NAMES[onward].toLowerCase() }}</RouterLink
         >
         <button
           v-else
           type="button"
-          class="min-h-24 rounded bg-bottle text-figure-md font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-figure-lg"
+          class="min-h-24 rounded bg-bottle text-figure-md font-bold text-on-bottle max-sm:col-span-2 sm:min-h-28 sm:text-figure-lg short:col-span-1 short:min-h-14! short:text-figure-md!"
           :disabled="tap === null"
           @click="doIt"
         >

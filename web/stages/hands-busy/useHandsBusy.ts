@@ -4,6 +4,7 @@ import type { Refusal } from '../../../core/job/index.ts';
 import { useKeys } from '../../shell/keys.ts';
 import { useJob } from '../../stores/job.ts';
 import { useLiveJob } from '../../stores/liveJob.ts';
+import { useTakeBack } from '../entries/useTakeBack.ts';
 
 /** What one hands-busy screen is about; the rest is the same for all. */
 export interface HandsBusy {
@@ -45,9 +46,11 @@ export function useHandsBusy({ sheet, current, left, act }: HandsBusy) {
     const id = current();
     if (id !== null && left() > 1) skipped.value = [...skipped.value.filter((each) => each !== id), id];
   }
+  const back = useTakeBack(tell);
   function undo(): void {
-    const last = store.job?.undo ?? null;
-    if (last !== null) tell(store.send('undo', { expected: last.commandId }));
+    back.takeBack();
+    if (back.asking.value !== null)
+      said.value = `${back.others.value} did this: ${back.asking.value.label}. Undo again takes it back.`;
   }
   const leave = (): void => void router.push(`/jobs/${jobId()}/${sheet()}`);
   useKeys([
@@ -55,6 +58,7 @@ export function useHandsBusy({ sheet, current, left, act }: HandsBusy) {
     { keys: 'enter', does: 'Done', run: done },
     { keys: 'pagedown', does: 'Done (foot pedal)', run: done },
     { keys: 'u', does: 'Undo the last action', run: undo },
+    { keys: 'y', does: 'Redo what was undone', run: back.doAgain },
     { keys: 'n', does: 'Not yet', run: notYet },
     { keys: 'h', does: 'Back to the sheet', run: leave },
     { keys: 'escape', does: 'Back to the sheet', run: leave },

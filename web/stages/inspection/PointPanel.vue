@@ -10,6 +10,7 @@ import { freshId, useJob } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
 import GradeScale from './GradeScale.vue';
 import LightRing from './LightRing.vue';
+import PutRight from '../entries/PutRight.vue';
 
 /** One stop of the walk: how to look, what was found, judged as it is typed. */
 const props = defineProps<{ job: Job; unit: JobUnit; point: InspectPoint; when: When }>();
@@ -168,6 +169,13 @@ const problem = computed(
       <span v-if="known[0].judged.verdict === 'bad'" class="text-soft">{{ point.consequence }}</span>
     </p>
     <p v-else-if="!point.each && known[0]?.text" class="mt-2 text-soft">{{ known[0].text }}</p>
+    <PutRight
+      v-if="known[0]"
+      :job="job"
+      :kind="known[0].judged ? 'point-judged' : 'finding-recorded'"
+      :holds="{ id: known[0].id }"
+      :what="point.name"
+    />
     <p v-if="problem" class="mt-2 text-sm font-semibold text-alarm" role="alert">{{ problem }}</p>
     <p class="mt-3 text-sm text-soft">
       {{ point.why }}.

@@ -10,7 +10,7 @@ const steps = computed(() => endSteps(props.job));
 </script>
 
 <template>
-  <div v-if="steps.length > 0" class="mt-4 border-t border-line pt-3">
+  <div v-if="steps.length > 0" id="last" class="mt-4 border-t border-line pt-3">
     <h3 class="text-sm font-bold">Last of all</h3>
     <ul class="rows">
       <li v-for="step in steps" :key="step.need.id" class="flex items-center justify-between gap-3 py-1.5">

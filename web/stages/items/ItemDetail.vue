@@ -34,6 +34,7 @@ import MeasureRows from './MeasureRows.vue';
 import OpeningForm from './OpeningForm.vue';
 import { sendTap } from './sendTap.ts';
 import { tapWords } from './tapWords.ts';
+import PlaceBolts from '../torque/PlaceBolts.vue';
 import TorquePanel from '../torque/TorquePanel.vue';
 import UnitRows from './UnitRows.vue';
 
@@ -200,6 +201,16 @@ const subtitle = computed(() => {
       :error="form.error('torqueText')"
       :closed="job.status === 'closed'"
       @pass="actPass"
+    />
+    <PlaceBolts
+      v-if="
+        item.origin === 'typed' &&
+        job.status === 'open' &&
+        (item.fasteners?.count ?? 0) > 1 &&
+        item.fasteners?.bolts.length === 0 &&
+        item.bolts.length === 0
+      "
+      :item="item"
     />
     <UnitRows v-if="way === 'refit'" v-model:renew="renew" :job="job" :item="item" />
     <MeasureRows v-if="item.origin !== 'plug' && job.status === 'open'" :job="job" :item="item" :way="way" />

@@ -64,8 +64,10 @@ const lead = computed(() => {
 
 const detail = useTemplateRef('detail');
 const sheet = useTemplateRef('sheet');
+/** Off with a tap. On the way back the first tap opens a tag's detail, for what goes back has been thought of before. */
 function choose(id: string): void {
-  if (id === item.value?.id) detail.value?.actPlainly();
+  const acts = props.way === 'strip' ? id === item.value?.id : id === chosen.value;
+  if (acts) detail.value?.actPlainly();
   else chosen.value = id;
 }
 const ordered = computed(() => {

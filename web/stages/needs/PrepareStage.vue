@@ -10,6 +10,7 @@ import NewerVersion from '../items/NewerVersion.vue';
 import { useForm } from '../useForm.ts';
 import { adviceWords } from './adviceWords.ts';
 import OutlookRows from './OutlookRows.vue';
+import StarterSheet from './StarterSheet.vue';
 import OwnNeedForm from './OwnNeedForm.vue';
 import { usePrepare } from './usePrepare.ts';
 
@@ -24,11 +25,18 @@ const changing = ref(false);
 const dates = reactive<Record<string, string>>({});
 const dateFor = ref('');
 
-/** Those of this engine family first. */
-const choices = computed(() => {
-  const own = job.value?.vehicle.familyId ?? '';
-  return [...(procedures.value ?? [])].sort((a, b) => Number(b.familyId === own) - Number(a.familyId === own));
+/** Those of this engine family, then those that name none; what is for other engines is a tap away. */
+const fitting = computed(() => {
+  const own = job.value?.vehicle.familyId ?? null;
+  return (procedures.value ?? []).filter(({ familyId }) => own !== null && familyId === own);
 });
+const unbound = computed(() => (procedures.value ?? []).filter(({ familyId }) => (familyId ?? null) === null));
+const others = computed(() =>
+  (procedures.value ?? []).filter((each) => !fitting.value.includes(each) && !unbound.value.includes(each)),
+);
+const all = ref(false);
+const choices = computed(() => [...fitting.value, ...unbound.value, ...(all.value ? others.value : [])]);
+const asking = ref(false);
 async function pin(id: string): Promise<void> {
   await store.needProcedure(id).catch(() => null);
   if (form.send('pin-procedure', { procedureId: id })) changing.value = false;
@@ -46,12 +54,13 @@ function askDay(needId: string): void {
 function order(needId: string): void {
   if (form.send('tick-need', { needId, state: 'ordered', expected: dates[needId] || null })) dateFor.value = '';
 }
-const groups = [
+const KINDS = [
   { kind: 'part', name: 'Parts, gaskets, seals' },
   { kind: 'consumable', name: 'Cleaners' },
   { kind: 'tool', name: 'Tools' },
   { kind: 'do-first', name: 'First' },
 ] as const;
+const groups = computed(() => KINDS.filter(({ kind }) => rowsOf(kind).length > 0));
 const rowsOf = (kind: Readiness['need']['kind']): Readiness[] => list.value.filter(({ need }) => need.kind === kind);
 const TONES: Readonly<Record<Readiness['status'], string>> = {
   ready: 'text-soft',
@@ -120,15 +129,25 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
         </div>
         <button type="button" class="quiet" @click="pin(each.id)">Work by this</button>
       </li>
-      <li v-if="procedures?.length === 0" class="py-3 text-soft">
-        No procedure is in the library yet. You can go on and type what comes off.
+      <li v-if="others.length > 0 && !all" class="py-1">
+        <button type="button" class="link min-h-10" @click="all = true">
+          Procedures for other engines: {{ others.length }}
+        </button>
       </li>
     </ul>
+    <div v-if="(!job.procedure || changing) && job.status === 'open'" class="mt-3 flex flex-wrap items-center gap-3">
+      <p v-if="job.withoutProcedure && !job.procedure" class="font-semibold">Worked without a procedure.</p>
+      <button v-else-if="!job.procedure" type="button" class="quiet" @click="form.send('work-without-procedure', {})">
+        Work without one
+      </button>
+      <button type="button" class="quiet" @click="asking = true">Write one from eight questions</button>
+    </div>
+    <StarterSheet v-if="asking" :job="job" @close="asking = false" @made="pin" />
     <p v-if="form.general('expected')" class="mt-2 font-semibold text-alarm" role="alert">
       {{ form.general('expected') }}
     </p>
 
-    <template v-if="job.procedure && !changing">
+    <template v-if="!changing">
       <section v-if="orders.length > 0" class="mt-5 border-l-[3px] border-oxide pl-4">
         <h3 class="text-lg">Order now</h3>
         <ul class="rows mt-1 border-y border-line">
@@ -151,7 +170,12 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
           </li>
         </ul>
       </section>
-      <section v-for="group in groups" :key="group.kind" class="mt-6">
+      <section
+        v-for="group in groups"
+        :id="group.kind === groups[0]?.kind ? 'needs' : undefined"
+        :key="group.kind"
+        class="mt-6"
+      >
         <h3 class="text-sm font-bold">{{ group.name }}</h3>
         <ul class="rows mt-1 border-y border-line">
           <li
@@ -216,7 +240,7 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
 
     <template #why>
       <OutlookRows
-        v-if="job.procedure && said && outlook"
+        v-if="(job.procedure || list.length > 0) && said && outlook"
         :said="said"
         :outlook="outlook"
         :started="started"
@@ -227,7 +251,7 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
         :bays="bays"
         :tools="tools"
       />
-      <p v-else-if="!job.procedure" class="text-soft">
+      <p v-if="!job.procedure" class="text-soft">
         Without a procedure the order back is the mirror of what you take off, bent by the reasons you give.
       </p>
     </template>

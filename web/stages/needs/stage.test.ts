@@ -1,10 +1,12 @@
 import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { CommandBody } from '../../../core/job/index.ts';
+import { type CommandBody, stageGaps } from '../../../core/job/index.ts';
+import type { Procedure } from '../../../core/procedure/index.ts';
 import { open, pinRich } from '../../../core/job/testing/world.ts';
-import { useShop } from '../../stores/shop.ts';
-import { freshShop, press, read, serve, showJob, stubs } from '../../testing.ts';
+import { useJob } from '../../stores/job.ts';
+import { field, freshShop, press, read, serve, showJob, stubs } from '../../testing.ts';
 import PrepareStage from './PrepareStage.vue';
+import StarterSheet from './StarterSheet.vue';
 
 const frame = { template: '<div><slot /><slot name="why" /></div>' };
 const global = { stubs: { ...stubs, StageFrame: frame } };
@@ -105,15 +107,80 @@ describe('prepare', () => {
     expect(sent.map(({ type }) => type)).toEqual(['tick-need', 'add-need']);
     expect(job().ownNeeds[0]?.name).toBe('Clamp 40 mm');
   });
-  it('offers the procedures of this engine first, and works by the one that is picked', async () => {
-    const { sent } = showJob([open]);
-    const own = { ...replies(1)['GET /api/procedures'].rows[0], id: 'sample', name: 'For this one', familyId: 'twin' };
-    serve(replies(1, { 'GET /api/procedures': { rows: [replies(1)['GET /api/procedures'].rows[0], own] } }));
-    useShop();
+  it('offers the procedures of this engine and those that name none; others are a tap away', async () => {
+    const { job } = showJob([open]);
+    useJob().confirmed = { ...job(), vehicle: { ...job().vehicle, familyId: 'twin' } };
+    const one = replies(1)['GET /api/procedures'].rows[0];
+    const own = { ...one, id: 'sample', name: 'For this one', familyId: 'twin' };
+    const other = { ...one, id: 'boat', name: 'For a boat', familyId: 'terrow' };
+    serve(replies(1, { 'GET /api/procedures': { rows: [other, one, own] } }));
     const wrapper = mount(PrepareStage, { global });
     await flushPromises();
-    expect(wrapper.findAll('li').length).toBe(2);
+    const names = () => wrapper.findAll('li p.font-semibold').map((each) => each.text());
+    expect(names()).toEqual(['For this one', 'Rich sample']);
     expect(read(wrapper)).toContain('Without a procedure the order back is the mirror');
-    expect(sent).toEqual([]);
+    await press(wrapper, 'Procedures for other engines: 1');
+    expect(names()).toEqual(['For this one', 'Rich sample', 'For a boat']);
+  });
+  it('goes without one when that is said, and lists what was typed all the same', async () => {
+    const { job } = showJob([open]);
+    serve(replies(1));
+    const wrapper = mount(PrepareStage, { global });
+    await flushPromises();
+    await press(wrapper, 'Work without one');
+    expect(job().withoutProcedure).not.toBeNull();
+    expect(stageGaps(job(), 'prepare')).toEqual([]);
+    await press(wrapper, 'Something else is needed');
+    await wrapper
+      .findAll('[role=radio]')
+      .find((each) => each.text() === 'Tool')!
+      .trigger('click');
+    await wrapper.find(field(wrapper, 'What else is needed?')).setValue('Long extension');
+    await wrapper.findAll('form').at(-1)!.trigger('submit');
+    expect(job().ownNeeds).toMatchObject([{ kind: 'tool', name: 'Long extension' }]);
+    expect(wrapper.findAll('section h3').map((each) => each.text())).toContain('Tools');
+    await press(wrapper, 'Here');
+    expect(job().needs).toMatchObject([{ state: 'ready' }]);
+  });
+  it('writes a first procedure from eight answers, without what this one does not have, and works by it', async () => {
+    const { job } = showJob([open]);
+    const asked = serve(replies(1, { 'PUT /api/procedures': {} }));
+    const wrapper = mount(StarterSheet, {
+      props: { job: job() },
+      global: { stubs: { ...stubs, SheetDialog: { template: '<div><slot /></div>' } } },
+    });
+    expect(read(wrapper)).toContain('answers are still open');
+    const choose = async (group: number, name: string): Promise<void> =>
+      void (await wrapper
+        .findAll('[role=radiogroup]')
+        [group]!.findAll('[role=radio]')
+        .find((each) => each.text() === name)!
+        .trigger('click'));
+    const picks = [
+      [0, 'Cable body'],
+      [1, 'Under a cover'],
+      [2, '4'],
+      [3, 'Alloy'],
+      [4, 'A gasket'],
+    ] as const;
+    for (const [group, name] of picks) await choose(group, name);
+    for (const [group, name] of [
+      [5, '1'],
+      [6, '2'],
+      [7, 'On the body'],
+      [8, '2'],
+    ] as const)
+      await choose(group, name);
+    expect(read(wrapper)).toContain('They hold the unit: a figure is wanted before the engine starts.');
+    await press(wrapper, 'Not on this one: Cover');
+    await press(wrapper, 'Keep it and work by it');
+    await flushPromises();
+    const { body } = asked.find(({ method }) => method === 'PUT')!;
+    const { procedure, basedOn } = body as { procedure: Procedure; basedOn: number };
+    expect(basedOn).toBe(0);
+    expect(procedure.items.map(({ name }) => name)).not.toContain('Cover');
+    expect(procedure.items.map(({ name }) => name)).toContain('Flange bolts');
+    // Where it is not kept it says so, and nothing that was answered is lost.
+    expect(read(wrapper)).toContain('nothing at');
   });
 });

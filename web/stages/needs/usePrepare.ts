@@ -56,7 +56,7 @@ export function usePrepare(job: ComputedRef<Job | null>) {
   const orders = computed((): OrderLine[] => orderNow(list.value, moment.value.day));
   const missing = computed((): readonly Missing[] => (job.value === null ? [] : missingParts(job.value, list.value)));
   const outlook = computed((): Outlook | null =>
-    job.value === null ? null : jobOutlook(job.value, times.value, missing.value),
+    job.value === null ? null : jobOutlook(job.value, times.value, missing.value, shop.figures),
   );
   const advice = computed((): StartAdvice | null => {
     const { value } = outlook;

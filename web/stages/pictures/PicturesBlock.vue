@@ -4,6 +4,7 @@ import type { Job, PictureRef, When } from '../../../core/job/index.ts';
 import PictureAdd from './PictureAdd.vue';
 import CompareSlider from './CompareSlider.vue';
 import SmallPicture from './SmallPicture.vue';
+import PutRight from '../entries/PutRight.vue';
 
 /** What draws is loaded when somebody draws. */
 const PictureMarker = defineAsyncComponent(() => import('./PictureMarker.vue'));
@@ -56,6 +57,12 @@ const saysOf = ({ marking: own }: PictureRef): string =>
           {{ picture.when }}{{ picture.caption ? `, ${picture.caption}` : ''
           }}<span v-if="saysOf(picture)" class="block">{{ saysOf(picture) }}</span>
         </p>
+        <PutRight
+          :job="job"
+          kind="picture-attached"
+          :holds="{ id: picture.id }"
+          :what="picture.caption || `picture ${picture.when}`"
+        />
       </li>
     </ul>
     <p v-else class="mt-1 text-soft">No picture yet. One before, one after, from the same place.</p>

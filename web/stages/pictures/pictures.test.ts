@@ -94,7 +94,7 @@ describe('pictures of a unit', () => {
     );
     expect(read(wrapper)).toContain('lined up');
     expect(wrapper.findComponent(CompareSlider).props('before').id).toBe('c');
-    await wrapper.findAll('li button')[2]!.trigger('click');
+    await wrapper.findAll('li button[aria-label^="Mark"]')[2]!.trigger('click');
     await vi.dynamicImportSettled();
     await flushPromises();
     expect(read(wrapper)).toContain('marking b');

@@ -12,6 +12,7 @@ import {
 } from '../../../core/job/index.ts';
 import { freshId, useJob } from '../../stores/job.ts';
 import FigureField from '../../parts/FigureField.vue';
+import PutRight from '../entries/PutRight.vue';
 
 /** Figures typed one by one; each says at once whether it lies in the family's band. */
 const props = defineProps<{ job: Job; when: When }>();
@@ -65,6 +66,7 @@ function keep(kind: MeasureKind): void {
             "
             >{{ known(kind)?.words }}</span
           >
+          <PutRight :job="job" kind="measurement-taken" :holds="{ kind, when }" :what="MEASURES[kind].name" />
         </p>
       </div>
     </form>

@@ -8,6 +8,9 @@ import CodesList from '../complaint/CodesList.vue';
 import MeasureEntry from './MeasureEntry.vue';
 import StageFrame from '../StageFrame.vue';
 import { useUnits } from '../units/useUnits.ts';
+import PutRight from '../entries/PutRight.vue';
+import StruckLines from '../entries/StruckLines.vue';
+import RefusalNote from '../RefusalNote.vue';
 import { useForm } from '../useForm.ts';
 import BandLine from './BandLine.vue';
 
@@ -44,10 +47,10 @@ function addCode(): void {
     <div class="mt-4 grid gap-5">
       <BandLine v-for="kind in kinds" :key="kind" :job="job" :kind="kind" />
     </div>
-    <h3 class="mb-2 mt-7 text-sm font-bold">Measured after the work</h3>
+    <h3 id="measured" class="mb-2 mt-7 text-sm font-bold">Measured after the work</h3>
     <MeasureEntry :job="job" when="after" />
 
-    <h3 class="mb-1 mt-7 text-sm font-bold">Codes read after</h3>
+    <h3 id="codes-after" class="mb-1 mt-7 text-sm font-bold">Codes read after</h3>
     <CodesList :job="job" when="after" />
     <form v-if="job.status === 'open'" class="mt-2 flex max-w-xl items-start gap-2" @submit.prevent="addCode">
       <TextField
@@ -68,7 +71,7 @@ function addCode(): void {
       </button>
     </form>
 
-    <h3 class="mb-1 mt-7 text-sm font-bold">Looked at and driven</h3>
+    <h3 id="driven" class="mb-1 mt-7 text-sm font-bold">Looked at and driven</h3>
     <ul class="rows border-y border-line">
       <li v-for="(name, check) in PROOFS" :key="check" class="flex flex-wrap items-center gap-3 py-2">
         <span class="flex-1 font-semibold"
@@ -77,6 +80,7 @@ function addCode(): void {
             proved(check)?.note
           }}</span></span
         >
+        <PutRight v-if="proved(check)" :job="job" kind="proof-recorded" :holds="{ check }" :what="name" />
         <fieldset class="flex gap-2" :disabled="job.status === 'closed'">
           <legend class="sr-only">{{ name }}</legend>
           <button
@@ -102,7 +106,8 @@ function addCode(): void {
         </form>
       </li>
     </ul>
-    <p v-if="form.general('note')" class="mt-2 font-semibold text-alarm" role="alert">{{ form.general('note') }}</p>
+    <StruckLines :job="job" :kinds="['proof-recorded', 'measurement-taken']" />
+    <RefusalNote class="mt-2" :form="form" :job="job" :fields="['note']" />
     <section v-for="unit in units" :key="unit.id" class="mt-6">
       <BeforeAfter :job="job" :subject="unit.id" :what="unit.name" />
     </section>

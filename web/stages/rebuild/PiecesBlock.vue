@@ -27,7 +27,7 @@ function putBack(piece: PieceApart, place: string, renewed = false): void {
 </script>
 
 <template>
-  <section>
+  <section id="pieces">
     <h3 class="text-lg">To its own place</h3>
     <p class="text-note text-soft">Injectors and other look-alikes go back to the cylinder they came from.</p>
     <ul v-if="apart.length > 0" class="rows mt-2 border-y border-line">

@@ -27,6 +27,8 @@ import SealRows from './SealRows.vue';
 import SensorBlock from './SensorBlock.vue';
 import TurnsBlock from './TurnsBlock.vue';
 import UnitsDone from './UnitsDone.vue';
+import PutRight from '../entries/PutRight.vue';
+import StruckLines from '../entries/StruckLines.vue';
 
 /** Put together again: the kit in its order, look-alikes to their place, the sensor by meter, screws counted, leaks looked for. */
 const store = useJob();
@@ -162,9 +164,14 @@ const replaced = computed(() => job.value?.replaced.find((each) => each.unit ===
       <li v-for="part in job.parts" :key="part.id" class="flex justify-between gap-4 py-2">
         <span
           >{{ part.quantity }} × {{ part.name }} <span class="code text-sm text-soft">{{ part.partNumber }}</span></span
-        ><span class="font-bold">{{ shop.say.money(part.priceMinor * part.quantity) }}</span>
+        ><span class="flex items-baseline gap-4 font-bold"
+          ><PutRight :job="job" kind="part-used" :holds="{ id: part.id }" :what="part.name" />{{
+            shop.say.money(part.priceMinor * part.quantity)
+          }}</span
+        >
       </li>
     </ul>
+    <StruckLines :job="job" :kinds="['part-used', 'seal-decided']" />
     <form
       v-if="job.status === 'open'"
       class="mt-3 grid max-w-2xl items-start gap-3 sm:grid-cols-[1fr_6rem_auto]"

@@ -10,6 +10,8 @@ import { lowerFirst } from '../../../core/words/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useForm } from '../useForm.ts';
+import PutRight from '../entries/PutRight.vue';
+import { useShop } from '../../stores/shop.ts';
 
 /** Seals of one unit's kit and what else came off: in order, with what each may be greased with, renewed or used again. */
 const props = defineProps<{
@@ -23,6 +25,7 @@ const form = useForm();
 const reusing = ref('');
 const why = ref('');
 const refused = ref('');
+const shop = useShop();
 const lubricant = ref<Record<string, Substance | ''>>({});
 
 const kit = computed((): readonly KitPart[] =>
@@ -50,7 +53,7 @@ const before = (part: KitPart | null): string =>
     : missingBefore(kit.value, part.id, done.value)
         .map(({ name }) => lowerFirst(name))
         .join(', ');
-const greases = (part: KitPart) => (part.rubber === null ? [] : lubricantsFor(part.rubber));
+const greases = (part: KitPart) => (part.rubber === null ? [] : lubricantsFor(part.rubber, shop.rules.grease));
 const chosen = (part: KitPart | null): Substance | undefined => {
   if (part?.rubber == null) return undefined;
   const own = lubricant.value[part.id];
@@ -106,7 +109,7 @@ function reuse(name: string, partNumber: string): void {
 </script>
 
 <template>
-  <ol class="rows border-y border-line">
+  <ol id="seals" class="rows border-y border-line">
     <li v-for="{ name, partNumber, part } in rows" :key="name" class="py-3">
       <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
         <span v-if="part" class="figure w-7 text-xl text-soft" aria-hidden="true">{{ part.order }}</span>
@@ -149,6 +152,7 @@ function reuse(name: string, partNumber: string): void {
             </option>
           </select>
         </label>
+        <PutRight v-if="decided(name)" :job="job" kind="seal-decided" :holds="{ name }" :what="name" />
         <fieldset class="flex gap-2" :disabled="job.status === 'closed'">
           <legend class="sr-only">{{ name }}</legend>
           <button

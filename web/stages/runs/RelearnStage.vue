@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { jobMayStart } from '../../../core/job/index.ts';
+import { engineHolds } from '../../../core/job/index.ts';
 import { useJob } from '../../stores/job.ts';
+import GapList from '../GapList.vue';
 import RunPanel from './RunPanel.vue';
 import StageFrame from '../StageFrame.vue';
 
 const store = useJob();
 const job = computed(() => store.job);
-const start = computed(() => (job.value === null ? { may: true as const } : jobMayStart(job.value)));
+const holding = computed(() => (job.value === null ? [] : engineHolds(job.value)));
 </script>
 
 <template>
@@ -19,13 +20,9 @@ const start = computed(() => (job.value === null ? { may: true as const } : jobM
   >
     <RunPanel class="mt-5" :job="job" purpose="relearn" />
     <template #why>
-      <div v-if="!start.may">
+      <div v-if="holding.length > 0">
         <h3 class="text-lg text-alarm">Engine held</h3>
-        <ul class="rows mt-1 text-note">
-          <li v-for="hold in start.holds.slice(0, 8)" :key="hold.code + hold.subject" class="py-1.5">
-            {{ hold.words }}
-          </li>
-        </ul>
+        <GapList class="mt-1 text-note" :job-id="job.id" :gaps="holding" :first="8" />
       </div>
       <p class="text-note text-soft">
         Time counts only while the conditions hold. A run outlives a reload: it is counted from its entries, not from

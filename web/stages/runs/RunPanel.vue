@@ -19,6 +19,7 @@ import TextField from '../../parts/TextField.vue';
 import { useKeys } from '../../shell/keys.ts';
 import { useNow } from '../../stores/clock.ts';
 import { freshId } from '../../stores/job.ts';
+import RefusalNote from '../RefusalNote.vue';
 import { useForm } from '../useForm.ts';
 
 /** A timed run: one step at a time, its clock, what must hold for the clock to go, and how it ended. */
@@ -208,9 +209,7 @@ useKeys([{ keys: ' ', does: 'Confirm the step of the run', run: confirm }]);
           </button>
         </li>
       </ul>
-      <p v-if="form.general('why', 'value')" class="mt-2 font-semibold text-alarm" role="alert">
-        {{ form.general('why', 'value') }}
-      </p>
+      <RefusalNote class="mt-2" :form="form" :job="job" :fields="['why', 'value']" />
     </template>
   </div>
 </template>

@@ -13,6 +13,7 @@ import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
 import LadderDrawing from './LadderDrawing.vue';
 import SeizedForm from './SeizedForm.vue';
+import { rungChances } from '../../../core/figures/index.ts';
 
 /** Small screws that do not come: patience as a ladder, with what each rung risks, over as many days as it takes. */
 const store = useJob();
@@ -37,7 +38,8 @@ const screw = computed(
 const triedOn = (each: SeizedRecord) =>
   each.tried.filter(({ outcome }) => outcome !== 'waiting').map(({ rung }) => rung);
 const tried = computed(() => (screw.value === null ? [] : triedOn(screw.value)));
-const rungs = computed(() => (screw.value === null ? [] : ladder(screw.value, tried.value)));
+const chances = computed(() => rungChances(shop.figures));
+const rungs = computed(() => (screw.value === null ? [] : ladder(screw.value, tried.value, chances.value)));
 const next = computed(() =>
   screw.value === null || screw.value.ended !== null ? null : nextRung(screw.value, tried.value),
 );
@@ -47,7 +49,7 @@ const timer = computed(() => {
   const found = job.value === null ? undefined : runningTimers(job.value).find((each) => each.id === id);
   return found === undefined ? null : { ...found, left: secondsLeft(found, now.value) };
 });
-const look = computed(() => (screw.value === null ? null : outlook(screw.value, tried.value)));
+const look = computed(() => (screw.value === null ? null : outlook(screw.value, tried.value, chances.value)));
 /** Against another unit: the cheapest that the family names. */
 const verdict = computed(() => {
   const own = screw.value;
@@ -57,7 +59,12 @@ const verdict = computed(() => {
   const same = screws.value
     .filter((each) => each.unit === own.unit && each.ended === null)
     .map((each) => ({ screw: each, tried: triedOn(each) }));
-  return replaceInstead(same, shop.settings.ratePerHourMinor, prices.length === 0 ? null : Math.min(...prices));
+  return replaceInstead(
+    same,
+    shop.settings.ratePerHourMinor,
+    prices.length === 0 ? null : Math.min(...prices),
+    chances.value,
+  );
 });
 function pick(id: string): void {
   adding.value = false;

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { type Job, jobMayStart } from '../../../core/job/index.ts';
+import { type Job, jobMayStart, whereCleared } from '../../../core/job/index.ts';
 import { holdKey } from '../../../core/refit/index.ts';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import TextField from '../../parts/TextField.vue';
 import { useShop } from '../../stores/shop.ts';
 import { useForm } from '../useForm.ts';
 import WaterChoice from './WaterChoice.vue';
-import { wayOut } from './wayOut.ts';
+import { linkTo } from '../linkTo.ts';
 
 /** What holds the engine. A lead, or who works alone, may let some of it pass, with a reason that the sheet carries. */
 const props = defineProps<{ job: Job }>();
@@ -46,7 +46,9 @@ function letPass(): void {
           @change="toggle(holdKey(hold))"
         />
         <WaterChoice v-if="hold.code === 'cooling-water'" :words="hold.words" />
-        <RouterLink v-else class="link" :to="wayOut(job, hold)" @click="emit('close')">{{ hold.words }}</RouterLink>
+        <RouterLink v-else class="link" :to="linkTo(job.id, whereCleared(job, hold))" @click="emit('close')">{{
+          hold.words
+        }}</RouterLink>
       </li>
     </ul>
     <p v-for="hold in verdict.passed" :key="holdKey(hold)" class="py-1 text-note text-brass">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import {
   allNeeds,
   foreignHolding,
@@ -13,14 +13,15 @@ import { formatClock } from '../../../core/quantity/index.ts';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import { useKeys } from '../../shell/keys.ts';
 import { useNow } from '../../stores/clock.ts';
-import { useJob } from '../../stores/job.ts';
 import { useOutbox } from '../../stores/outbox.ts';
 import { useShop } from '../../stores/shop.ts';
+import { useTakeBack } from '../entries/useTakeBack.ts';
 import HoldsDialog from './HoldsDialog.vue';
 import TallyFigure from './TallyFigure.vue';
 
+const EntriesSheet = defineAsyncComponent(() => import('../entries/EntriesSheet.vue'));
+
 const props = defineProps<{ job: Job }>();
-const store = useJob();
 const outbox = useOutbox();
 const shop = useShop();
 const now = useNow();
@@ -93,12 +94,11 @@ const found = computed(
   () => props.job.signs.length + props.job.symptoms.length + props.job.checks.length + props.job.measurements.length,
 );
 
-const undo = computed(() => props.job.undo);
-function takeBack(): void {
-  if (undo.value !== null) store.send('undo', { expected: undo.value.commandId });
-}
+const { undo, redo, others, asking, takeBack, doAgain, leave } = useTakeBack();
+const entries = ref(false);
 useKeys([
   { keys: 'u', does: 'Undo the last action', run: takeBack },
+  { keys: 'y', does: 'Redo what was undone', run: doAgain },
   { keys: 't', does: 'Timers of this job', run: () => (shown.value = lists.timers()) },
 ]);
 const lastTime = computed(() => (props.job.last === null ? '' : shop.say.clock(props.job.last.at)));
@@ -199,17 +199,42 @@ const lastTime = computed(() => (props.job.last === null ? '' : shop.say.clock(p
         {{ outbox.count }} waiting to be saved
       </p>
       <p v-if="outbox.trouble" class="max-w-xs text-alarm">{{ outbox.trouble }}</p>
-      <p v-if="job.last">{{ job.last.words }}, {{ lastTime }}</p>
-      <button
-        v-if="undo && job.status === 'open'"
-        type="button"
-        class="min-h-7 font-semibold underline underline-offset-2"
-        :title="`Undo: ${undo.label}`"
-        @click="takeBack"
-      >
-        Undo <kbd class="key ml-1" aria-hidden="true">U</kbd>
+      <button v-if="job.last" type="button" class="min-h-7 text-right" @click="entries = true">
+        {{ job.last.words }}, {{ lastTime }}<span class="sr-only">: everything entered</span>
       </button>
+      <p class="flex flex-wrap justify-end gap-x-4">
+        <button
+          v-if="undo"
+          type="button"
+          class="max-w-72 min-h-7 truncate font-semibold underline underline-offset-2"
+          :title="`Undo: ${undo.label}`"
+          @click="takeBack"
+        >
+          Undo{{ others === '' ? '' : ` ${others}’s` }}<span class="font-normal">: {{ undo.label }}</span>
+          <kbd class="key ml-1" aria-hidden="true">U</kbd>
+        </button>
+        <button
+          v-if="redo"
+          type="button"
+          class="max-w-56 min-h-7 truncate font-semibold underline underline-offset-2"
+          :title="`Redo: ${redo.label}`"
+          @click="doAgain"
+        >
+          Redo<span class="font-normal">: {{ redo.label }}</span> <kbd class="key ml-1" aria-hidden="true">Y</kbd>
+        </button>
+      </p>
     </div>
+    <EntriesSheet v-if="entries" :job="job" @close="entries = false" />
+    <SheetDialog v-if="asking" :title="`Take back what ${others} did?`" @close="leave">
+      <p>
+        <b>{{ asking.label }}</b>, {{ shop.say.nearTime(asking.at) }}. To put right only a line of your own, strike that
+        line instead.
+      </p>
+      <div class="mt-5 flex flex-wrap gap-3">
+        <button type="button" class="primary" @click="takeBack">Take it back</button>
+        <button type="button" class="quiet" @click="leave">Leave it</button>
+      </div>
+    </SheetDialog>
     <HoldsDialog v-if="holding" :job="job" @close="holding = false" />
     <SheetDialog v-if="shown" :title="shown.title" @close="shown = null">
       <ul class="rows">

@@ -14,8 +14,11 @@ import { jointFigures } from './jointFigures.ts';
 import RetorqueRow from './RetorqueRow.vue';
 import ThreadBlock from './ThreadBlock.vue';
 import type { AdapterOn, TorqueStep } from '../../../core/job/index.ts';
+import { useJob } from '../../stores/job.ts';
+import PutRight from '../entries/PutRight.vue';
 
 /** Which bolt, how tight, on which wrench at which setting, and what was reached. */
+const store = useJob();
 const props = defineProps<{ item: JobItem; step: TorqueStep | null; error: string | null; closed: boolean }>();
 defineEmits<{ pass: [] }>();
 const shop = useShop();
@@ -150,6 +153,24 @@ function choose(event: Event): void {
     </p>
     <RetorqueRow v-if="!closed" :item="item" />
     <ThreadBlock :item="item" :next="step?.boltId ?? ''" :closed="closed" />
+    <details v-if="item.bolts.length > 0 && !closed" class="text-note">
+      <summary class="min-h-9 cursor-pointer font-semibold">What each bolt got</summary>
+      <ul class="rows mt-1 border-y border-line">
+        <li v-for="bolt in item.bolts" :key="bolt.boltId" class="flex items-baseline justify-between gap-3 py-1">
+          <span
+            >Bolt {{ bolt.boltId }}:
+            {{ bolt.angleDeg !== null ? `${bolt.angleDeg}°` : bolt.torque ? format(bolt.torque) : 'by feel' }}</span
+          >
+          <PutRight
+            v-if="store.job"
+            :job="store.job"
+            kind="bolt-tightened"
+            :holds="{ itemId: item.id, boltId: bolt.boltId }"
+            :what="`bolt ${bolt.boltId}`"
+          />
+        </li>
+      </ul>
+    </details>
     <ul v-if="wrong.length > 0" class="text-sm font-semibold text-alarm">
       <li v-for="bolt in wrong" :key="bolt.boltId">
         Bolt {{ bolt.boltId }}:

@@ -147,6 +147,8 @@ defineExpose({ focus: () => line.value?.focus() });
   font-size: 2rem;
 }
 .things {
+  max-height: max(9rem, 42vh);
+  overflow-y: auto;
   border-top: 1px solid var(--line);
 }
 .thing {

@@ -55,6 +55,12 @@ describe('the standing line', () => {
     const { wrapper, type, enter, job } = line();
     await type('cover; bracket; duct');
     expect(read(wrapper)).toContain('read as 3 items');
+    const lies = wrapper.findAll('label').filter((label) => label.text() === 'lies');
+    expect(lies.map((label) => wrapper.find(`[id="${label.attributes('for')}"]`).element)).toMatchObject([
+      { value: 'A1' },
+      { value: 'A2' },
+      { value: 'A3' },
+    ]);
     await press(wrapper, 'Only the first');
     await wrapper.setProps({ job: job() });
     expect(job().items.map(({ name }) => name)).toEqual(['Cover']);

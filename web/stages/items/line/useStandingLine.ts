@@ -2,7 +2,6 @@ import { computed, reactive, ref, watch } from 'vue';
 import {
   asItem,
   type CommandBody,
-  freePocket,
   type Job,
   type JobItem,
   listedAs,
@@ -60,18 +59,20 @@ export function useStandingLine(job: () => Job) {
     form.clear();
   });
 
-  const things = computed((): ReadThing[] =>
-    heard.value.map((said, index) => {
+  const things = computed((): ReadThing[] => {
+    const meant: string[] = [];
+    return heard.value.map((said, index) => {
       const put = changes[index] ?? {};
-      const thing = marked(asItem(job(), withChanges(said, put), ids.value[index] ?? `thing-${index}`), put);
+      const thing = marked(asItem(job(), withChanges(said, put), ids.value[index] ?? `thing-${index}`, meant), put);
+      meant.push(thing.pocket);
       return {
         thing,
         text: (field) => put[field] ?? shown(thing, field),
         problem: (field) =>
           tried.value ? (thing.problems.find((problem) => problem.field === field)?.message ?? null) : null,
       };
-    }),
-  );
+    });
+  });
   const listed = computed(() => listedAs(job(), text.value));
   const change = (index: number, field: TypedField, value: string): void => {
     changes[index] = { ...changes[index], [field]: value };
@@ -93,10 +94,7 @@ export function useStandingLine(job: () => Job) {
     let last: string | null = null;
     let done = 0;
     for (const { thing } of chosen) {
-      // The pocket that was free for the first is not free for the next.
-      const proposed = thing.states.place === 'proposed' && thing.pocket !== '' && thing.item.unit === null;
-      const pocket = proposed && done > 0 ? freePocket(store.job ?? job()) : thing.pocket;
-      if (!send({ type: 'take-off-typed', data: takenOff(store.job ?? job(), { ...thing, pocket }, freshId()) })) break;
+      if (!send({ type: 'take-off-typed', data: takenOff(store.job ?? job(), thing, freshId()) })) break;
       last = thing.item.id;
       done += 1;
     }

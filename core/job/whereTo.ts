@@ -1,0 +1,28 @@
+import type { Stage } from './stages.ts';
+
+/** A part of a stage that can be gone to. */
+export type Spot =
+  | 'said'
+  | 'codes'
+  | 'checks'
+  | 'needs'
+  | 'passes'
+  | 'can'
+  | 'waste'
+  | 'seals'
+  | 'pieces'
+  | 'book'
+  | 'level'
+  | 'bleed'
+  | 'measured'
+  | 'codes-after'
+  | 'driven'
+  | 'last'
+  | 'still-open';
+
+/** Where something is done: a stage, and there an item or a part of it. */
+export interface WhereTo {
+  readonly stage: Stage;
+  readonly item?: string;
+  readonly spot?: Spot;
+}
