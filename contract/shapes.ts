@@ -3,7 +3,6 @@ import type { NamedTypes } from '../core/job/index.ts';
 import type { Shape, ShapeNode, TypeOf } from '../core/shape/index.ts';
 import { id, isoDay, isoTime, line, meterReading, number, quantity } from './primitives.ts';
 import { beforeConstraint, need, procedure, procedureItem, procedureOpening } from './procedure.ts';
-import { recipe } from './run.ts';
 import type { Same } from './same.ts';
 import { variantFeatures, vehicle } from './vehicle.ts';
 
@@ -18,7 +17,6 @@ const NAMED = {
   opening: procedureOpening,
   need,
   beforeConstraint,
-  recipe,
 } as const;
 
 /** Each parser gives just the type that core means by the name, optional fields included; else this does not compile. */

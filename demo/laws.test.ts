@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { checkProcedure } from '../core/procedure/index.ts';
+import { recipeProblems } from '../core/relearn/index.ts';
 import { checkVin } from '../core/vehicle/index.ts';
 import { cableProcedure } from './procedures/cable.ts';
 import { electronicProcedure } from './procedures/electronic.ts';
+import { families } from './families.ts';
+import { RECIPES } from './recipes.ts';
 import { vehicles } from './vehicles.ts';
 
 describe('the demo world', () => {
@@ -21,6 +24,18 @@ describe('the demo world', () => {
       ],
     };
     expect(checkProcedure(broken).join(' ')).toMatch(/not described.*round in a circle/);
+  });
+  it('has recipes that can be worked by, for families that are there, in every way and with every kind of step', () => {
+    expect(RECIPES.flatMap((recipe) => recipeProblems(recipe).map(({ words }) => `${recipe.id}: ${words}`))).toEqual(
+      [],
+    );
+    const known = families.map(({ id }) => id);
+    for (const { fits } of RECIPES) for (const id of fits.families) expect(known).toContain(id);
+    expect(new Set(RECIPES.map(({ way }) => way))).toEqual(new Set(['steps', 'itself', 'none']));
+    const kinds = new Set(RECIPES.flatMap(({ steps }) => steps.map(({ kind }) => kind)));
+    expect([...kinds].sort()).toEqual(
+      ['check', 'drive', 'hold rpm', 'idle until', 'key', 'pedal', 'tool', 'wait'].sort(),
+    );
   });
   it('has VINs whose check digit agrees, or none', () => {
     for (const each of Object.values(vehicles))

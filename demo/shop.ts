@@ -5,6 +5,7 @@ import { SHIPPED_KNOWLEDGE } from '../core/diagnose/knowledge/index.ts';
 import { families } from './families.ts';
 import type { Calendar, Tool } from '../core/prepare/index.ts';
 import { PROCEDURES } from './procedures/index.ts';
+import { RECIPES } from './recipes.ts';
 import { references, stock } from './stock.ts';
 
 const people: Person[] = [
@@ -87,6 +88,7 @@ export const shop = {
   stock,
   references,
   procedures: PROCEDURES,
+  recipes: RECIPES,
   tools,
   calendar,
   families,

@@ -18,6 +18,7 @@ import { keepingRoutes } from './http/keeping.ts';
 import { knowledgeRoutes } from './http/knowledge.ts';
 import { pictureRoutes } from './http/pictures.ts';
 import { procedureRoutes } from './http/procedures.ts';
+import { recipeRoutes } from './http/recipes.ts';
 import { searchRoutes } from './http/search.ts';
 import { shopRoutes } from './http/shop.ts';
 import { stockRoutes } from './http/stock.ts';
@@ -44,6 +45,7 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   app.use('/api/jobs', jobRoutes(services));
   app.use('/api/vehicles', vehicleRoutes(services));
   app.use('/api/procedures', procedureRoutes(services));
+  app.use('/api/recipes', recipeRoutes(services));
   app.use('/api/families', familyRoutes(services));
   app.use('/api/units', unitRoutes(services));
   app.use('/api/knowledge', knowledgeRoutes(services));

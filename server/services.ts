@@ -27,6 +27,7 @@ import { Search } from './store/search.ts';
 import { Settings } from './store/settings.ts';
 import { Tools } from './store/tools.ts';
 import { Procedures } from './store/procedures.ts';
+import { Recipes } from './store/recipes.ts';
 import type { TrialReply } from '../contract/index.ts';
 import type { Knowledge } from '../core/diagnose/index.ts';
 import { shopResults } from './store/results.ts';
@@ -47,6 +48,7 @@ export interface Services {
   readonly search: Search;
   readonly tools: Tools;
   readonly procedures: Procedures;
+  readonly recipes: Recipes;
   readonly knowledge: KnowledgeStore;
   readonly families: Families;
   readonly units: Units;
@@ -110,12 +112,14 @@ export function createServices(
   const families = new Families(db, audit);
   const house = new House(db, audit);
   const procedures = new Procedures(db, audit);
+  const recipes = new Recipes(db, audit);
   const jobs: Jobs = new Jobs(db, oneGo, {
     vehicles,
     people,
     settings,
     tools,
     procedures,
+    recipes,
     knowledge,
     families,
     house,
@@ -157,6 +161,7 @@ export function createServices(
     search,
     tools,
     procedures,
+    recipes,
     jobs,
     knowledge,
     families,

@@ -5,7 +5,9 @@ import { open, pin, SAMPLE_PROCEDURE } from './testing/samples.ts';
 import { plainItem } from '../procedure/index.ts';
 
 /** What each fact held by its earlier versions, oldest first, and what it holds now. */
-const EARLIER: Readonly<Record<string, readonly { readonly held: object; readonly holds: object }[]>> = {
+const EARLIER: Readonly<
+  Record<string, readonly { readonly held: object; readonly holds: object; readonly v?: number }[]>
+> = {
   // At first a picture could not be marked with circles.
   'picture-marked': [
     {
@@ -106,7 +108,55 @@ const EARLIER: Readonly<Record<string, readonly { readonly held: object; readonl
       holds: { litres: 0.7, inhibitor: null, priceMinor: null, stockId: null, emptied: false },
     },
   ],
+  'run-started': [
+    {
+      held: {
+        id: 'r',
+        recipe: {
+          id: 'old',
+          name: 'Old',
+          purpose: 'relearn',
+          source: null,
+          steps: [
+            {
+              id: 'warm',
+              kind: 'idle until',
+              title: 'Warm',
+              how: '',
+              seconds: 30,
+              conditions: [{ kind: 'reading', name: 'ect', low: 80, high: null, words: 'warm' }],
+              pausedBy: ['fan-running'],
+              endsBadly: { name: 'speed', below: null, above: 5, words: 'rolled', goTo: null },
+            },
+          ],
+        },
+      },
+      holds: {
+        recipe: {
+          way: 'steps',
+          version: 0,
+          steps: [
+            {
+              conditions: [{ unit: '°C', low: 80 }],
+              endsBadly: [{ unit: 'km/h', above: 5, goTo: 'failed' }],
+              answers: [],
+              again: null,
+            },
+          ],
+        },
+      },
+    },
+  ],
   'run-advanced': [
+    {
+      held: {
+        runId: 'r',
+        input: { kind: 'confirm' },
+        reached: { at: 1, status: 'running', counted: 0, readings: [], flags: [], said: '' },
+      },
+      holds: { reached: { at: 1, rounds: [], leftOut: [], texts: [] } },
+      v: 2,
+    },
     {
       held: { runId: 'r', input: { kind: 'reading', name: 'ect', value: 84 } },
       holds: { reached: { at: 0, status: 'running', readings: [{ name: 'ect', value: 84 }], flags: [], said: '' } },
@@ -132,9 +182,9 @@ describe('facts of earlier versions', () => {
   });
   it.each(Object.entries(EARLIER).flatMap(([type, all]) => all.map((each) => [type, each] as const)))(
     '%s is brought up whole',
-    (type, { held, holds }) => {
+    (type, { held, holds, v = 1 }) => {
       const { job } = play([open, pin, started]);
-      const now = bringUp(logged(type, 1, held, job!), job);
+      const now = bringUp(logged(type, v, held, job!), job);
       expect(now.v).toBe(FACTS.get(type)?.v);
       expect(isCurrent(now)).toBe(true);
       expect(now.data).toMatchObject(holds);

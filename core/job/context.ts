@@ -3,6 +3,7 @@ import type { ShopValues } from '../figures/index.ts';
 import type { HouseRules } from '../house/index.ts';
 import type { Procedure } from '../procedure/index.ts';
 import type { Measures } from '../quantity/index.ts';
+import type { Recipe } from '../relearn/index.ts';
 import type { Wrench } from '../torque/index.ts';
 import type { EngineFamily, MeterReading, UnitObject, Vehicle } from '../vehicle/index.ts';
 
@@ -36,6 +37,8 @@ export interface Context {
   /** A unit of the shop by its tag, wherever it is. */
   readonly unit: UnitObject | null;
   readonly procedure: Procedure | null;
+  /** A recipe of the shop; null where it has none of that id. */
+  readonly recipe: Recipe | null;
   readonly wrenches: readonly Wrench[];
   readonly knowledge: Knowledge | null;
   readonly family: EngineFamily | null;
@@ -60,6 +63,7 @@ export const NO_CONTEXT: Context = {
   vehicle: null,
   unit: null,
   procedure: null,
+  recipe: null,
   wrenches: [],
   knowledge: null,
   family: null,
@@ -81,6 +85,8 @@ export interface Asks {
   readonly unit?: string;
   /** A procedure, its newest version unless one is named. */
   readonly procedure?: { readonly id: string; readonly version?: number };
+  /** A recipe of the shop by its id, the newest version. */
+  readonly recipe?: string;
   readonly wrenches?: true;
   /** The newest knowledge, that of the job, or a version of it. */
   readonly knowledge?: 'newest' | 'own' | number;

@@ -308,7 +308,7 @@ describe('bench, coolant and runs', () => {
     expect(refusal(stripped().try('start-run', { id: 'r', recipeId: 'timed-idle' }))).toBe('engine-held');
     const shop = opened().do('start-run', { id: 'r', recipeId: 'timed-idle' });
     expect(refusal(shop.try('start-run', { id: 'r2', recipeId: 'drive' }))).toBe('run-open');
-    expect(refusal(shop.try('close-run', { runId: 'r', outcome: 'took', why: '' }))).toBe('run-not-complete');
+    expect(refusal(shop.try('close-run', { runId: 'r', outcome: 'took', why: '' }))).toBe('why');
     expect(refusal(shop.try('close-run', { runId: 'r', outcome: 'did not take', why: '' }))).toBe('why');
     expect(
       shop.do('close-run', { runId: 'r', outcome: 'abandoned', why: 'battery flat' }).now.runs[0]?.closed?.outcome,

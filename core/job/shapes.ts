@@ -2,7 +2,6 @@ import { OPTIONS } from '../choose/index.ts';
 import type { Need, Procedure, ProcedureItem, ProcedureOpening } from '../procedure/index.ts';
 import type { Quantity } from '../quantity/index.ts';
 import type { BeforeConstraint } from '../refit/index.ts';
-import type { Recipe } from '../relearn/index.ts';
 import {
   keyOf,
   line,
@@ -29,13 +28,12 @@ export const NAMED = {
   opening: named<ProcedureOpening>('opening'),
   need: named<Need>('need'),
   beforeConstraint: named<BeforeConstraint>('beforeConstraint'),
-  recipe: named<Recipe>('recipe'),
 } as const;
 
 /** The named types by name. */
 export type NamedTypes = { readonly [K in keyof typeof NAMED]: TypeOf<(typeof NAMED)[K]> };
 
-export const { vehicle, reading, features, quantity, procedure, item, opening, need, beforeConstraint, recipe } = NAMED;
+export const { vehicle, reading, features, quantity, procedure, item, opening, need, beforeConstraint } = NAMED;
 
 /** One unit of a vehicle. */
 export const unitRef = record({ kind: keyOf(UNIT_KINDS), place: line });

@@ -8,6 +8,7 @@ import {
   id,
   person,
   procedure,
+  recipe,
   type StoredCase,
   stockItem,
   tool,
@@ -17,6 +18,7 @@ import { type Group, GROUPS, OPTION_IDS, type OptionId } from '../../core/diagno
 import { UNIT_KINDS, type UnitObjectKind } from '../../core/vehicle/index.ts';
 import { ruleProblem } from '../../core/house/index.ts';
 import { checkProcedure } from '../../core/procedure/index.ts';
+import { recipeProblems } from '../../core/relearn/index.ts';
 import type { Services } from '../services.ts';
 import { settingProblem } from '../store/settingKeys.ts';
 import { actorOf, change, mustLead, shopItself } from './acting.ts';
@@ -58,6 +60,7 @@ const shop = z.strictObject({
   stock: z.array(stockItem).max(5000),
   references: z.array(crossReference).max(5000).default([]),
   procedures: z.array(procedure).max(500),
+  recipes: z.array(recipe).max(500).default([]),
   families: z.array(family).max(500).default([]),
   rules: z.record(id, id).default({}),
   cases: z.array(writtenCase).max(1000).default([]),
@@ -67,7 +70,8 @@ const calendarBody = z.strictObject({ by: id, calendar });
 
 /** The shop: what it says of itself, the file that fills it, and health. */
 export function shopRoutes(services: Services): Router {
-  const { people, settings, tools, procedures, knowledge, families, house, stock, audit, now, oneGo } = services;
+  const { people, settings, tools, procedures, recipes, knowledge, families, house, stock, audit, now, oneGo } =
+    services;
   const router = Router();
   router.get('/health', (_request, response) => {
     settings.read('shop-name');
@@ -82,6 +86,7 @@ export function shopRoutes(services: Services): Router {
       calendar: settings.read('calendar'),
       rules: house.rules(),
       figures: settings.read('figures'),
+      recipes: recipes.all(),
       now: now(),
       readOnly: services.keeper.readOnly,
     });
@@ -112,6 +117,11 @@ export function shopRoutes(services: Services): Router {
       ...file.procedures.flatMap((each) =>
         checkProcedure(each).map((problem) => [`procedures.${each.id}`, problem] as const),
       ),
+      ...file.recipes.flatMap((each) =>
+        recipeProblems(each)
+          .filter(({ level }) => level === 'wrong')
+          .map(({ words }) => [`recipes.${each.id}`, words] as const),
+      ),
     ]);
     const [first] = Object.values(fields);
     if (first !== undefined) throw new HttpError('bad-value', first, { fields });
@@ -127,6 +137,7 @@ export function shopRoutes(services: Services): Router {
       );
       for (const reference of file.references) stock.refer(reference, who);
       for (const each of file.procedures) procedures.adopt(each, who);
+      for (const each of file.recipes) recipes.adopt(each, who);
       if (file.calendar !== undefined) settings.setCalendar(file.calendar, who);
       // A shop file says how things are: what the lists held before makes way.
       for (const { id: familyId, ...input } of file.families)

@@ -4,6 +4,7 @@ import type { House } from './house.ts';
 import type { KnowledgeStore } from './knowledge.ts';
 import type { People } from './people.ts';
 import type { Procedures } from './procedures.ts';
+import type { Recipes } from './recipes.ts';
 import type { Settings } from './settings.ts';
 import type { Tools } from './tools.ts';
 import type { Units } from './units.ts';
@@ -16,6 +17,7 @@ export interface Sources {
   readonly settings: Settings;
   readonly tools: Tools;
   readonly procedures: Procedures;
+  readonly recipes: Recipes;
   readonly knowledge: KnowledgeStore;
   readonly families: Families;
   readonly house: House;
@@ -26,7 +28,7 @@ export interface Sources {
 
 /** Fetches what a command asks for, and nothing else. @param by who sent it @param nextNumber the next job's number */
 export function answer(asks: Asks, job: Job | null, by: string, sources: Sources, nextNumber: () => number): Context {
-  const { vehicles, people, settings, tools, procedures, knowledge, families, house, units } = sources;
+  const { vehicles, people, settings, tools, procedures, recipes, knowledge, families, house, units } = sources;
   const vehicle = asks.vehicle === undefined ? null : vehicles.get(asks.vehicle);
   return {
     ...NO_CONTEXT,
@@ -34,6 +36,7 @@ export function answer(asks: Asks, job: Job | null, by: string, sources: Sources
     nextNumber: asks.nextNumber ? nextNumber() : null,
     unit: asks.unit === undefined ? null : units.get(asks.unit),
     procedure: asks.procedure === undefined ? null : procedures.get(asks.procedure.id, asks.procedure.version),
+    recipe: asks.recipe === undefined ? null : recipes.get(asks.recipe),
     wrenches: asks.wrenches ? tools.wrenches() : [],
     knowledge: knowledgeFor(asks.knowledge, job, knowledge),
     family: asks.family ? families.get((vehicle ?? job?.vehicle)?.familyId ?? null) : null,

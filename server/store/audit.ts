@@ -20,6 +20,7 @@ const KINDS = {
     'job-file-read',
     'cross-reference',
     'procedure-saved',
+    'recipe-saved',
   ],
 } as const;
 

@@ -10,6 +10,8 @@ export const ROUTES: readonly (readonly ['post' | 'put', string])[] = [
   ['put', '/vehicles/bus'],
   ['post', '/vehicles/bus/merge'],
   ['put', '/procedures/cable-rotary'],
+  ['put', '/recipes/fan-hold'],
+  ['post', '/recipes/files'],
   ['put', '/families/norrland-25'],
   ['put', '/units/bus-tb'],
   ['post', '/units/bus-tb/life'],

@@ -66,6 +66,7 @@ export const useJob = defineStore('job', () => {
       family: asks.family ? family.value : null,
       knowledge: knowledgeFor(asks.knowledge),
       procedure: procedureFor(asks.procedure),
+      recipe: shop.recipes.find(({ id }) => id === asks.recipe) ?? null,
     };
   }
 

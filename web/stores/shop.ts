@@ -4,6 +4,7 @@ import type { Person, Settings } from '../../contract/index.ts';
 import { type Calendar, ORDINARY_WEEK, type Tool } from '../../core/prepare/index.ts';
 import type { ShopValues } from '../../core/figures/index.ts';
 import type { HouseRules } from '../../core/house/index.ts';
+import type { Recipe } from '../../core/relearn/index.ts';
 import { type Speaker, speaker } from '../../core/sheet/index.ts';
 import type { Wrench } from '../../core/torque/index.ts';
 import { readPreference, writePreference } from '../shell/preferences.ts';
@@ -26,6 +27,8 @@ export const useShop = defineStore('shop', () => {
   const rules = shallowRef<HouseRules>({});
   /** Figures of the trade that this shop has set for itself. */
   const figures = shallowRef<ShopValues>({});
+  /** Recipes of relearn and bleeding that this shop has written; those of the program are not among them. */
+  const recipes = shallowRef<readonly Recipe[]>([]);
   const tools = shallowRef<readonly Tool[]>([]);
   const calendar = shallowRef<Calendar>(ORDINARY_WEEK);
   /** The store can only be read: everything can be looked at, nothing entered. */
@@ -40,6 +43,7 @@ export const useShop = defineStore('shop', () => {
       wrenches: Wrench[];
       rules: HouseRules;
       figures?: ShopValues;
+      recipes?: Recipe[];
       tools: Tool[];
       calendar: Calendar;
       now: string;
@@ -50,6 +54,7 @@ export const useShop = defineStore('shop', () => {
     settings.value = reply.settings;
     rules.value = reply.rules;
     figures.value = reply.figures ?? {};
+    recipes.value = reply.recipes ?? [];
     tools.value = reply.tools;
     calendar.value = reply.calendar;
     readOnly.value = reply.readOnly;
@@ -95,6 +100,7 @@ export const useShop = defineStore('shop', () => {
     settings,
     rules,
     figures,
+    recipes,
     tools,
     calendar,
     person,

@@ -64,7 +64,7 @@ export const handOver = command('hand-over', {
       held(job, WHILE_RUNNING) ??
       within('labourMinutes', data.labourMinutes, 0, 60_000, 'minutes') ??
       within('ratePerHourMinor', data.ratePerHourMinor, 0, 10_000_000) ??
-      (job.runs.some(({ closed }) => closed === null)
+      (job.runs.some(({ closed, run }) => closed === null && run.recipe.way !== 'itself')
         ? refuse('run-open', 'A run is still open.', 'Close it first.', { stage: 'relearn' })
         : null) ??
       (job.decision === null

@@ -1,4 +1,5 @@
 import { pointName } from '../../inspect/index.ts';
+import { type Recipe, recipeWords } from '../../relearn/index.ts';
 import { line, number, orNull, paragraph, record, whole } from '../../shape/index.ts';
 import { lowerFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
@@ -100,7 +101,13 @@ export function openPoints(job: Job): OpenPoint[] {
     ),
     ...stillBad(job).map(({ key, words }) => point('still-bad', key, words, true, { stage: 'inspect' })),
     ...job.runs.flatMap(({ id: run, closed, run: { recipe } }) =>
-      closed === null ? [point('run-open', run, `${recipe.name} is still open`, false, { stage: 'relearn' })] : [],
+      closed === null
+        ? [
+            point('run-open', run, runOpenWords(recipe), recipe.way === 'itself', {
+              stage: recipe.purpose === 'bleed' ? 'coolant' : 'relearn',
+            }),
+          ]
+        : [],
     ),
     ...(job.decision === null
       ? [point('nothing-decided', 'decision', 'nothing was decided', false, { stage: 'decide' })]
@@ -110,6 +117,10 @@ export function openPoints(job: Job): OpenPoint[] {
     ),
   ];
 }
+
+/** What adapts by itself goes on after the vehicle has gone, and is looked at again. */
+const runOpenWords = (recipe: Recipe): string =>
+  recipe.way === 'itself' ? `${recipe.name}: ${recipeWords(recipe)}` : `${recipe.name} is still open`;
 
 /** Points that nobody has said anything of, and that do not close by themselves. */
 export const unanswered = (job: Job): OpenPoint[] => openPoints(job).filter(({ asks, left }) => asks && left === null);

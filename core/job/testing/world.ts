@@ -134,6 +134,7 @@ export const SAMPLE_FAMILY: EngineFamily = {
 
 export const SAMPLE_CONTEXT: Context = {
   knowledge: SHIPPED_KNOWLEDGE,
+  recipe: null,
   family: SAMPLE_FAMILY,
   figures: {},
   rules: { where: 'off' },
