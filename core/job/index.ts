@@ -1,3 +1,5 @@
+export { type NotTaken, reasonsNotTaken } from './runs/notTaken.ts';
+export { recipesFor } from './runs/offered.ts';
 export { bringUp, isCurrent } from './bringUp.ts';
 export type {
   Command,

@@ -43,6 +43,8 @@ export const FIELDS = {
   canGrams: { kind: 'mass', assume: 'g', plausible: [5, 5000], takes: 'one' },
   minutes: { kind: 'duration', assume: 'min', plausible: [0, 10_000], takes: 'one' },
   seconds: { kind: 'duration', assume: 's', plausible: [0, 600], takes: 'one' },
+  /** How long a step of a run is held. */
+  holdTime: { kind: 'duration', assume: 's', plausible: [0, 172_800], takes: 'one' },
   days: { kind: 'duration', assume: 'd', plausible: [0, 3650], takes: 'one' },
   millimetres: { kind: 'length', assume: 'mm', plausible: [0, 2000], takes: 'one' },
   portMm: { kind: 'length', assume: 'mm', plausible: [5, 200], takes: 'one' },

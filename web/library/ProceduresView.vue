@@ -51,6 +51,7 @@ async function readFile(event: Event): Promise<void> {
         <label class="quiet cursor-pointer text-sm focus-within:outline-3 focus-within:outline-bottle"
           >Read a file<input type="file" accept=".json,application/json" class="sr-only" @change="readFile"
         /></label>
+        <RouterLink class="quiet text-sm" to="/recipes">Relearn and bleeding recipes</RouterLink>
         <RouterLink class="primary" to="/procedures/new">Write one</RouterLink>
       </span>
     </div>

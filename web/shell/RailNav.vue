@@ -19,6 +19,7 @@ const shop = useShop();
 const UNDER: Readonly<Record<string, string>> = {
   '/units': '/vehicles',
   '/families': '/vehicles',
+  '/recipes': '/procedures',
   '/settings': '',
   '/knowledge': '',
 };

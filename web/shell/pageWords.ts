@@ -52,6 +52,21 @@ export const PAGE_WORDS: Readonly<Record<string, PageWords>> = {
     ],
     hint: 'A finished job can write one by itself, from its hand-over.',
   },
+  recipes: {
+    title: 'Recipes',
+    about: [
+      'How an engine computer learns again, and how coolant is bled: by steps with their times and conditions, by itself, or not at all. Those of an engine are offered first on its jobs.',
+    ],
+    hint: 'Open one that came with the program and keep it with your own times: it takes its place.',
+  },
+  recipe: {
+    title: 'A recipe',
+    about: [
+      'A line of steps. Each says what is done, how long it is held, what must be so for its time to count, and where it leads: on, back for another turn, to an answer, or to a bad end.',
+      'It is looked at as it is typed: a step from which no end can be reached is named. A run keeps the version it began with.',
+    ],
+    hint: 'Tap a stop to change it; ways back run beside the line.',
+  },
   procedure: {
     title: 'A procedure',
     about: [
@@ -197,6 +212,11 @@ export const PAGE_WORDS: Readonly<Record<string, PageWords>> = {
     title: 'Change the vehicle',
     about: ['What is changed here counts for its next jobs; a job that is open keeps what it began with.'],
     hint: 'Numbers on units belong to the units, which keep their own life.',
+  },
+  'recipe-new': {
+    title: 'A new recipe',
+    about: ['A line of steps, looked at as it is typed. It is kept on this device until it is saved.'],
+    hint: 'Say what it is called, then what is done first.',
   },
   'procedure-new': {
     title: 'A new procedure',

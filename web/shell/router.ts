@@ -90,6 +90,24 @@ export const router = createRouter({
       meta: { title: 'Procedure' },
     },
     {
+      path: '/recipes',
+      name: 'recipes',
+      component: () => import('../library/recipes/RecipesView.vue'),
+      meta: { title: 'Recipes' },
+    },
+    {
+      path: '/recipes/new',
+      name: 'recipe-new',
+      component: () => import('../library/recipes/RecipeEditor.vue'),
+      meta: { title: 'New recipe' },
+    },
+    {
+      path: '/recipes/:id',
+      name: 'recipe',
+      component: () => import('../library/recipes/RecipeEditor.vue'),
+      meta: { title: 'Recipe' },
+    },
+    {
       path: '/stock/:id',
       name: 'stock-item',
       component: () => import('../library/StockItemView.vue'),
@@ -189,6 +207,12 @@ export const router = createRouter({
           meta: { stage: 'strip', title: 'Lay-out tray' },
         },
       ],
+    },
+    {
+      path: '/jobs/:id/hands/run/:purpose(relearn|bleed)',
+      name: 'hands-run',
+      component: () => import('../stages/runs/RunHands.vue'),
+      meta: { bare: true, title: 'Hands busy, run' },
     },
     {
       path: '/jobs/:id/hands/:way(strip|refit)',

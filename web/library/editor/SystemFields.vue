@@ -4,10 +4,11 @@ import { computed, ref } from 'vue';
 import type { CoolantSystem, Procedure } from '../../../core/procedure/index.ts';
 import { type Inhibitor, INHIBITORS, USUAL_LOSS_L } from '../../../core/coolant/index.ts';
 import { FIELDS } from '../../../core/quantity/index.ts';
-import { RECIPES } from '../../../core/relearn/index.ts';
+import { allRecipes } from '../../../core/relearn/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
+import { useShop } from '../../stores/shop.ts';
 
 /** Coolant and bleeding, and which relearn runs suit. What cannot be read stays typed and changes nothing. */
 const props = defineProps<{ draft: Procedure }>();
@@ -48,7 +49,8 @@ function putLosses(): void {
 function putInhibitor(value: string): void {
   put({ inhibitor: value === '' ? undefined : (value as Inhibitor) });
 }
-const runs = RECIPES.filter(({ purpose }) => purpose === 'relearn');
+const shop = useShop();
+const runs = computed(() => allRecipes(shop.recipes).filter(({ purpose }) => purpose === 'relearn'));
 const toggle = (id: string): void =>
   emit('put', {
     relearn: props.draft.relearn.includes(id)

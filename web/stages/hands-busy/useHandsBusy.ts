@@ -15,7 +15,7 @@ export interface HandsBusy {
   /** How many steps are left, the one on the screen among them. */
   readonly left: () => number;
   /** Does the step on the screen. @returns why it cannot be done, or null */
-  readonly act: () => Refusal | null;
+  readonly act: () => Pick<Refusal, 'message' | 'wouldHelp'> | null;
 }
 
 /**
@@ -38,7 +38,7 @@ export function useHandsBusy({ sheet, current, left, act }: HandsBusy) {
     ...all.filter((each) => !skipped.value.includes(idOf(each))),
     ...all.filter((each) => skipped.value.includes(idOf(each))),
   ];
-  function tell(refusal: Refusal | null): void {
+  function tell(refusal: Pick<Refusal, 'message' | 'wouldHelp'> | null): void {
     said.value = refusal === null ? '' : `${refusal.message} ${refusal.wouldHelp}`.trim();
   }
   const done = (): void => tell(act());

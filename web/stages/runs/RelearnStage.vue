@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { engineHolds } from '../../../core/job/index.ts';
+import { engineHolds, reasonsNotTaken } from '../../../core/job/index.ts';
 import { useJob } from '../../stores/job.ts';
+import { useRouter } from 'vue-router';
+import { useKeys } from '../../shell/keys.ts';
 import GapList from '../GapList.vue';
 import RunPanel from './RunPanel.vue';
 import StageFrame from '../StageFrame.vue';
@@ -9,6 +11,12 @@ import StageFrame from '../StageFrame.vue';
 const store = useJob();
 const job = computed(() => store.job);
 const holding = computed(() => (job.value === null ? [] : engineHolds(job.value)));
+const router = useRouter();
+useKeys([{ keys: 'h', does: 'Hands busy', run: () => void router.push(`/jobs/${store.id}/hands/run/relearn`) }]);
+const reasons = computed(() =>
+  job.value === null || store.knowledge === null ? [] : reasonsNotTaken(job.value, store.knowledge, store.family),
+);
+const percent = (share: number): string => `${Math.round(share * 100)} in 100`;
 </script>
 
 <template>
@@ -23,6 +31,17 @@ const holding = computed(() => (job.value === null ? [] : engineHolds(job.value)
       <div v-if="holding.length > 0">
         <h3 class="text-lg text-alarm">Engine held</h3>
         <GapList class="mt-1 text-note" :job-id="job.id" :gaps="holding" :first="8" />
+      </div>
+      <div v-if="reasons.length > 0">
+        <h3 class="text-lg">It did not take: likeliest why</h3>
+        <ol class="rows mt-1 border-y border-line text-note">
+          <li v-for="reason in reasons" :key="reason.cause" class="flex justify-between gap-3 py-1.5">
+            <span>{{ reason.name }}</span><span class="figure shrink-0">{{ percent(reason.share) }}</span>
+          </li>
+        </ol>
+        <p class="mt-1 text-note">
+          <RouterLink class="link" :to="`/jobs/${job.id}/diagnose`">What to look at next</RouterLink>
+        </p>
       </div>
       <p class="text-note text-soft">
         Time counts only while the conditions hold. A run outlives a reload: it is counted from its entries, not from
