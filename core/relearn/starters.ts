@@ -132,7 +132,7 @@ export const STARTER_RECIPES: readonly Recipe[] = [
   }),
   recipeOf({
     id: 'adapts',
-    name: 'It adapts by itself',
+    name: 'Left to itself',
     way: 'itself',
     lookAgain: { value: 50, unit: 'km' },
   }),

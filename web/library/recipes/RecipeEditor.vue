@@ -100,7 +100,7 @@ async function save(): Promise<void> {
         <div class="flex flex-wrap gap-x-8 gap-y-4">
           <ChoiceRow
             :model-value="text.purpose"
-            label="For"
+            label="It is a"
             :options="PURPOSES"
             @update:model-value="editor.put({ purpose: $event ?? 'relearn' })"
           />
@@ -144,7 +144,7 @@ async function save(): Promise<void> {
         />
         <details class="border-y border-line py-2">
           <summary class="min-h-9 cursor-pointer py-1">
-            <b>For</b>
+            <b>Used on</b>
             {{
               text.fits.families.length + text.fits.kinds.length + text.fits.vehicles.length === 0
                 ? 'any engine'
@@ -218,6 +218,12 @@ async function save(): Promise<void> {
         />
         <button type="button" class="quiet mt-3" @click="editor.addStep(text.steps.length - 1)">Add a step</button>
       </template>
+      <ol v-if="versions.length > 0" class="rows mt-8 max-w-3xl border-t border-line text-sm text-soft">
+        <li v-for="version in versions" :key="version.version" class="py-1">
+          Version {{ version.version }}, {{ shop.say.day(version.at.slice(0, 10)) }}, {{ shop.firstName(version.by)
+          }}<template v-if="version.note">: {{ version.note }}</template>
+        </li>
+      </ol>
     </section>
     <aside
       class="flex flex-col gap-4 border-t border-line bg-card px-4 py-5 md:px-6 lg:overflow-y-auto lg:border-l lg:border-t-0"
@@ -280,12 +286,6 @@ async function save(): Promise<void> {
         <button type="submit" class="primary justify-self-start" :disabled="saving || shop.personId === ''">
           Keep version {{ basedOn + 1 }}
         </button>
-        <ol v-if="versions.length > 0" class="rows border-t border-line text-sm text-soft">
-          <li v-for="version in versions" :key="version.version" class="py-1">
-            Version {{ version.version }}, {{ shop.say.day(version.at.slice(0, 10)) }}, {{ shop.firstName(version.by)
-            }}<template v-if="version.note">: {{ version.note }}</template>
-          </li>
-        </ol>
       </form>
     </aside>
   </div>

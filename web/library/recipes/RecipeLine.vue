@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Recipe, RecipeProblem } from '../../../core/relearn/index.ts';
+import { conditionWords, type Recipe, type RecipeProblem } from '../../../core/relearn/index.ts';
 import { durationText } from './recipeText.ts';
 import { type DrawnWay, drawnWays, endsOf } from './drawnWays.ts';
 
@@ -27,7 +27,7 @@ const DASHES: Readonly<Record<DrawnWay['kind'], string>> = { again: '7 3', answe
 function path({ from, to, lane }: DrawnWay): string {
   const stem = width.value - 13;
   const out = stem - 12 - lane * LANE;
-  const leave = middle(from) + (to <= from ? 6 : 6);
+  const leave = middle(from) + 6;
   const enter = middle(to) - 6;
   const bend = Math.min(7, Math.abs(enter - leave) / 2);
   const down = enter > leave ? 1 : -1;
@@ -41,6 +41,7 @@ function about(index: number): string {
   const parts = [
     step.kind,
     step.seconds === null ? '' : durationText(step.seconds),
+    ...step.conditions.map((condition) => conditionWords(props.recipe, condition)),
     step.again === null ? '' : `${step.again.times} times`,
     ...step.answers.map(({ words }) => words),
   ];

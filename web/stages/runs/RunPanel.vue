@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { type Job, recipesFor } from '../../../core/job/index.ts';
+import { type Job, type JobRun, recipesFor } from '../../../core/job/index.ts';
 import { type OfferedRecipe, type Recipe, recipeWords, stepsLeftOut } from '../../../core/relearn/index.ts';
 import SourceNote from '../../parts/SourceNote.vue';
 import TextField from '../../parts/TextField.vue';
@@ -38,6 +38,17 @@ function start({ id, way }: Recipe): void {
     why.value = '';
   }
 }
+/** What was left out with its reason, each by itself; what was not come to, in one line. */
+function leftOut({ run }: JobRun): string[] {
+  const left = stepsLeftOut(run);
+  const ahead = left.filter(({ why: said }) => said === '').map(({ step }) => step.title);
+  return [
+    ...left.filter(({ why: said }) => said !== '').map(({ step, why: said }) => `left out: ${step.title}, ${said}`),
+    ...(ahead.length === 0 ? [] : [`not come to: ${ahead.join('; ')}`]),
+  ];
+}
+/** A recipe that was gone through before is tried again. */
+const tried = (id: string): boolean => mine.value.some(({ run }) => run.recipe.id === id);
 const outcomeWords = (outcome: string): string => (outcome === 'took' && props.purpose === 'bleed' ? 'done' : outcome);
 </script>
 
@@ -50,9 +61,7 @@ const outcomeWords = (outcome: string): string => (outcome === 'took' && props.p
           }}<span v-if="entry.closed?.why" class="text-soft">, {{ entry.closed.why }}</span
           ><span v-for="said in entry.run.texts" :key="said.step" class="block text-sm text-soft"
             >it said “{{ said.text }}”</span
-          ><span v-for="left in stepsLeftOut(entry.run)" :key="left.step.id" class="block text-sm text-oxide"
-            >left out: {{ left.step.title }}<template v-if="left.why">, {{ left.why }}</template></span
-          ></span
+          ><span v-for="left in leftOut(entry)" :key="left" class="block text-sm text-oxide">{{ left }}</span></span
         >
         <span
           class="shrink-0 font-bold"
@@ -82,7 +91,7 @@ const outcomeWords = (outcome: string): string => (outcome === 'took' && props.p
               </p>
             </div>
             <button v-if="asking !== recipe.id" type="button" class="quiet" @click="start(recipe)">
-              {{ recipe.way === 'none' ? 'None needed' : mine.length > 0 ? 'Try again' : 'Start' }}
+              {{ recipe.way === 'none' ? 'None needed' : tried(recipe.id) ? 'Try again' : 'Start' }}
             </button>
           </div>
           <form
