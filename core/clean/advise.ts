@@ -21,6 +21,18 @@ export interface Advice {
   readonly schools: readonly SchoolView[];
 }
 
+/** How long something lies in a bath, minutes, and the most that this shop lets it. */
+export interface BathTime {
+  readonly minutes: number;
+  /** Left out: {@link BATH_MINUTES}. */
+  readonly most?: number;
+}
+/** The longest that what stands a bath with care may lie in it, mild and watched: shop conventions, to be verified. */
+export const BATH_MINUTES = { 'alkaline-detergent': 10, 'oxalic-acid-bath': 8 } as const;
+/** How long a substance may be bathed in with care; undefined where it is no bath. */
+export const bathMinutes = (substance: Substance): number | undefined =>
+  (BATH_MINUTES as Readonly<Partial<Record<Substance, number>>>)[substance];
+
 const WETTING: ReadonlySet<Method> = new Set<Method>(['spray', 'soak', 'bath']);
 /** Places into which a liquid runs and does not come out again. */
 const INSIDES: Readonly<Partial<Record<Surface, string>>> = {
@@ -33,11 +45,12 @@ const never = (reason: string): Advice => ({ verdict: 'never', reason, schools: 
 
 /**
  * Whether a substance may touch a surface in this way. Rules of the way come first (heat, liquid into insides, a bath
- * for what cannot be stripped), then the table of substances and surfaces. Shop knowledge, no standard: the label and
+ * that is too long for what stands it only with care), then the table of substances and surfaces. Shop knowledge, no standard: the label and
  * the maker's procedure come first.
+ * @param bath how long it lies in a bath; left out, the usual time
  * @example advise('petroleum-jelly', 'epdm', 'smear').verdict // 'never'
  */
-export function advise(substance: Substance, surface: Surface, method: Method): Advice {
+export function advise(substance: Substance, surface: Surface, method: Method, bath?: BathTime): Advice {
   const cell = ADVICE[substance][surface];
   const safety = SAFETY[substance];
   if (method === 'near-heat') {
@@ -49,7 +62,11 @@ export function advise(substance: Substance, surface: Surface, method: Method): 
   if (inside !== undefined && WETTING.has(method) && !LUBRICANTS.includes(substance)) return never(inside);
   if (surface === 'hot-film' && method !== 'spray') return never('anything that touches the film breaks it');
   if (method === 'bath' && cell.verdict === 'with care') {
-    return never(`${cell.reason}; a bath is too long for that`);
+    const usual = bathMinutes(substance);
+    if (usual === undefined) return never(`${cell.reason}; a bath is too long for that`);
+    const most = bath?.most ?? usual;
+    if (bath !== undefined && bath.minutes > most)
+      return never(`${cell.reason}; ${most} min at most, not ${Math.round(bath.minutes * 10) / 10}`);
   }
   return cell;
 }

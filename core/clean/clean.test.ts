@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   advise,
   adviseAll,
+  againstAdvice,
   bayAir,
   canUse,
   FORM_SURFACES,
@@ -17,6 +18,7 @@ import {
   SUBSTANCES,
   type Substance,
   SURFACES,
+  surfacesReached,
   type Surface,
   UNIT_FORMS,
   type UnitForm,
@@ -65,7 +67,8 @@ describe('advise', () => {
     ['air-mass-cleaner', 'hot-film', 'spray', 'use', 'made for it'],
     ['air-mass-cleaner', 'hot-film', 'brush', 'never', 'touches the film'],
     ['oxalic-acid-bath', 'pa66', 'bath', 'never', 'polyamide'],
-    ['alkaline-detergent', 'bare-aluminium', 'bath', 'never', 'too long'],
+    ['alkaline-detergent', 'bare-aluminium', 'bath', 'with care', 'ten minutes'],
+    ['throttle-cleaner', 'coated-bore', 'bath', 'never', 'too long'],
     ['silicone-grease', 'silicone-rubber', 'smear', 'never', 'silicone swells silicone'],
     ['silicone-grease', 'epdm', 'smear', 'use', 'thin film'],
   ] as const)('%s on %s, %s: %s', (substance, surface, method, verdict, reason) => {
@@ -83,6 +86,62 @@ describe('advise', () => {
     const all = adviseAll('throttle-cleaner', FORM_SURFACES.electronic, 'spray');
     expect(all[0]?.advice.verdict).toBe('never');
     expect(all).toHaveLength(FORM_SURFACES.electronic.length);
+  });
+});
+
+describe('the gate', () => {
+  it('speaks against nothing that the planner proposes, on any form, under any house rule', () => {
+    let looked = 0;
+    for (const form of forms)
+      for (const substance of ['throttle-cleaner', 'mild', 'strong', 'bath', 'nearly-dry', ''])
+        for (const tool of ['soft', 'scraper'])
+          for (const fullyStripped of [false, true])
+            for (const grade of [null, 0, 2, 4]) {
+              const { passes } = methodFor(form, { grade, fullyStripped }, { substance, tool });
+              expect(passes[0]?.kind).toBe('protect');
+              for (const { substance: used, how, minutes } of passes) {
+                if (used === null || how === null) continue;
+                looked += 1;
+                const state = { covered: true, stripped: fullyStripped };
+                const bath = how === 'bath' && minutes !== null ? { minutes } : undefined;
+                expect([form, substance, againstAdvice(form, used, how, state, bath)]).toEqual([form, substance, []]);
+              }
+            }
+    expect(looked).toBeGreaterThan(1000);
+  });
+  it('looks at all that a spray runs over, less what is covered; at all there is in a bath', () => {
+    const bare = { covered: false, stripped: false };
+    expect(surfacesReached('rotary-valve', 'spray', bare)).toEqual(FORM_SURFACES['rotary-valve']);
+    expect(surfacesReached('rotary-valve', 'spray', { ...bare, covered: true })).toEqual([
+      'bare-aluminium',
+      'gasket-face',
+    ]);
+    expect(surfacesReached('rotary-valve', 'bath', { ...bare, covered: true })).toContain('motor-gears');
+    expect(surfacesReached('bank', 'bath', { covered: true, stripped: true })).toEqual([
+      'bare-aluminium',
+      'brass-plate',
+      'gasket-face',
+    ]);
+    expect(surfacesReached('electronic', 'spray', { ...bare, covered: true })).toContain('motor-gears');
+    expect(surfacesReached('electronic', 'wipe', bare)).not.toContain('motor-gears');
+  });
+  it('holds a bath to its time, the shop’s own where it has said one', () => {
+    const state = { covered: true, stripped: true };
+    const bath = (minutes: number, most?: number) =>
+      againstAdvice('bank', 'alkaline-detergent', 'bath', state, { minutes, ...(most !== undefined && { most }) });
+    expect(bath(10)).toEqual([]);
+    expect(bath(11)[0]?.advice.reason).toContain('10 min at most, not 11');
+    expect(bath(25, 30)).toEqual([]);
+    expect(bath(40 * 60, 30)[0]?.advice.reason).toContain('30 min at most, not 2400');
+  });
+  it('a strong solvent is left where a seal cannot be taken out of its way', () => {
+    expect(methodFor('electronic', { grade: 3, fullyStripped: false }, { substance: 'strong' }).words).toContain('dry');
+    expect(methodFor('plastic', { grade: 3, fullyStripped: false }, { substance: 'strong' }).rule).toContain(
+      'PA66 body',
+    );
+    expect(methodFor('bank', { grade: 3, fullyStripped: true }, { substance: 'bath' }).rule).toContain(
+      'fully stripped',
+    );
   });
 });
 

@@ -1,79 +1,15 @@
 import type { HouseRules } from '../house/index.ts';
-import { advise } from './advise.ts';
+import { BATH_MINUTES } from './advise.ts';
+import { againstAdvice } from './gate.ts';
+import { FORM_SURFACES, isBody, type Mask, MASKS, type UnitForm } from './forms.ts';
 import { PASS_KINDS, type PassKind, type Rounds } from './passes.ts';
-import type { Method, Substance, Surface } from './substances.ts';
-
-/** What a unit is made as: it decides how it is drawn, looked at and cleaned. */
-export const UNIT_FORMS = {
-  cable: 'cable body',
-  electronic: 'electronic body',
-  'diesel-flap': 'diesel flap',
-  bank: 'body of a bank',
-  plastic: 'plastic body',
-  'rotary-valve': 'rotary valve',
-  'stepper-valve': 'stepper valve',
-  'duty-valve': 'duty valve',
-  'wax-valve': 'fast-idle wax',
-  actuator: 'actuator with gears',
-} as const;
-/** The id of a form. */
-export type UnitForm = keyof typeof UNIT_FORMS;
-
-/** Whether a form is a body with a plate, and not a valve or an actuator. */
-export const isBody = (form: UnitForm): boolean =>
-  form === 'cable' || form === 'electronic' || form === 'diesel-flap' || form === 'bank' || form === 'plastic';
-
-/** What of a form cleaner gets onto; the first is what is cleaned. Usual make-up, to be checked on the part. */
-export const FORM_SURFACES: Readonly<Record<UnitForm, readonly Surface[]>> = {
-  cable: ['bare-aluminium', 'brass-plate', 'zinc-steel', 'shaft-bearing', 'gasket-face', 'nbr', 'position-sensor'],
-  electronic: ['coated-bore', 'brass-plate', 'shaft-bearing', 'motor-gears', 'position-sensor', 'gasket-face', 'fkm'],
-  'diesel-flap': ['bare-aluminium', 'zinc-steel', 'shaft-bearing', 'motor-gears', 'gasket-face', 'fkm'],
-  bank: ['bare-aluminium', 'brass-plate', 'shaft-bearing', 'position-sensor', 'epdm', 'nbr', 'gasket-face'],
-  plastic: ['pa66', 'brass-plate', 'shaft-bearing', 'nbr', 'position-sensor', 'gasket-face'],
-  'rotary-valve': ['bare-aluminium', 'motor-gears', 'nbr', 'gasket-face'],
-  'stepper-valve': ['brass-plate', 'motor-gears', 'nbr', 'gasket-face'],
-  'duty-valve': ['bare-aluminium', 'motor-gears', 'nbr', 'gasket-face'],
-  'wax-valve': ['bare-aluminium', 'nbr', 'gasket-face'],
-  actuator: ['anodised-aluminium', 'motor-gears', 'position-sensor', 'nbr', 'gasket-face'],
-};
-
-/** What is covered before anything wet comes near, with what. */
-export interface Mask {
-  readonly what: string;
-  readonly with: string;
-  readonly why: string;
-}
-
-const PLUG: Mask = { what: 'Plug and pins', with: 'tape over the open plug', why: 'solvent creeps along the pins' };
-const SENSOR: Mask = { what: 'Position sensor', with: 'off, or tape right round', why: 'solvent lifts the track' };
-const BEARING: Mask = { what: 'Shaft ends', with: 'hold them upwards, cloth round', why: 'grease washes out' };
-const MOTOR: Mask = { what: 'Motor side', with: 'kept on top, a dry cloth under', why: 'what runs in stays in' };
-const RINGS: Mask = { what: 'O-rings', with: 'out and in a bag', why: 'they swell' };
-
-/** What to cover on a form, before the first spray. */
-export const MASKS: Readonly<Record<UnitForm, readonly Mask[]>> = {
-  cable: [SENSOR, BEARING, RINGS],
-  electronic: [PLUG, MOTOR, BEARING],
-  'diesel-flap': [PLUG, MOTOR, BEARING],
-  bank: [
-    SENSOR,
-    BEARING,
-    { what: 'Sync screws', with: 'a dab of paint, never turned', why: 'the cylinders no longer match' },
-    { what: 'Injector seats', with: 'clean plugs', why: 'dirt there goes straight in' },
-  ],
-  plastic: [SENSOR, BEARING, { what: 'Threads in plastic', with: 'dry plugs', why: 'oil in an insert works it loose' }],
-  'rotary-valve': [PLUG, MOTOR, RINGS],
-  'stepper-valve': [PLUG, MOTOR, RINGS],
-  'duty-valve': [PLUG, MOTOR, RINGS],
-  'wax-valve': [{ ...RINGS }, { what: 'Wax element', with: 'kept below 60 °C', why: 'it loses its stroke' }],
-  actuator: [PLUG, MOTOR, SENSOR],
-};
+import { SURFACES, type Method, type Substance } from './substances.ts';
 
 /** What is known of a unit when its cleaning is planned. */
 export interface MethodFindings {
   /** Worst deposit grade before, 0 to 4; null when not graded. */
   readonly grade: number | null;
-  /** Sensors, seals and valve are off: nothing but metal is left. */
+  /** See {@link UnitState}. */
   readonly fullyStripped: boolean;
 }
 
@@ -102,8 +38,8 @@ export interface CleaningMethod {
 /** Minutes that a soak takes at each grade, a shop convention; valves hold more and are stiffer. */
 export const soakMinutes = (form: UnitForm, grade: number | null): number =>
   (isBody(form) ? [3, 5, 10, 15, 20] : [5, 10, 20, 25, 40])[grade ?? 2] ?? 10;
-/** Minutes in a bath, and to dry after rinsing; shop conventions. */
-export const BATH_MINUTES = { 'alkaline-detergent': 10, 'oxalic-acid-bath': 8, drying: 30 } as const;
+/** Minutes to dry after a bath was rinsed off; a shop convention. */
+export const DRYING_MINUTES = 30;
 
 /** What a shop has instead: a soak at grade 2, minutes, other grades in proportion; a detergent bath; drying after it. */
 export interface SoakFigures {
@@ -116,7 +52,7 @@ const USUAL_SOAKS: SoakFigures = {
   body: soakMinutes('cable', 2),
   valve: soakMinutes('rotary-valve', 2),
   bath: BATH_MINUTES['alkaline-detergent'],
-  drying: BATH_MINUTES.drying,
+  drying: DRYING_MINUTES,
 };
 
 /** A soak as the shop has it: the usual of the grade, longer or shorter by what it says of grade 2. */
@@ -136,17 +72,26 @@ const pass = (kind: PassKind, why: string, given: Partial<Omit<MethodPass, 'kind
 });
 
 /** The substance a house rule asks for, where it can be used on this form at all. */
-function substanceFor(form: UnitForm, rule: string | undefined): { substance: Substance; rule: string } {
-  const surface = FORM_SURFACES[form][0] ?? 'bare-aluminium';
+function substanceFor(
+  form: UnitForm,
+  rule: string | undefined,
+  stripped: boolean,
+): { substance: Substance; rule: string } {
   if (rule === 'mild' || rule === 'nearly-dry') return { substance: 'isopropyl', rule: 'House rule: a mild solvent.' };
   if (rule === 'strong') {
-    const advice = advise('carburettor-cleaner', surface, 'spray');
-    return advice.verdict === 'use'
+    const [against] = againstAdvice(form, 'carburettor-cleaner', 'spray', { covered: true, stripped });
+    return against === undefined
       ? { substance: 'carburettor-cleaner', rule: 'House rule: strong solvent on bare metal.' }
-      : { substance: 'throttle-cleaner', rule: `House rule left: strong solvent here ${advice.reason}.` };
+      : {
+          substance: 'throttle-cleaner',
+          rule: `House rule left: strong solvent here meets ${SURFACES[against.surface]}, and ${against.advice.reason}.`,
+        };
   }
   return { substance: 'throttle-cleaner', rule: rule === undefined ? '' : 'House rule: throttle cleaner.' };
 }
+
+/** Bodies that are bare metal once they are stripped. */
+const BATHED: ReadonlySet<UnitForm> = new Set<UnitForm>(['cable', 'bank']);
 
 /**
  * Ordered passes for this unit: protect, wet, soak, brush, wipe, again while deposit or light say so, dry. Electronic
@@ -167,7 +112,7 @@ export function methodFor(
   if (form === 'electronic' || form === 'actuator') return nearlyDry(form, protect, dry, masks);
   const bare = FORM_SURFACES[form][0] === 'bare-aluminium';
   if (rules.substance === 'bath' && bare && isBody(form)) {
-    if (findings.fullyStripped && form === 'cable') return bath(protect, dry, masks, said);
+    if (findings.fullyStripped && BATHED.has(form)) return bath(protect, dry, masks, said);
     return wet(
       form,
       findings,
@@ -175,14 +120,23 @@ export function methodFor(
       dry,
       {
         substance: 'throttle-cleaner',
-        rule: 'House rule left: a bath is for a cable body with sensors, seals and valve off.',
+        rule: 'House rule left: a bath is for a cable body, or one of a bank, with sensors, seals and valve off.',
       },
       rules,
       masks,
       said,
     );
   }
-  return wet(form, findings, protect, dry, substanceFor(form, rules.substance), rules, masks, said);
+  return wet(
+    form,
+    findings,
+    protect,
+    dry,
+    substanceFor(form, rules.substance, findings.fullyStripped),
+    rules,
+    masks,
+    said,
+  );
 }
 
 function nearlyDry(form: UnitForm, protect: MethodPass, dry: MethodPass, masks: readonly Mask[]): CleaningMethod {
@@ -218,7 +172,7 @@ function bath(protect: MethodPass, dry: MethodPass, masks: readonly Mask[], said
     ],
     rounds: { round: ['bath', 'brush'], end: ['rinse', 'dry'] },
     words: 'Bath: stripped to bare metal, mild and watched, rinsed twice.',
-    rule: 'House rule: a bath for a fully stripped cable body.',
+    rule: 'House rule: a bath for a fully stripped body.',
   };
 }
 

@@ -1,5 +1,5 @@
 import { LEAST_CHANCE, type OptionId, OPTIONS, USUAL } from '../choose/index.ts';
-import { BATH_MINUTES, type SoakFigures, soakMinutes } from '../clean/index.ts';
+import { BATH_MINUTES, DRYING_MINUTES, type SoakFigures, soakMinutes } from '../clean/index.ts';
 import { LIGHT_SHAPE } from '../inspect/index.ts';
 import { type RungId, RUNGS } from '../seized/index.ts';
 
@@ -89,7 +89,7 @@ export const SHOP_FIGURES = {
   'bath-drying': {
     name: 'Drying after a bath',
     unit: 'min',
-    usual: BATH_MINUTES.drying,
+    usual: DRYING_MINUTES,
     low: 1,
     high: 1440,
     where: 'cleaning a stripped body',

@@ -85,8 +85,11 @@ export const POINTS: readonly InspectPoint[] = [
   point(
     'stripped',
     'Stripped to bare metal',
-    ['cable'],
-    choice(answer('all-off', 'Sensors, seals and valve are off', 'noted'), answer('not', 'Not all of them', 'noted')),
+    ['cable', 'bank'],
+    choice(
+      answer('all-off', 'Sensors, seals, valve, levers and plated screws are off', 'noted'),
+      answer('not', 'Not all of them', 'noted'),
+    ),
     [
       'Look round it once: anything of rubber, plastic or with a plug still on?',
       'Only bare metal may go into a bath',

@@ -20,7 +20,8 @@ const SHOWN = within(-10_000_000, 10_000_000);
  */
 export const BOUNDS: Readonly<Record<string, Bound>> = {
   number: within(1, 9_999_999),
-  version: within(1, 1_000_000),
+  // Recipes that came with the program are of version 0.
+  version: within(0, 1_000_000),
   knowledge: within(1, 1_000_000),
   seqs: within(1, 100_000),
   pid: within(0, 255),
@@ -46,6 +47,11 @@ export const BOUNDS: Readonly<Record<string, Bound>> = {
   priceMinor: MONEY,
   ratePerHourMinor: MONEY,
   minutes: within(0, 1_000_000),
+  seconds: within(0, 172_800),
+  times: within(0, 100),
+  answer: within(0, 20),
+  below: SHOWN,
+  above: SHOWN,
   labourMinutes: within(0, 1_000_000),
   days: within(0, 40_000),
   km: within(0, 5_000_000),

@@ -87,11 +87,14 @@ const EARLIER: Readonly<
   'can-weighed': [
     {
       held: { id: 'w', substance: 'isopropyl', beforeG: 400, afterG: 388, grams: 12, surface: 'bore' },
-      holds: { grams: 12, minutes: 0, surfaces: [], priceMinor: null, stockId: null, emptied: false },
+      holds: { grams: 12, minutes: 0, surfaces: [], priceMinor: null, stockId: null, emptied: false, against: null },
     },
   ],
   'pass-done': [
-    { held: { id: 'p', unit: 'throttle-body', kind: 'wipe' }, holds: { kind: 'wipe', substance: null, how: null } },
+    {
+      held: { id: 'p', unit: 'throttle-body', kind: 'wipe' },
+      holds: { kind: 'wipe', substance: null, how: null, minutes: null, against: null },
+    },
   ],
   'timer-started': [
     { held: { id: 't', label: 'Soaks', minutes: 25, kind: 'soak' }, holds: { minutes: 25, itemId: null, unit: null } },

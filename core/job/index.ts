@@ -29,7 +29,9 @@ export { estimateMessage, estimateSheet } from './choice/estimateSheet.ts';
 export type { EstimateSheet } from './choice/estimateSheet.ts';
 export type { Belief, Departure, Estimate, EstimateLine, OptionFigures } from './choice/state.ts';
 export { wasteDue } from './cleaning/due.ts';
-export { looksClean, nextUnitPass, passesOf, seenSince, unitMethod, wantsGrade } from './cleaning/method.ts';
+export { passesNow, passesOf, unitState } from './cleaning/present.ts';
+export { againstWords } from './cleaning/against.ts';
+export { looksClean, nextUnitPass, seenSince, unitMethod, wantsGrade } from './cleaning/method.ts';
 export type { CleanerUse, CleanPass, WasteTaken } from './cleaning/state.ts';
 export type {
   Clearing,

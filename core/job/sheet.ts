@@ -2,7 +2,7 @@ import { besideMetric } from '../quantity/index.ts';
 import { row, type Sheet, type SheetRow, type SheetSection, type Speaker } from '../sheet/index.ts';
 import { engineLine, isLooseUnit, vehicleName } from '../vehicle/index.ts';
 import { choiceRows } from './choice/sheet.ts';
-import { cleanerRows, wasteRows } from './cleaning/sheet.ts';
+import { againstRows, cleanerRows, wasteRows } from './cleaning/sheet.ts';
 import { complaintRows } from './complaint/sheet.ts';
 import { coolantRows } from './coolant/sheet.ts';
 import { checkRows } from './diagnosis/sheet.ts';
@@ -42,7 +42,7 @@ const SECTIONS: Readonly<Record<Exclude<SheetTitle, 'identity'>, Section>> = {
   Fasteners: { rows: torqueRows, empty: 'No torque was called for.' },
   'Found on the bench': { rows: findingRows, empty: 'No findings were noted.' },
   'Used and fitted': {
-    rows: (job, say) => [...cleanerRows(job), ...sealRows(job), ...partRows(job, say)],
+    rows: (job, say) => [...cleanerRows(job), ...againstRows(job), ...sealRows(job), ...partRows(job, say)],
     empty: 'Nothing was used.',
   },
   'On the bench': {

@@ -11,12 +11,15 @@ import {
   jobCoolantQuestions,
   jobObjections,
   nextUnitPass,
+  passesNow,
+  passesOf,
   shareBefore,
   unitMethod,
   wantsGrade,
   wasteDue,
 } from './index.ts';
 import type { Command, CommandData, CommandType } from './catalogue.ts';
+import { againstRows } from './cleaning/sheet.ts';
 import type { Context } from './context.ts';
 import { play } from './testing/play.ts';
 import { item, off, open, pin, SAMPLE_CONTEXT, SAMPLE_FAMILY, SAMPLE_VEHICLE, SAMPLES } from './testing/samples.ts';
@@ -146,7 +149,7 @@ describe('cleaning a unit', () => {
     expect(nextUnitPass(good, body(good), method)).toBe('dry');
   });
   it('starts the soak’s own timer with the pass', () => {
-    const soaked = job({
+    const soaked = job(of('do-pass', { id: 'c', kind: 'protect', unit: 'throttle-body' }), {
       type: 'do-pass',
       data: {
         id: 'p',
@@ -159,7 +162,7 @@ describe('cleaning a unit', () => {
       },
     });
     expect(soaked.timers).toMatchObject([{ id: 't', minutes: 15, kind: 'soak', unit: 'throttle-body' }]);
-    expect(soaked.passes[0]).toMatchObject({ substance: 'throttle-cleaner', how: 'soak' });
+    expect(soaked.passes[1]).toMatchObject({ substance: 'throttle-cleaner', how: 'soak' });
   });
   it('takes a unit out of its soak when somebody goes on with it', () => {
     const soak: CommandBody = {
@@ -186,16 +189,57 @@ describe('cleaning a unit', () => {
     );
     expect(early.ok && early.events[0]).toMatchObject({ type: 'timer-ended', data: { id: 't', outcome: 'stopped' } });
   });
+  it('knows what is covered: a spray asks before it, and not after', () => {
+    const wet = of('do-pass', {
+      id: 'w',
+      kind: 'wet',
+      unit: 'throttle-body',
+      form: 'cable',
+      substance: 'throttle-cleaner',
+      how: 'spray',
+    });
+    expect(refusal(job(), wet)?.message).toContain('position sensor');
+    const covered = job(of('do-pass', { id: 'c', kind: 'protect', unit: 'throttle-body' }), wet);
+    expect(covered.passes.at(-1)).toMatchObject({ kind: 'wet', against: null });
+  });
+  it('records what is against advice with what speaks against it and why, and prints it', () => {
+    const done = job(
+      of('do-pass', {
+        id: 'b',
+        kind: 'bath',
+        unit: 'throttle-body',
+        form: 'cable',
+        substance: 'alkaline-detergent',
+        how: 'bath',
+        soak: { timerId: 't', label: 'bath', minutes: 2400 },
+        because: 'the customer brought it in pieces',
+      }),
+    );
+    expect(done.passes[0]).toMatchObject({ minutes: 2400, substance: 'alkaline-detergent' });
+    expect(done.passes[0]?.against?.because).toBe('the customer brought it in pieces');
+    expect(done.passes[0]?.against?.advice.join(' ')).toContain('10 min at most, not 2400');
+    expect(againstRows(done)).toMatchObject([
+      { label: 'Throttle body: bath', value: 'alkaline detergent, in a bath, 40 h' },
+    ]);
+    expect(againstRows(done)[0]?.note).toContain('Because: the customer brought it in pieces');
+    expect(wasteDue(done).map(({ kind }) => kind)).toContain('bath');
+  });
+  it('counts what was done since it came off last; before that is before that', () => {
+    const pass = (id: string, kind: string) => of('do-pass', { id, kind, unit: 'throttle-body' });
+    const twice = job(pin, pass('a', 'protect'), pass('b', 'wet'), off('body'), pass('c', 'protect'));
+    expect(passesOf(twice, 'throttle-body')).toEqual(['protect']);
+    expect(passesNow(twice, 'throttle-body').before.map(({ id }) => id)).toEqual(['a', 'b']);
+  });
   it.each([
     ['electronic', 'throttle-cleaner', 'spray', 'runs into the motor'],
     ['plastic', 'carburettor-cleaner', 'wipe', 'crazes'],
     ['cable', 'brake-cleaner-chlorinated', 'near-heat', 'poison gas'],
-  ] as const)('refuses on %s %s, %s', (form, substance, how, words) => {
+  ] as const)('asks about %s %s, %s', (form, substance, how, words) => {
     const refused = refusal(job(), {
       type: 'do-pass',
       data: { id: 'p', unit: 'throttle-body', kind: 'wet', form, substance, how },
     });
-    expect(refused).toMatchObject({ code: 'never' });
+    expect(refused).toMatchObject({ code: 'against-advice', field: 'because' });
     expect(refused?.message).toContain(words);
   });
   it('refuses a can on what it must never touch, and keeps minutes, price and surfaces', () => {

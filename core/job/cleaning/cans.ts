@@ -1,4 +1,5 @@
 import { advise, canUse, SUBSTANCES, SURFACES } from '../../clean/index.ts';
+import { against, askAgainst } from './against.ts';
 import { convert, FIELDS } from '../../quantity/index.ts';
 import {
   flag,
@@ -14,7 +15,7 @@ import {
   whole,
 } from '../../shape/index.ts';
 import { command } from '../command.ts';
-import { accept, refuse, refuseField, within } from '../decision.ts';
+import { accept, refuseField, within } from '../decision.ts';
 import { earlier, fact } from '../fact.ts';
 import { typedAmount } from '../typedAmount.ts';
 
@@ -35,6 +36,8 @@ export const canWeighedShape = record({
   stockId: orNull(id),
   /** The can is empty now. */
   emptied: flag,
+  /** What spoke against it, and why it was done all the same; null where nothing did. */
+  against: orNull(against),
 });
 /** What need not be said of a can. */
 const unsaid = {
@@ -51,12 +54,15 @@ const inFull = (said: RecordOf<typeof unsaid>) => ({
   stockId: said.stockId ?? null,
   emptied: said.emptied ?? false,
 });
+const { against: _, ...weighedBefore } = canWeighedShape.fields;
 /** A can was weighed before and after: what was used. */
 export const canWeighed = fact('can-weighed', {
   shape: canWeighedShape,
   earlier: [
     // At first a can was weighed and no more.
-    earlier(record({ ...canWeighedShape.fields, ...unsaid }), (data) => ({ ...data, ...inFull(data) })),
+    earlier(record({ ...weighedBefore, ...unsaid }), (data) => ({ ...data, ...inFull(data) })),
+    // Then what was against advice was refused.
+    earlier(record(weighedBefore), (data) => ({ ...data, against: null })),
   ],
   means: (job, data, stamp) => ({ cleaners: [...job.cleaners, { ...data, ...stamp }] }),
   words: (data) => `${data.grams.toFixed(0)} g of cleaner`,
@@ -66,8 +72,17 @@ export const canWeighed = fact('can-weighed', {
 
 /** Weighs a can before and after. */
 export const weighCan = command('weigh-can', {
-  shape: record({ id, substance: keyOf(SUBSTANCES), surface: line, ...unsaid, beforeText: line, afterText: line }),
-  decide: (_, { beforeText, afterText, ...data }) => {
+  shape: record({
+    id,
+    substance: keyOf(SUBSTANCES),
+    surface: line,
+    ...unsaid,
+    beforeText: line,
+    afterText: line,
+    /** Why it was used on what it should not touch. */
+    because: optional(line),
+  }),
+  decide: (_, { beforeText, afterText, because = '', ...data }) => {
     const before = typedAmount('beforeText', beforeText, FIELDS.canGrams);
     if ('ok' in before) return before;
     const after = typedAmount('afterText', afterText, FIELDS.canGrams);
@@ -84,16 +99,21 @@ export const weighCan = command('weigh-can', {
       (data.minutes === undefined ? null : within('minutes', data.minutes, 0, 600, 'minutes')) ??
       (data.priceMinor === undefined ? null : within('priceMinor', data.priceMinor, 0, 10_000_000));
     if (wrong) return wrong;
-    for (const surface of data.surfaces ?? []) {
-      const { verdict, reason } = advise(data.substance, surface, 'spray');
-      if (verdict === 'never')
-        return refuse(
-          'never',
-          sentence(data.substance, surface, reason),
-          'Take another cleaner, or keep it off there.',
-        );
-    }
-    return accept(canWeighed.of({ ...data, ...inFull(data), beforeG, afterG, grams: canUse(beforeG, afterG).grams }));
+    const never = (data.surfaces ?? []).flatMap((surface) => {
+      const advice = advise(data.substance, surface, 'spray');
+      return advice.verdict === 'never' ? [sentence(data.substance, surface, advice.reason)] : [];
+    });
+    if (never.length > 0 && because.trim() === '') return askAgainst(never);
+    return accept(
+      canWeighed.of({
+        ...data,
+        ...inFull(data),
+        beforeG,
+        afterG,
+        grams: canUse(beforeG, afterG).grams,
+        against: never.length === 0 ? null : { advice: never, because: because.trim() },
+      }),
+    );
   },
 });
 

@@ -8,6 +8,7 @@ import {
   type Seen,
 } from '../../clean/index.ts';
 import type { HouseRules } from '../../house/index.ts';
+import { countsSince, isStripped, passesNow, passesOf } from './present.ts';
 import { type JobUnit, lightEven } from '../inspection/units.ts';
 import type { Job } from '../job.ts';
 import { type ShopValues, soakFigures } from '../../figures/index.ts';
@@ -16,22 +17,17 @@ import { type ShopValues, soakFigures } from '../../figures/index.ts';
 export function unitMethod(job: Job, unit: JobUnit, rules: HouseRules, said: ShopValues = {}): CleaningMethod {
   const before = job.findings.filter((finding) => finding.unit === unit.id && finding.when === 'before');
   const grades = before.flatMap(({ grade }) => (grade === null ? [] : [grade]));
-  const stripped = before.some(({ point, judged }) => point === 'stripped' && judged?.outcome === 'all-off');
   return methodFor(
     unit.form,
-    { grade: grades.length === 0 ? null : Math.max(...grades), fullyStripped: stripped },
+    { grade: grades.length === 0 ? null : Math.max(...grades), fullyStripped: isStripped(job, unit.id) },
     rules,
     soakFigures(said),
   );
 }
 
-/** The passes a unit has had, in order. */
-export const passesOf = (job: Job, unitId: string): readonly PassKind[] =>
-  job.passes.filter(({ unit }) => unit === unitId).map(({ kind }) => kind);
-
 /** What was seen of a unit since its last pass: a grade from before it says nothing any more. */
 export function seenSince(job: Job, unit: JobUnit): Seen {
-  const lastPass = job.passes.filter((pass) => pass.unit === unit.id).at(-1)?.at ?? '';
+  const lastPass = passesNow(job, unit.id).now.at(-1)?.at ?? countsSince(job, unit.id);
   const grades = job.findings.flatMap((finding) =>
     finding.unit === unit.id && finding.when === 'after' && finding.grade !== null && finding.at >= lastPass
       ? [finding.grade]

@@ -9,8 +9,10 @@ import {
   SUBSTANCES,
   type Substance,
   SURFACES,
+  surfacesReached,
 } from '../../../core/clean/index.ts';
-import type { JobUnit, Job } from '../../../core/job/index.ts';
+import { type JobUnit, type Job, unitMethod, unitState } from '../../../core/job/index.ts';
+import TextField from '../../parts/TextField.vue';
 import { FIELDS } from '../../../core/quantity/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import FigureField from '../../parts/FigureField.vue';
@@ -32,18 +34,28 @@ const emptied = ref(false);
 const cans = computed(() => props.stock.filter(({ detail }) => detail.substance === substance.value));
 const can = computed(() => cans.value[0] ?? null);
 const onUnit = computed(() => props.units.find(({ id }) => id === unitId.value) ?? props.units[0] ?? null);
-const surfaces = computed(() => {
-  const form_ = onUnit.value?.form;
-  const [first] = form_ === undefined ? [] : FORM_SURFACES[form_];
-  return first === undefined ? [] : [first];
-});
-/** What else of the unit must be kept dry, said before anything is sprayed. */
-const keepOff = computed(() => {
-  const form_ = onUnit.value?.form;
-  return form_ === undefined
+/** Where nothing is sprayed the can wets a cloth. */
+const how = computed(() =>
+  onUnit.value !== null &&
+  unitMethod(props.job, onUnit.value, shop.rules, shop.figures).passes.some((each) => each.how === 'spray')
+    ? 'spray'
+    : 'wipe',
+);
+/** All that it gets onto while what must stay dry is covered; that is said below, and asked of each pass. */
+const surfaces = computed(() =>
+  onUnit.value === null
     ? []
-    : adviseAll(substance.value, FORM_SURFACES[form_], 'spray').filter(({ advice }) => advice.verdict === 'never');
-});
+    : [...surfacesReached(onUnit.value.form, how.value, { ...unitState(props.job, onUnit.value.id), covered: true })],
+);
+/** What of the unit must be kept dry, said before anything is sprayed. */
+const keepOff = computed(() =>
+  onUnit.value === null
+    ? []
+    : adviseAll(substance.value, FORM_SURFACES[onUnit.value.form], 'spray').filter(
+        ({ advice }) => advice.verdict === 'never',
+      ),
+);
+const because = ref('');
 const price = computed(() => {
   const contents = can.value?.detail.contentsG;
   const grams = [before.value, after.value].map((text) => numberIn(text, FIELDS.canGrams));
@@ -65,9 +77,10 @@ function weigh(): void {
     ...(can.value === null ? {} : { stockId: can.value.id }),
     ...(price.value === null ? {} : { priceMinor: price.value }),
     ...(emptied.value ? { emptied: true } : {}),
+    ...(because.value.trim() === '' ? {} : { because: because.value }),
   });
   if (!sent) return;
-  [before.value, after.value, minutes.value, emptied.value] = ['', '', '', false];
+  [before.value, after.value, minutes.value, because.value, emptied.value] = ['', '', '', '', false];
 }
 const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBRICANTS.includes(each));
 </script>
@@ -100,7 +113,7 @@ const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBR
       label="Can after"
       placeholder="380 g"
       class="sm:col-span-2"
-      :error="form.error('afterText') ?? form.general('beforeText', 'minutes')"
+      :error="form.error('afterText') ?? form.general('beforeText', 'minutes', 'because')"
     />
     <FigureField
       v-model="minutes"
@@ -116,6 +129,16 @@ const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBR
     <div class="flex items-center justify-end gap-4 sm:col-span-3">
       <span v-if="price !== null" class="text-soft">{{ shop.say.money(price) }}</span>
       <button type="submit" class="quiet" :disabled="job.status === 'closed'">Record the can</button>
+    </div>
+    <div v-if="form.error('because')" class="border-l-[3px] border-alarm bg-band px-4 py-3 sm:col-span-6" role="alert">
+      <p class="font-semibold text-alarm">{{ form.error('because') }}</p>
+      <TextField
+        v-model="because"
+        class="mt-2 max-w-xl"
+        label="Used all the same, because"
+        placeholder="the sensor is off already"
+      />
+      <button type="submit" class="quiet mt-2" :disabled="because.trim() === ''">Record the can so</button>
     </div>
     <p v-if="keepOff.length > 0" class="text-sm text-soft sm:col-span-6">
       Sprayed, it must not reach

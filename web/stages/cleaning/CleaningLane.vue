@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue';
 import {
   LUBRICANTS,
+  type Method,
+  METHODS,
   PASS_KINDS,
   passName,
   type PassKind,
@@ -10,10 +12,12 @@ import {
 } from '../../../core/clean/index.ts';
 import { cleaningPoint, GRADES, pointOf } from '../../../core/inspect/index.ts';
 import {
+  againstWords,
   type JobUnit,
   type Job,
   looksClean,
   nextUnitPass,
+  passesNow,
   passesOf,
   runningTimers,
   seenSince,
@@ -21,13 +25,16 @@ import {
   unitMethod,
   wantsGrade,
 } from '../../../core/job/index.ts';
-import { formatClock } from '../../../core/quantity/index.ts';
+import { FIELDS, formatClock } from '../../../core/quantity/index.ts';
+import FigureField from '../../parts/FigureField.vue';
+import { numberIn } from '../../parts/numberIn.ts';
+import TextField from '../../parts/TextField.vue';
 import FieldBox from '../../parts/FieldBox.vue';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import GradeScale from '../inspection/GradeScale.vue';
 import { useForm } from '../useForm.ts';
-import { lookAt, passOver } from './passes.ts';
+import { isWait, lookAt, passOver } from './passes.ts';
 
 /** One unit's cleaning: what comes next, what soaks, and the look that decides whether another round is due. */
 const props = defineProps<{ job: Job; unit: JobUnit; now: string }>();
@@ -36,9 +43,15 @@ const shop = useShop();
 const form = useForm();
 const otherwise = ref(false);
 const own = ref<Substance | ''>('');
+const ownHow = ref<Method | ''>('');
+const ownMinutes = ref('');
+/** What was asked about, and why it is done all the same. */
+const asked = ref<PassKind | null>(null);
+const because = ref('');
 
 const method = computed(() => unitMethod(props.job, props.unit, shop.rules, shop.figures));
 const done = computed(() => passesOf(props.job, props.unit.id));
+const passes = computed(() => passesNow(props.job, props.unit.id));
 const next = computed(() => nextUnitPass(props.job, props.unit, method.value));
 const grade = computed(() => wantsGrade(props.job, props.unit, method.value));
 const seen = computed(() => seenSince(props.job, props.unit));
@@ -59,8 +72,25 @@ const wantsLight = computed(
 const gradePoint = computed(() => cleaningPoint(props.unit.form));
 
 function pass(kind: PassKind): void {
-  const chosen = kind === next.value ? substance.value : null;
-  if (form.send('do-pass', passOver(props.unit, method.value, kind, chosen))) own.value = '';
+  const minutes = numberIn(ownMinutes.value, FIELDS.minutes);
+  const sent = form.send(
+    'do-pass',
+    passOver(props.unit, method.value, kind, {
+      substance: otherwise.value || kind === next.value ? substance.value : null,
+      how: ownHow.value === '' ? null : ownHow.value,
+      minutes: Number.isNaN(minutes) ? null : minutes,
+      because: because.value,
+    }),
+  );
+  asked.value = sent || form.wrong.value?.field !== 'because' ? null : kind;
+  if (!sent) return;
+  [own.value, ownHow.value, ownMinutes.value, because.value] = ['', '', '', ''];
+  otherwise.value = false;
+}
+function leave(): void {
+  asked.value = null;
+  because.value = '';
+  form.clear();
 }
 const look = (value: number): void => void form.send('judge-point', lookAt(props.unit, value));
 const state = computed(() => {
@@ -74,7 +104,9 @@ const rounds = computed(() => {
   const [first] = method.value.rounds.round;
   return Math.max(1, done.value.filter((kind) => kind === first).length);
 });
+/** Anything can be recorded: what speaks against it is said once, and asks why. */
 const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBRICANTS.includes(each));
+const ways = Object.keys(METHODS) as Method[];
 </script>
 
 <template>
@@ -95,11 +127,18 @@ const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBR
       </p>
     </div>
     <p class="mt-1 max-w-prose text-note text-soft">{{ method.words }} {{ method.rule }}</p>
+    <p v-if="passes.before.length > 0" class="mt-2 text-note text-soft">
+      Before it came off last: {{ passes.before.map(({ kind }) => passName(kind).toLowerCase()).join(', ') }}.
+    </p>
     <ol v-if="done.length > 0" class="mt-3 flex flex-wrap items-center" :aria-label="`Passes of ${unit.name}`">
-      <li v-for="(kind, index) in done" :key="index" class="flex items-center text-sm text-moss">
+      <li v-for="(each, index) in passes.now" :key="each.id" class="flex items-center text-sm text-moss">
         <span v-if="index > 0" aria-hidden="true" class="w-3 border-t-2 border-moss" />
-        <span class="rounded-full border-2 border-moss px-2.5 py-0.5"
-          >{{ passName(kind) }}<span class="sr-only"> done</span></span
+        <span
+          class="rounded-full border-2 px-2.5 py-0.5"
+          :class="each.against ? 'border-dashed border-oxide font-semibold text-oxide' : 'border-moss'"
+          :title="each.against ? againstWords(each.against) : undefined"
+          >{{ passName(each.kind) }}<template v-if="each.against">, against advice</template
+          ><span class="sr-only"> done</span></span
         >
       </li>
     </ol>
@@ -135,29 +174,54 @@ const cleaners = (Object.keys(SUBSTANCES) as Substance[]).filter((each) => !LUBR
       </p>
       <fieldset v-if="otherwise" class="mt-3 flex flex-wrap items-end gap-3" :disabled="job.status === 'closed'">
         <legend class="sr-only">Another way for {{ unit.name }}</legend>
-        <FieldBox v-if="planned?.how" v-slot="{ id }" label="With" class="w-72">
+        <FieldBox v-slot="{ id }" label="With" class="w-72">
           <select :id="id" v-model="own" class="input">
             <option value="">as proposed</option>
             <option v-for="each in cleaners" :key="each" :value="each">{{ SUBSTANCES[each] }}</option>
           </select>
         </FieldBox>
-        <button
-          v-for="(_, kind) in PASS_KINDS"
-          v-show="kind !== next"
-          :key="kind"
-          type="button"
-          class="quiet text-sm"
-          @click="pass(kind)"
-        >
+        <FieldBox v-slot="{ id }" label="How" class="w-48">
+          <select :id="id" v-model="ownHow" class="input">
+            <option value="">as usual</option>
+            <option v-for="each in ways" :key="each" :value="each">{{ METHODS[each] }}</option>
+          </select>
+        </FieldBox>
+        <FigureField
+          v-model="ownMinutes"
+          label="A soak or bath for"
+          class="w-44"
+          :field="FIELDS.minutes"
+          :placeholder="planned?.minutes && next && isWait(next) ? `${planned.minutes} min` : '2 h'"
+          :error="form.error('soak.minutes')"
+        />
+        <span class="w-full text-note text-soft">Then the pass that is done so:</span>
+        <button v-for="(_, kind) in PASS_KINDS" :key="kind" type="button" class="quiet text-sm" @click="pass(kind)">
           {{ passName(kind) }}
         </button>
       </fieldset>
     </template>
-    <p v-if="form.wrong.value" class="mt-2 max-w-prose border-l-[3px] border-alarm pl-3" role="alert">
+    <form
+      v-if="asked"
+      class="mt-3 max-w-3xl border-l-[3px] border-alarm bg-band px-4 py-3"
+      role="alert"
+      @submit.prevent="pass(asked)"
+    >
+      <p class="font-semibold text-alarm">{{ form.wrong.value?.message }}</p>
+      <p class="mt-1 text-note">{{ form.wrong.value?.wouldHelp }}</p>
+      <div class="mt-2 flex flex-wrap items-end gap-3">
+        <TextField
+          v-model="because"
+          class="min-w-60 flex-1"
+          label="Done all the same, because"
+          placeholder="the coating is gone already"
+        />
+        <button type="submit" class="quiet" :disabled="because.trim() === ''">Record it so</button>
+        <button type="button" class="primary" @click="leave">Not like that</button>
+      </div>
+      <p class="mt-2 text-note"><RouterLink class="link" to="/tools/advice">What may touch what</RouterLink></p>
+    </form>
+    <p v-else-if="form.wrong.value" class="mt-2 max-w-prose border-l-[3px] border-alarm pl-3" role="alert">
       <span class="font-semibold text-alarm">{{ form.wrong.value.message }}</span> {{ form.wrong.value.wouldHelp }}
-      <RouterLink v-if="form.wrong.value.message.startsWith('Never')" class="link" to="/tools/advice"
-        >Advice</RouterLink
-      >
     </p>
   </section>
 </template>

@@ -97,9 +97,9 @@ describe('a pass and a look', () => {
     });
     const wet = method.passes.find(({ kind }) => kind === 'wet')!;
     expect(passOver(body, method, 'wet')).toMatchObject({ substance: wet.substance, how: wet.how });
-    expect(passOver(body, method, 'wet', 'isopropyl')).toMatchObject({ substance: 'isopropyl', how: wet.how });
+    expect(passOver(body, method, 'wet', { substance: 'isopropyl' })).toMatchObject({ substance: 'isopropyl', how: wet.how });
     // Covering needs nothing, whatever was picked.
-    expect(passOver(body, method, 'protect', 'isopropyl')).not.toHaveProperty('substance');
+    expect(passOver(body, method, 'protect', { substance: 'isopropyl', how: 'spray' })).not.toHaveProperty('substance');
     expect(passOver(body, method, 'wet')).not.toHaveProperty('soak');
   });
   it('are judged where the unit is dirty: at the edge of a plate, in the port of a valve', () => {

@@ -1,25 +1,49 @@
-import type { CleaningMethod, PassKind, Substance } from '../../../core/clean/index.ts';
+import type { CleaningMethod, Method, PassKind, Substance } from '../../../core/clean/index.ts';
 import { cleaningPoint } from '../../../core/inspect/index.ts';
 import type { JobUnit, CommandData } from '../../../core/job/index.ts';
 import { freshId } from '../../stores/job.ts';
 
-/** A pass over a unit as its method has it, with the timer that a soak or a bath starts. @param substance null for the method's own */
+/** What is done otherwise than proposed; what is left out is as the method has it. */
+export interface Otherwise {
+  readonly substance?: Substance | null;
+  readonly how?: Method | null;
+  readonly minutes?: number | null;
+  /** Why it is done although something speaks against it. */
+  readonly because?: string;
+}
+/** How a pass is usually done, where the method does not say. */
+const USUAL_HOW: Readonly<Partial<Record<PassKind, Method>>> = {
+  wet: 'spray',
+  soak: 'soak',
+  brush: 'brush',
+  scrape: 'brush',
+  wipe: 'wipe',
+  bath: 'bath',
+};
+/** Whether a pass is a wait that has a timer. */
+export const isWait = (kind: PassKind): boolean => kind === 'soak' || kind === 'bath';
+
+/** A pass over a unit as its method has it, or otherwise, with the timer that a soak or a bath starts. */
 export function passOver(
   unit: JobUnit,
   method: CleaningMethod,
   kind: PassKind,
-  substance: Substance | null = null,
+  otherwise: Otherwise = {},
 ): CommandData['do-pass'] {
   const plan = method.passes.find((each) => each.kind === kind);
-  const used = substance ?? plan?.substance ?? null;
-  const minutes = plan?.minutes ?? null;
+  const used = otherwise.substance ?? plan?.substance ?? null;
+  const usual = plan?.how ?? USUAL_HOW[kind] ?? null;
+  // Covering, rinsing and drying are done with nothing, whatever was picked.
+  const how = usual === null ? null : (otherwise.how ?? usual);
+  const minutes = otherwise.minutes ?? plan?.minutes ?? null;
   return {
     id: freshId(),
     unit: unit.id,
     kind,
     form: unit.form,
-    ...(used === null || plan?.how == null ? {} : { substance: used, how: plan.how }),
-    ...(minutes === null || (kind !== 'soak' && kind !== 'bath')
+    ...(used === null || how === null ? {} : { substance: used, how }),
+    ...(otherwise.because === undefined || otherwise.because.trim() === '' ? {} : { because: otherwise.because }),
+    ...(minutes === null || !isWait(kind)
       ? {}
       : {
           soak: { timerId: freshId(), label: `${unit.name} ${kind === 'bath' ? 'in the bath' : 'soaks'}`, minutes },

@@ -8,7 +8,7 @@ import { useJob } from '../../stores/job.ts';
 import { useKnowledge } from '../../stores/knowledge.ts';
 import { SHIPPED_KNOWLEDGE } from '../../../core/diagnose/knowledge/index.ts';
 import { useShop } from '../../stores/shop.ts';
-import { freshShop, press, read, serve, showJob, stockItem, stubs } from '../../testing.ts';
+import { field, freshShop, press, read, serve, showJob, stockItem, stubs } from '../../testing.ts';
 import CleaningLane from '../cleaning/CleaningLane.vue';
 import CanForm from '../cleaning/CanForm.vue';
 import WasteList from '../cleaning/WasteList.vue';
@@ -184,7 +184,7 @@ describe('a lane of cleaning', () => {
     expect(dark).toContain('First wet');
     expect(dark).not.toContain('Look at the light first');
   });
-  it('refuses what must never touch it, beside the button, and says where to look', async () => {
+  it('asks about what must never touch it, beside the button, and records it with why', async () => {
     const { job, body, sent } = bench({ type: 'do-pass', data: { id: 'p', unit: 'throttle-body', kind: 'protect' } });
     const unit = { ...body, form: 'electronic' as const };
     const wrapper = mount(CleaningLane, { props: { job: job(), unit, now: NOW }, global });
@@ -192,8 +192,16 @@ describe('a lane of cleaning', () => {
     await wrapper.find('select').setValue('carburettor-cleaner');
     await press(wrapper, 'Wipe');
     expect(read(wrapper)).toContain('Never carburettor cleaner on coated bore: takes the coating off');
-    expect(read(wrapper)).toContain('Advice');
+    expect(read(wrapper)).toContain('What may touch what');
     expect(sent).toEqual([]);
+    await press(wrapper, 'Not like that');
+    expect(read(wrapper)).not.toContain('Never carburettor cleaner');
+    await press(wrapper, 'Wipe');
+    await wrapper.find(field(wrapper, 'Done all the same')).setValue('the coating is gone');
+    await press(wrapper, 'Record it so');
+    expect(job().passes.at(-1)?.against?.because).toBe('the coating is gone');
+    sent.length = 0;
+    await press(wrapper, 'Otherwise');
     await wrapper.find('select').setValue('isopropyl');
     await press(wrapper, 'Wipe');
     expect(sent[0]).toMatchObject({ data: { substance: 'isopropyl', how: 'wipe' } });
@@ -218,7 +226,7 @@ describe('cans and waste', () => {
     expect(read(wrapper)).toContain('it must not reach');
     await wrapper.find('form').trigger('submit');
     expect(sent[0]).toMatchObject({
-      data: { priceMinor: 100, minutes: 4, stockId: 's', surfaces: ['bare-aluminium'] },
+      data: { priceMinor: 100, minutes: 4, stockId: 's', surfaces: ['bare-aluminium', 'brass-plate', 'zinc-steel', 'gasket-face'] },
     });
     expect(wrapper.find('input').element.value).toBe('');
   });
