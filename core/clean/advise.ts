@@ -34,6 +34,8 @@ export const bathMinutes = (substance: Substance): number | undefined =>
   (BATH_MINUTES as Readonly<Partial<Record<Substance, number>>>)[substance];
 
 const WETTING: ReadonlySet<Method> = new Set<Method>(['spray', 'soak', 'bath']);
+/** What some drive through a running petrol engine. */
+const RUN_THROUGH: ReadonlySet<Substance> = new Set<Substance>(['throttle-cleaner', 'injector-cleaner']);
 /** Places into which a liquid runs and does not come out again. */
 const INSIDES: Readonly<Partial<Record<Surface, string>>> = {
   'shaft-bearing': 'it washes the grease out of the bearing and carries dirt in',
@@ -57,6 +59,11 @@ export function advise(substance: Substance, surface: Surface, method: Method, b
     if (substance === 'brake-cleaner-chlorinated') return never('heat or an arc turns it into poison gas');
     if (safety?.lelPercent != null) return never(`it burns: flash point ${safety.flashPointC} °C`);
     return { ...cell, reason: `${cell.reason}; let the part cool first` };
+  }
+  if (method === 'running') {
+    return RUN_THROUGH.has(substance)
+      ? { ...cell, verdict: 'with care', reason: 'short bursts, engine warm, somebody at the key; never into a diesel' }
+      : never('it burns with the charge: sensors and catalyst get all of it');
   }
   const inside = INSIDES[surface];
   if (inside !== undefined && WETTING.has(method) && !LUBRICANTS.includes(substance)) return never(inside);

@@ -11,6 +11,7 @@ import {
   METHODS,
   type Method,
   methodFor,
+  methodInPlace,
   nextPass,
   type PassKind,
   SAFETY,
@@ -23,6 +24,7 @@ import {
   UNIT_FORMS,
   type UnitForm,
   vapour,
+  walkInPlace,
   wasteOf,
 } from './index.ts';
 
@@ -108,6 +110,18 @@ describe('the gate', () => {
               }
             }
     expect(looked).toBeGreaterThan(1000);
+  });
+  it('speaks against nothing of the walk on the vehicle either, running or not', () => {
+    for (const form of forms)
+      for (const running of ['never', 'bursts']) {
+        const { passes } = methodInPlace(form, { 'running-spray': running });
+        for (const { substance, how } of passes)
+          if (substance !== null && how !== null)
+            expect([form, againstAdvice(form, substance, how, { covered: true, stripped: false })]).toEqual([form, []]);
+        expect(passes.some(({ how }) => how === 'running')).toBe(running === 'bursts' && form !== 'diesel-flap');
+      }
+    expect(walkInPlace('cable', {}).engine).toContain('key out');
+    expect(walkInPlace('diesel-flap', { 'running-spray': 'bursts' }).engine).toContain('Off');
   });
   it('looks at all that a spray runs over, less what is covered; at all there is in a bath', () => {
     const bare = { covered: false, stripped: false };

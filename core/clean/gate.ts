@@ -34,6 +34,8 @@ export function surfacesReached(form: UnitForm, how: Method, { covered, stripped
     case 'spray':
     case 'soak':
       return covered ? there.filter((surface) => !COVERED[form].has(surface)) : there;
+    // It goes with the air: onto what is hard, and through.
+    case 'running':
     case 'brush':
     case 'wipe':
     case 'smear':

@@ -8,6 +8,8 @@ export { FORM_SURFACES, isBody, MASKS, UNIT_FORMS } from './forms.ts';
 export type { Mask, UnitForm } from './forms.ts';
 export { againstAdvice, surfacesReached } from './gate.ts';
 export type { UnitState } from './gate.ts';
+export { methodInPlace, walkInPlace } from './inPlace.ts';
+export type { InPlaceWalk } from './inPlace.ts';
 export { DRYING_MINUTES, methodFor, soakMinutes } from './method.ts';
 export type { CleaningMethod, MethodFindings, MethodPass, SoakFigures } from './method.ts';
 export { isClean, nextPass, PASS_KINDS, passName, placeInRound, WET_ROUNDS } from './passes.ts';

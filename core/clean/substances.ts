@@ -51,6 +51,7 @@ export const METHODS = {
   bath: 'in a bath',
   smear: 'smeared thin',
   'near-heat': 'near heat, a flame or an arc',
+  running: 'into the running engine',
 } as const;
 
 /** The id of a method. */

@@ -147,6 +147,34 @@ export const HOUSE_QUESTIONS: readonly HouseQuestion[] = [
       school('clean-oil', 'A film of clean oil', 'Always at hand; gone after the first summer.'),
     ],
   },
+  {
+    id: 'scrape-face',
+    question: 'What takes an old gasket off its face?',
+    schools: [
+      school('plastic', 'Plastic first, then softener', 'Slow; the face stays flat.'),
+      school('metal', 'A steel scraper held flat', 'Fast; one slip is a leak.'),
+    ],
+  },
+  {
+    id: 'bearing-air',
+    question: 'Is compressed air blown at the shaft?',
+    schools: [
+      school('never', 'Never into bearings', 'Dirt is wiped out, which takes longer.'),
+      school('outside', 'From outside, from a distance', 'Quick; what is loose may go in.'),
+    ],
+  },
+  {
+    id: 'running-spray',
+    question: 'Is cleaner sprayed into a running petrol engine?',
+    schools: [
+      school('never', 'Never', 'What cannot be reached stays.'),
+      school(
+        'bursts',
+        'Short bursts, warm, somebody at the key',
+        'Nothing comes off; sensors and catalyst get it all.',
+      ),
+    ],
+  },
 ];
 
 /** The shop's answers, question id → school id. A question without an answer has no rule. */

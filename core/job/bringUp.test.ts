@@ -93,7 +93,7 @@ const EARLIER: Readonly<
   'pass-done': [
     {
       held: { id: 'p', unit: 'throttle-body', kind: 'wipe' },
-      holds: { kind: 'wipe', substance: null, how: null, minutes: null, against: null },
+      holds: { kind: 'wipe', substance: null, how: null, minutes: null, onVehicle: false, against: null },
     },
   ],
   'timer-started': [

@@ -13,6 +13,7 @@ import { HANDOVER } from './handover/subject.ts';
 import { INSPECTION } from './inspection/subject.ts';
 import type { Job } from './job.ts';
 import { ITEMS } from './items/subject.ts';
+import { MISHAPS_SUBJECT } from './mishaps/subject.ts';
 import { NEEDS } from './needs/subject.ts';
 import { NOTES } from './notes/subject.ts';
 import { PICTURES } from './pictures/subject.ts';
@@ -48,6 +49,7 @@ const SUBJECTS = [
   HANDOVER,
   CUSTODY,
   NOTES,
+  MISHAPS_SUBJECT,
   ENTRIES,
   UNDO,
 ] as const;

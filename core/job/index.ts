@@ -1,4 +1,7 @@
 export { type NotTaken, reasonsNotTaken } from './runs/notTaken.ts';
+export { rulesOf } from './house/rules.ts';
+export { QUESTIONS_AT } from './house/places.ts';
+export { MISHAPS, type MishapId } from './mishaps/kinds.ts';
 export { recipesFor } from './runs/offered.ts';
 export { bringUp, isCurrent } from './bringUp.ts';
 export type {
@@ -29,9 +32,9 @@ export { estimateMessage, estimateSheet } from './choice/estimateSheet.ts';
 export type { EstimateSheet } from './choice/estimateSheet.ts';
 export type { Belief, Departure, Estimate, EstimateLine, OptionFigures } from './choice/state.ts';
 export { wasteDue } from './cleaning/due.ts';
-export { passesNow, passesOf, unitState } from './cleaning/present.ts';
+export { isInPlace, passesNow, passesOf, unitState } from './cleaning/present.ts';
 export { againstWords } from './cleaning/against.ts';
-export { looksClean, nextUnitPass, seenSince, unitMethod, wantsGrade } from './cleaning/method.ts';
+export { gradedAt, looksClean, nextUnitPass, seenSince, unitMethod, wantsGrade } from './cleaning/method.ts';
 export type { CleanerUse, CleanPass, WasteTaken } from './cleaning/state.ts';
 export type {
   Clearing,
@@ -122,7 +125,7 @@ export { allNeeds, endSteps, needState, partHere, partName } from './needs/needs
 export { jobOutlook, missingParts } from './needs/outlook.ts';
 export type { ItemHistory, Missing, Outlook } from './needs/outlook.ts';
 export type { EndStepDone, NeedState, PartUsed } from './needs/state.ts';
-export { caution, CAUTION_CLOSE, CAUTIONS } from './notes/cautions.ts';
+export { caution, CAUTION_CLOSE, CAUTIONS, cautionsFor } from './notes/cautions.ts';
 export type { Caution } from './notes/cautions.ts';
 export type { Note } from './notes/state.ts';
 export {

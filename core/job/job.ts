@@ -8,6 +8,7 @@ import { type EntriesState, FRESH_ENTRIES } from './entries/state.ts';
 import { FRESH_HANDOVER, type HandoverState } from './handover/state.ts';
 import { FRESH_INSPECTION, type InspectionState } from './inspection/state.ts';
 import { FRESH_ITEMS, type ItemsState } from './items/state.ts';
+import { FRESH_MISHAPS, type MishapsState } from './mishaps/state.ts';
 import { FRESH_NEEDS, type NeedsState } from './needs/state.ts';
 import { FRESH_NOTES, type NotesState } from './notes/state.ts';
 import { FRESH_PICTURES, type PicturesState } from './pictures/state.ts';
@@ -43,6 +44,7 @@ export interface Job
     HandoverState,
     CustodyState,
     NotesState,
+    MishapsState,
     EntriesState {
   readonly id: string;
   /** The number of entries applied. */
@@ -96,6 +98,7 @@ export const freshJob = (id: string, opened: Opened, stamp: Stamp, seq: number):
   ...FRESH_HANDOVER,
   ...FRESH_CUSTODY,
   ...FRESH_NOTES,
+  ...FRESH_MISHAPS,
   ...FRESH_ENTRIES,
   ...opened,
 });

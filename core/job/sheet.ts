@@ -12,6 +12,7 @@ import { moneyRows, watchRows } from './handover/sheet.ts';
 import { findingRows } from './inspection/sheet.ts';
 import { itemRows } from './items/sheet.ts';
 import type { Job } from './job.ts';
+import { mishapRows } from './mishaps/sheet.ts';
 import { partRows } from './needs/sheet.ts';
 import { CAUTION_CLOSE } from './notes/cautions.ts';
 import { procedureRows } from './procedure/sheet.ts';
@@ -54,7 +55,10 @@ const SECTIONS: Readonly<Record<Exclude<SheetTitle, 'identity'>, Section>> = {
   'Bleeding and relearn': { rows: runRows, empty: 'No run was made.' },
   Proved: { rows: proofRows, empty: 'Nothing was measured.' },
   'Put right': { rows: putRightRows, empty: 'Nothing was put right afterwards.' },
-  'Left over or unusual': { rows: openRows, empty: 'Nothing left over.' },
+  'Left over or unusual': {
+    rows: (job, say) => [...mishapRows(job, say), ...openRows(job, say)],
+    empty: 'Nothing left over.',
+  },
   'Time and money': { rows: moneyRows, empty: '' },
   'What to watch': { rows: watchRows, empty: 'Nothing in particular.' },
 };

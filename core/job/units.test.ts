@@ -6,13 +6,16 @@ import {
   coolantNow,
   decide,
   formOf,
+  gradedAt,
   inhibitorQuestions,
+  isInPlace,
   type Job,
   jobCoolantQuestions,
   jobObjections,
   nextUnitPass,
   passesNow,
   passesOf,
+  rulesOf,
   shareBefore,
   unitMethod,
   wantsGrade,
@@ -223,6 +226,39 @@ describe('cleaning a unit', () => {
     ]);
     expect(againstRows(done)[0]?.note).toContain('Because: the customer brought it in pieces');
     expect(wasteDue(done).map(({ kind }) => kind)).toContain('bath');
+  });
+  it('on the vehicle goes by a walk of its own, from the front, until the unit comes off', () => {
+    const inPlace = {
+      type: 'decide',
+      data: { choice: 'clean-in-place', reason: 'ring', departure: 'soon', options: [] },
+    } as CommandBody;
+    const began = job(pin, inPlace);
+    const unit = jobUnits(began, null).find(({ kind }) => kind === 'throttle-body')!;
+    expect(isInPlace(began, unit.id)).toBe(true);
+    expect(gradedAt(began, unit)).toBe('deposit-front');
+    expect(unitMethod(began, unit, {}).passes.map(({ kind }) => kind)).toEqual(['protect', 'wipe', 'brush', 'dry']);
+    const wiped = job(pin, inPlace, of('do-pass', { id: 'a', kind: 'wipe', unit: unit.id }));
+    expect(wiped.passes[0]).toMatchObject({ onVehicle: true });
+    const after = job(pin, inPlace, of('do-pass', { id: 'a', kind: 'wipe', unit: unit.id }), off('body'));
+    expect(isInPlace(after, unit.id)).toBe(false);
+    expect(gradedAt(after, unit)).toBe('deposit-edge');
+    expect([passesOf(after, unit.id), passesNow(after, unit.id).before.length]).toEqual([[], 1]);
+  });
+  it('goes by what the job departs from, not by the house alone', () => {
+    const departed = job({
+      type: 'depart-from-rule',
+      data: { question: 'where', taken: 'in-place', reason: 'late' },
+    } as CommandBody);
+    expect(rulesOf(departed, { where: 'off', gasket: 'renew' })).toEqual({ where: 'in-place', gasket: 'renew' });
+  });
+  it('is never into a running diesel, whatever is said; into a running petrol engine it is asked about', () => {
+    const run = (form: 'diesel-flap' | 'cable', substance: 'throttle-cleaner' | 'brake-cleaner') =>
+      of('do-pass', { id: 'r', kind: 'wet', form, substance, how: 'running' });
+    const said = { ...run('diesel-flap', 'throttle-cleaner') } as { data: object };
+    const forced = { type: 'do-pass', data: { ...said.data, because: 'he said so' } } as CommandBody;
+    expect(refusal(job(), forced)).toMatchObject({ code: 'runs-away', wouldHelp: /mishap/ });
+    expect(refusal(job(), run('cable', 'throttle-cleaner'))).toBeNull();
+    expect(refusal(job(), run('cable', 'brake-cleaner'))).toMatchObject({ code: 'against-advice' });
   });
   it('counts what was done since it came off last; before that is before that', () => {
     const pass = (id: string, kind: string) => of('do-pass', { id, kind, unit: 'throttle-body' });

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { CAUTIONS, nextStage, type Stage, STAGE_NAMES, stageGaps } from '../../core/job/index.ts';
+import { CAUTIONS, cautionsFor, nextStage, type Stage, STAGE_NAMES, stageGaps } from '../../core/job/index.ts';
 import CautionStack from '../parts/CautionStack.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import TextField from '../parts/TextField.vue';
@@ -10,10 +10,12 @@ import { useKeys } from '../shell/keys.ts';
 import { freshId, useJob } from '../stores/job.ts';
 import PutRight from './entries/PutRight.vue';
 import StruckLines from './entries/StruckLines.vue';
+import RuleLines from './house/RuleLines.vue';
 import GapList from './GapList.vue';
 import { useForm } from './useForm.ts';
 import { useSpot } from './useSpot.ts';
 
+const MishapSheet = defineAsyncComponent(() => import('./mishaps/MishapSheet.vue'));
 const WriteUpDialog = defineAsyncComponent(() => import('./WriteUpDialog.vue'));
 
 /** Two thirds work, one third why; the way on stands at the foot of the why. */
@@ -25,6 +27,7 @@ const form = useForm();
 const typedNote = useTypedDraft(() => `note.${store.id}.${props.stage}`);
 const noting = ref(false);
 const writing = ref(false);
+const mishap = ref(false);
 
 const gaps = computed(() => (store.job === null ? [] : stageGaps(store.job, props.stage)));
 const passed = computed(() => store.job?.passed.includes(props.stage) ?? false);
@@ -34,6 +37,7 @@ const shownCautions = computed(() => [
   ...new Set([
     ...CAUTIONS.filter(({ stages }) => stages.includes(props.stage)).map(({ id }) => id),
     ...(props.cautions ?? []),
+    ...(store.job === null ? [] : cautionsFor(store.job, props.stage)),
   ]),
 ]);
 const notes = computed(() => store.job?.notes.filter(({ stage }) => stage === props.stage) ?? []);
@@ -71,6 +75,7 @@ useKeys([{ keys: 'k', does: 'Note', run: () => (noting.value = true) }]);
       aria-label="Why"
     >
       <slot name="why" />
+      <RuleLines v-if="store.job" :job="store.job" :stage="stage" />
       <CautionStack :ids="shownCautions" />
       <div class="mt-auto pt-2">
         <ul v-if="notes.length > 0" class="rows mb-3 border-y border-line text-sm">
@@ -117,8 +122,18 @@ useKeys([{ keys: 'k', does: 'Note', run: () => (noting.value = true) }]);
         >
           Write up for another time
         </button>
+        <button
+          type="button"
+          class="block min-h-9 text-sm font-semibold text-alarm underline underline-offset-2"
+          @click="mishap = true"
+        >
+          Something went wrong<template v-if="store.job && store.job.mishaps.length > 0"
+            >: {{ store.job.mishaps.length }} noted</template
+          >
+        </button>
       </div>
     </aside>
+    <MishapSheet v-if="mishap && store.job" :job="store.job" @close="mishap = false" />
     <WriteUpDialog v-if="writing && store.job" :job="store.job" @close="writing = false" />
     <SheetDialog v-if="noting" :title="`Note at ${STAGE_NAMES[stage].toLowerCase()}`" @close="noting = false">
       <form class="grid gap-3" @submit.prevent="keepNote">

@@ -1,26 +1,31 @@
 import {
   type CleaningMethod,
+  isBody,
   isClean,
   methodFor,
+  methodInPlace,
   nextPass,
   type PassKind,
   placeInRound,
   type Seen,
 } from '../../clean/index.ts';
+import { cleaningPoint } from '../../inspect/index.ts';
 import type { HouseRules } from '../../house/index.ts';
-import { countsSince, isStripped, passesNow, passesOf } from './present.ts';
+import { rulesOf } from '../house/rules.ts';
+import { countsSince, isInPlace, isStripped, passesNow, passesOf } from './present.ts';
 import { type JobUnit, lightEven } from '../inspection/units.ts';
 import type { Job } from '../job.ts';
 import { type ShopValues, soakFigures } from '../../figures/index.ts';
 
 /** How this unit is cleaned, from its form, what was found on it and what the house holds. */
 export function unitMethod(job: Job, unit: JobUnit, rules: HouseRules, said: ShopValues = {}): CleaningMethod {
+  if (isInPlace(job, unit.id)) return methodInPlace(unit.form, rulesOf(job, rules));
   const before = job.findings.filter((finding) => finding.unit === unit.id && finding.when === 'before');
   const grades = before.flatMap(({ grade }) => (grade === null ? [] : [grade]));
   return methodFor(
     unit.form,
     { grade: grades.length === 0 ? null : Math.max(...grades), fullyStripped: isStripped(job, unit.id) },
-    rules,
+    rulesOf(job, rules),
     soakFigures(said),
   );
 }
@@ -46,6 +51,10 @@ export function wantsGrade(job: Job, unit: JobUnit, method: CleaningMethod): boo
   const { round } = method.rounds;
   return placeInRound(done, round) === round.length - 1 && seenSince(job, unit).grade === null;
 }
+
+/** The point that says whether another round is due: on the vehicle only the front is seen. */
+export const gradedAt = (job: Job, { id, form }: JobUnit): 'valve-deposit' | 'deposit-edge' | 'deposit-front' =>
+  isInPlace(job, id) && isBody(form) ? 'deposit-front' : cleaningPoint(form);
 
 /** Whether a unit looks clean enough at the last look. */
 export const looksClean = (job: Job, unit: JobUnit): boolean => isClean(seenSince(job, unit));

@@ -11,7 +11,7 @@ import {
   type UnitForm,
 } from '../../clean/index.ts';
 import { soakFigures } from '../../figures/index.ts';
-import { id, keyOf, line, number, optional, orNull, record, type RecordOf } from '../../shape/index.ts';
+import { flag, id, keyOf, line, number, optional, orNull, record, type RecordOf } from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, refuse, within } from '../decision.ts';
 import { earlier, fact } from '../fact.ts';
@@ -20,7 +20,7 @@ import { runningTimers } from '../timers/query.ts';
 import { endWait, timerStarted } from '../timers/timing.ts';
 import { against, askAgainst } from './against.ts';
 import { sentence } from './cans.ts';
-import { unitState } from './present.ts';
+import { isInPlace, unitState } from './present.ts';
 
 /** What {@link passDone} holds. */
 export const passDoneShape = record({
@@ -32,10 +32,12 @@ export const passDoneShape = record({
   how: orNull(keyOf(METHODS)),
   /** Minutes that a soak or a bath is meant to take; null for what is done by hand. */
   minutes: orNull(number),
+  /** It was done where the unit sits, on the vehicle. */
+  onVehicle: flag,
   /** What spoke against it, and why it was done all the same; null where nothing did. */
   against: orNull(against),
 });
-const { against: _, minutes: __, ...doneBefore } = passDoneShape.fields;
+const { against: _, minutes: __, onVehicle: ___, ...doneBefore } = passDoneShape.fields;
 /** What need not be said of a pass. */
 const unsaid = { substance: optional(keyOf(SUBSTANCES)), how: optional(keyOf(METHODS)) } as const;
 const inFull = (said: RecordOf<typeof unsaid>) => ({
@@ -49,10 +51,11 @@ export const passDone = fact('pass-done', {
     // At first a pass said neither what it was done with nor how.
     earlier(record({ ...doneBefore, ...unsaid }), (data) => ({ ...data, ...inFull(data) })),
     // Then what was against advice was refused, and a bath's time was its timer's alone.
-    earlier(record(doneBefore), (data) => ({ ...data, minutes: null, against: null })),
+    earlier(record(doneBefore), (data) => ({ ...data, minutes: null, onVehicle: false, against: null })),
   ],
   means: (job, data, stamp) => ({ passes: [...job.passes, { ...data, ...stamp }] }),
-  words: (data) => `${passName(data.kind)} done${data.against === null ? '' : ', against advice'}`,
+  words: (data) =>
+    `${passName(data.kind)} done${data.onVehicle ? ' on the vehicle' : ''}${data.against === null ? '' : ', against advice'}`,
   putRight: {},
   sheet: { no: 'the grade after it says what came of it; only what was done against advice is printed' },
 });
@@ -78,6 +81,12 @@ export const doPass = command('do-pass', {
     if (wrong) return wrong;
     if (soak !== undefined && job.timers.some(({ id }) => id === soak.timerId))
       return refuse('already-there', 'That timer runs already.');
+    if (form === 'diesel-flap' && data.how === 'running')
+      return refuse(
+        'runs-away',
+        'Nothing is ever sprayed into a running diesel: it can run away on it.',
+        'If it happened, note it as a mishap.',
+      );
     const never =
       form === undefined || data.substance === undefined || data.how === undefined
         ? []
@@ -87,6 +96,7 @@ export const doPass = command('do-pass', {
       ...data,
       ...inFull(data),
       minutes: soak?.minutes ?? null,
+      onVehicle: isInPlace(job, data.unit),
       against: never.length === 0 ? null : { advice: never, because: because.trim() },
     });
     // Whoever goes on with a unit has taken it out of its soak.

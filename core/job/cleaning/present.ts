@@ -9,11 +9,22 @@ import type { CleanPass } from './state.ts';
  * it went back in between, is before that. Empty where it never came off.
  */
 export function countsSince(job: Job, unitId: string): string {
+  return itemOf(job, unitId)?.off?.at ?? '';
+}
+
+/** The item that a unit is on this job, where it is listed. */
+const itemOf = (job: Job, unitId: string) => {
   const unit = jobUnits(job, null).find(({ id }) => id === unitId);
-  const item =
+  return (
     (unit === undefined || unit.unitId === '' ? undefined : itemOfUnit(job, unit.unitId)) ??
-    job.items.find(({ kind, unit: of }) => kind === 'unit' && of === unitId);
-  return item?.off?.at ?? '';
+    job.items.find(({ kind, unit: of }) => kind === 'unit' && of === unitId)
+  );
+};
+
+/** Whether a unit is cleaned where it sits: that was decided, and it has not come off. */
+export function isInPlace(job: Job, unitId: string): boolean {
+  const item = itemOf(job, unitId);
+  return job.decision?.choice === 'clean-in-place' && (item === undefined || item.state === 'on');
 }
 
 /** The passes that a unit has had since it came off last, in order, and those of before that. */

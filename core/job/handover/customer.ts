@@ -37,7 +37,12 @@ function wrong(job: Job): string[] {
 /** What was done, from what is recorded as done; nothing is said that was only planned. */
 function done(job: Job): string[] {
   const off = job.items.filter((item) => item.stripOrder !== null && item.origin !== 'plug');
-  const cleaned = [...new Set(job.passes.map(({ unit }) => unit))].map((unit) => lowerFirst(unitName(job, unit)));
+  const cleaned = [...new Set(job.passes.map(({ unit }) => unit))].map((unit) => {
+    const where = job.passes.every((pass) => pass.unit !== unit || pass.onVehicle)
+      ? ' (on the vehicle, from the front)'
+      : '';
+    return `${lowerFirst(unitName(job, unit))}${where}`;
+  });
   const renewed = [
     ...new Set([
       ...job.seals.filter(({ decision }) => decision === 'renewed').map(({ name }) => lowerFirst(name)),

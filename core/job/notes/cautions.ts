@@ -1,3 +1,4 @@
+import type { Job } from '../job.ts';
 import type { Stage } from '../stages.ts';
 
 /** A short, specific caution, acknowledged once a job. */
@@ -49,6 +50,16 @@ export const CAUTIONS: readonly Caution[] = [
     text: 'Engine running: sleeves, cords and hair away from fan and belts; exhaust led outdoors.',
     stages: ['relearn', 'prove'],
   },
+  {
+    id: 'diesel-spray',
+    text: 'Nothing is ever sprayed into a running diesel: it can run away on it, and nothing stops it but no air.',
+    stages: [],
+  },
+  {
+    id: 'self-start',
+    text: 'An engine that starts by itself (hybrid, stop-start) is made safe by the maker’s way first; key out of its reach.',
+    stages: ['strip'],
+  },
   { id: 'support', text: 'Never under a vehicle held by a jack alone.', stages: [] },
   {
     id: 'alloy',
@@ -57,6 +68,20 @@ export const CAUTIONS: readonly Caution[] = [
   },
   { id: 'road', text: 'Road test only where lawful and safe, with the bonnet fully latched.', stages: [] },
 ];
+
+/** Stages at which hands come near a plate. */
+const AT_THE_PLATE: ReadonlySet<Stage> = new Set<Stage>(['diagnose', 'inspect', 'clean']);
+
+/** Cautions that a vehicle calls for at a stage: a plate that is driven, a diesel at the cleaner. */
+export function cautionsFor({ vehicle }: Pick<Job, 'vehicle'>, stage: Stage): readonly string[] {
+  const diesel = vehicle.throttle === 'diesel-flap';
+  const driven =
+    diesel || vehicle.throttle === 'electronic' || vehicle.units.some(({ kind }) => kind === 'throttle-actuator');
+  return [
+    ...(driven && AT_THE_PLATE.has(stage) ? ['plate'] : []),
+    ...(diesel && stage === 'clean' ? ['diesel-spray'] : []),
+  ];
+}
 
 /** A caution by its id, or undefined. */
 export const caution = (id: string): Caution | undefined => CAUTIONS.find((candidate) => candidate.id === id);

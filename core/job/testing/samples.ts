@@ -10,6 +10,7 @@ import { ENTRIES_SAMPLES } from '../entries/samples.ts';
 import { HANDOVER_SAMPLES } from '../handover/samples.ts';
 import { INSPECTION_SAMPLES } from '../inspection/samples.ts';
 import { ITEMS_SAMPLES } from '../items/samples.ts';
+import { MISHAPS_SAMPLES } from '../mishaps/samples.ts';
 import { NEEDS_SAMPLES } from '../needs/samples.ts';
 import { NOTES_SAMPLES } from '../notes/samples.ts';
 import { PICTURES_SAMPLES } from '../pictures/samples.ts';
@@ -49,6 +50,7 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
   ...HANDOVER_SAMPLES,
   ...CUSTODY_SAMPLES,
   ...NOTES_SAMPLES,
+  ...MISHAPS_SAMPLES,
   ...ENTRIES_SAMPLES,
   redo: {
     after: [

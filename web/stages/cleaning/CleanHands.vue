@@ -75,7 +75,7 @@ function act(): Refusal | null {
   return store.send('do-pass', passOver(value.unit, method.value, value.kind));
 }
 function look(grade: number): void {
-  if (step.value !== null) hands.tell(store.send('judge-point', lookAt(step.value.unit, grade)));
+  if (step.value !== null) hands.tell(store.send('judge-point', lookAt(job.value!, step.value.unit, grade)));
 }
 </script>
 

@@ -2,7 +2,14 @@
 import { numberIn } from '../../parts/numberIn.ts';
 import { computed, onMounted, ref, watch } from 'vue';
 import { MASKS, SUBSTANCES, UNIT_FORMS } from '../../../core/clean/index.ts';
-import { type JobUnit, nextUnitPass, runningTimers, secondsLeft, unitMethod } from '../../../core/job/index.ts';
+import {
+  isInPlace,
+  type JobUnit,
+  nextUnitPass,
+  runningTimers,
+  secondsLeft,
+  unitMethod,
+} from '../../../core/job/index.ts';
 import { FIELDS, formatClock } from '../../../core/quantity/index.ts';
 import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -51,6 +58,12 @@ const oiled = computed(() =>
         .filter(({ kind }) => kind === 'oil')
         .map((timer) => ({ ...timer, left: secondsLeft(timer, now.value) })),
 );
+const allInPlace = computed(
+  () =>
+    job.value !== null &&
+    units.value.length > 0 &&
+    units.value.every(({ id }) => job.value !== null && isInPlace(job.value, id)),
+);
 const seized = computed(() => job.value?.seized.filter(({ ended }) => ended === null).length ?? 0);
 const allDry = computed(
   () =>
@@ -61,7 +74,10 @@ const allDry = computed(
         nextUnitPass(job.value, unit, unitMethod(job.value, unit, shop.rules, shop.figures)) === null,
     ),
 );
-const forms = computed(() => [...new Set(units.value.map(({ form }) => form))]);
+/** What is cleaned on the vehicle says itself what is covered. */
+const forms = computed(() => [
+  ...new Set(units.value.filter(({ id }) => job.value === null || !isInPlace(job.value, id)).map(({ form }) => form)),
+]);
 function startTimer(): void {
   if (
     timerForm.send('start-timer', {
@@ -85,8 +101,12 @@ useKeys([{ keys: 'h', does: 'Hands busy', run: () => void router.push(`/jobs/${s
   <StageFrame
     v-if="job"
     stage="clean"
-    title="On the bench: clean"
-    lead="Cover, wet, soak, brush, wipe, look; and again until the card and the light say so. Dry before it goes back."
+    :title="allInPlace ? 'Clean on the vehicle' : 'On the bench: clean'"
+    :lead="
+      allInPlace
+        ? 'Covered, wiped from the front, rags out and counted; then run until it burns clean.'
+        : 'Cover, wet, soak, brush, wipe, look; and again until the card and the light say so. Dry before it goes back.'
+    "
   >
     <div class="mt-3 flex flex-wrap items-center gap-3">
       <RouterLink class="quiet" :to="`/jobs/${job.id}/seized`"
@@ -122,7 +142,7 @@ useKeys([{ keys: 'h', does: 'Hands busy', run: () => void router.push(`/jobs/${s
     <WasteList class="mt-7" :job="job" />
     <template #why>
       <AirNow :now="now" />
-      <div>
+      <div v-if="forms.length > 0">
         <h3 class="text-lg">Cover first</h3>
         <dl v-for="form in forms" :key="form" class="mt-1 text-note">
           <dt v-if="forms.length > 1" class="text-sm font-bold">{{ UNIT_FORMS[form] }}</dt>

@@ -10,9 +10,11 @@ import {
   SUBSTANCES,
   type Substance,
 } from '../../../core/clean/index.ts';
-import { cleaningPoint, GRADES, pointOf } from '../../../core/inspect/index.ts';
+import { GRADES, pointOf } from '../../../core/inspect/index.ts';
 import {
   againstWords,
+  gradedAt,
+  isInPlace,
   type JobUnit,
   type Job,
   looksClean,
@@ -32,6 +34,7 @@ import TextField from '../../parts/TextField.vue';
 import FieldBox from '../../parts/FieldBox.vue';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
+import InPlaceWalk from './InPlaceWalk.vue';
 import GradeScale from '../inspection/GradeScale.vue';
 import { useForm } from '../useForm.ts';
 import { isWait, lookAt, passOver } from './passes.ts';
@@ -69,7 +72,8 @@ const wantsLight = computed(
     seen.value.lightEven === null &&
     (pointOf('light')?.forms.includes(props.unit.form) ?? false),
 );
-const gradePoint = computed(() => cleaningPoint(props.unit.form));
+const gradePoint = computed(() => gradedAt(props.job, props.unit));
+const inPlace = computed(() => isInPlace(props.job, props.unit.id));
 
 function pass(kind: PassKind): void {
   const minutes = numberIn(ownMinutes.value, FIELDS.minutes);
@@ -92,7 +96,7 @@ function leave(): void {
   because.value = '';
   form.clear();
 }
-const look = (value: number): void => void form.send('judge-point', lookAt(props.unit, value));
+const look = (value: number): void => void form.send('judge-point', lookAt(props.job, props.unit, value));
 const state = computed(() => {
   if (next.value === null) return 'clean and dry';
   if (grade.value) return 'look at it';
@@ -127,6 +131,7 @@ const ways = Object.keys(METHODS) as Method[];
       </p>
     </div>
     <p class="mt-1 max-w-prose text-note text-soft">{{ method.words }} {{ method.rule }}</p>
+    <InPlaceWalk v-if="inPlace" :job="job" :unit="unit" :masks="method.masks" />
     <p v-if="passes.before.length > 0" class="mt-2 text-note text-soft">
       Before it came off last: {{ passes.before.map(({ kind }) => passName(kind).toLowerCase()).join(', ') }}.
     </p>

@@ -85,7 +85,7 @@ describe('a pass and a look', () => {
   const unit = () => {
     const { job } = showJob([open]);
     const [body, valve] = jobUnits(job(), SAMPLE_FAMILY);
-    return { body: body!, valve: valve!, method: unitMethod(job(), body!, {}) };
+    return { job: job(), body: body!, valve: valve!, method: unitMethod(job(), body!, {}) };
   };
   it('go by the method: what with, how, and the timer of a soak', () => {
     const { body, method } = unit();
@@ -97,14 +97,17 @@ describe('a pass and a look', () => {
     });
     const wet = method.passes.find(({ kind }) => kind === 'wet')!;
     expect(passOver(body, method, 'wet')).toMatchObject({ substance: wet.substance, how: wet.how });
-    expect(passOver(body, method, 'wet', { substance: 'isopropyl' })).toMatchObject({ substance: 'isopropyl', how: wet.how });
+    expect(passOver(body, method, 'wet', { substance: 'isopropyl' })).toMatchObject({
+      substance: 'isopropyl',
+      how: wet.how,
+    });
     // Covering needs nothing, whatever was picked.
     expect(passOver(body, method, 'protect', { substance: 'isopropyl', how: 'spray' })).not.toHaveProperty('substance');
     expect(passOver(body, method, 'wet')).not.toHaveProperty('soak');
   });
   it('are judged where the unit is dirty: at the edge of a plate, in the port of a valve', () => {
-    const { body, valve } = unit();
-    expect(lookAt(body, 2)).toMatchObject({ point: 'deposit-edge', when: 'after', marks: [2] });
-    expect(lookAt(valve, 0)).toMatchObject({ point: 'valve-deposit', marks: [0] });
+    const { job, body, valve } = unit();
+    expect(lookAt(job, body, 2)).toMatchObject({ point: 'deposit-edge', when: 'after', marks: [2] });
+    expect(lookAt(job, valve, 0)).toMatchObject({ point: 'valve-deposit', marks: [0] });
   });
 });

@@ -1,6 +1,5 @@
 import type { CleaningMethod, Method, PassKind, Substance } from '../../../core/clean/index.ts';
-import { cleaningPoint } from '../../../core/inspect/index.ts';
-import type { JobUnit, CommandData } from '../../../core/job/index.ts';
+import { type CommandData, gradedAt, type Job, type JobUnit } from '../../../core/job/index.ts';
 import { freshId } from '../../stores/job.ts';
 
 /** What is done otherwise than proposed; what is left out is as the method has it. */
@@ -52,12 +51,12 @@ export function passOver(
 }
 
 /** A look at what the round has left, by the grade card. @param grade 0 (as new) to 4 (coke) */
-export const lookAt = (unit: JobUnit, grade: number): CommandData['judge-point'] => ({
+export const lookAt = (job: Job, unit: JobUnit, grade: number): CommandData['judge-point'] => ({
   id: freshId(),
   unit: unit.id,
   kind: unit.kind,
   form: unit.form,
-  point: cleaningPoint(unit.form),
+  point: gradedAt(job, unit),
   when: 'after',
   which: '',
   marks: [grade],

@@ -3,7 +3,7 @@ import { samePart } from '../../../core/stock/index.ts';
 import { computed, ref } from 'vue';
 import type { StockItem } from '../../../contract/index.ts';
 import { SUBSTANCES, type Substance } from '../../../core/clean/index.ts';
-import type { JobUnit, Job } from '../../../core/job/index.ts';
+import { type Job, type JobUnit, rulesOf } from '../../../core/job/index.ts';
 import { inOrder, type KitPart, lubricantsFor, missingBefore, RUBBERS } from '../../../core/rebuild/index.ts';
 import { unitTypeOf } from '../../../core/vehicle/index.ts';
 import { lowerFirst } from '../../../core/words/index.ts';
@@ -53,7 +53,8 @@ const before = (part: KitPart | null): string =>
     : missingBefore(kit.value, part.id, done.value)
         .map(({ name }) => lowerFirst(name))
         .join(', ');
-const greases = (part: KitPart) => (part.rubber === null ? [] : lubricantsFor(part.rubber, shop.rules.grease));
+const greases = (part: KitPart) =>
+  part.rubber === null ? [] : lubricantsFor(part.rubber, rulesOf(props.job, shop.rules).grease);
 const chosen = (part: KitPart | null): Substance | undefined => {
   if (part?.rubber == null) return undefined;
   const own = lubricant.value[part.id];

@@ -1,7 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { JobItem } from '../../../core/job/index.ts';
-import { boltIds, boltVerdict, isAtTorque, isTight, strippedThreads, wantsPass } from '../../../core/job/index.ts';
+import {
+  type AdapterOn,
+  type JobItem,
+  type TorqueStep,
+  boltIds,
+  boltVerdict,
+  isAtTorque,
+  isTight,
+  strippedThreads,
+  wantsPass,
+  rulesOf,
+} from '../../../core/job/index.ts';
 import { FIELDS, format, formatNumber } from '../../../core/quantity/index.ts';
 import FigureField from '../../parts/FigureField.vue';
 import FigureRow from '../../parts/FigureRow.vue';
@@ -13,7 +23,6 @@ import FlangeDrawing from './FlangeDrawing.vue';
 import { jointFigures } from './jointFigures.ts';
 import RetorqueRow from './RetorqueRow.vue';
 import ThreadBlock from './ThreadBlock.vue';
-import type { AdapterOn, TorqueStep } from '../../../core/job/index.ts';
 import { useJob } from '../../stores/job.ts';
 import PutRight from '../entries/PutRight.vue';
 
@@ -22,6 +31,7 @@ const store = useJob();
 const props = defineProps<{ item: JobItem; step: TorqueStep | null; error: string | null; closed: boolean }>();
 defineEmits<{ pass: [] }>();
 const shop = useShop();
+const rules = computed(() => (store.job === null ? shop.rules : rulesOf(store.job, shop.rules)));
 const text = defineModel<string>('text', { required: true });
 const byFeel = defineModel<boolean>('byFeel', { required: true });
 const wrench = defineModel<string>('wrench', { required: true });
@@ -95,7 +105,7 @@ function choose(event: Event): void {
           ><input v-model="byFeel" type="checkbox" class="size-6 accent-bottle" /> By feel</label
         >
       </div>
-      <p v-if="byFeel && shop.rules.tightening === 'figure'" class="text-sm text-brass">
+      <p v-if="byFeel && rules.tightening === 'figure'" class="text-sm text-brass">
         The house rule is a figure, in stages. The sheet will say <em>by feel</em>.
       </p>
       <button v-if="left > 1 && !closed" type="button" class="quiet justify-self-start text-sm" @click="$emit('pass')">

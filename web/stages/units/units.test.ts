@@ -198,7 +198,7 @@ describe('a lane of cleaning', () => {
     expect(read(wrapper)).not.toContain('Never carburettor cleaner');
     await press(wrapper, 'Wipe');
     await wrapper.find(field(wrapper, 'Done all the same')).setValue('the coating is gone');
-    await press(wrapper, 'Record it so');
+    await wrapper.find('form').trigger('submit');
     expect(job().passes.at(-1)?.against?.because).toBe('the coating is gone');
     sent.length = 0;
     await press(wrapper, 'Otherwise');
@@ -226,7 +226,12 @@ describe('cans and waste', () => {
     expect(read(wrapper)).toContain('it must not reach');
     await wrapper.find('form').trigger('submit');
     expect(sent[0]).toMatchObject({
-      data: { priceMinor: 100, minutes: 4, stockId: 's', surfaces: ['bare-aluminium', 'brass-plate', 'zinc-steel', 'gasket-face'] },
+      data: {
+        priceMinor: 100,
+        minutes: 4,
+        stockId: 's',
+        surfaces: ['bare-aluminium', 'brass-plate', 'zinc-steel', 'gasket-face'],
+      },
     });
     expect(wrapper.find('input').element.value).toBe('');
   });
