@@ -159,6 +159,8 @@ test('a cable body with a stuck valve, cleaned and rebuilt over two days', async
     await button(page, 'Note the screw').click();
     await expect(page.getByRole('heading', { name: 'The right bit, pressed hard' })).toBeVisible();
     await button(page, 'Not yet').click();
+    await expect(page.getByRole('heading', { name: 'Room for hand and tool' })).toBeVisible();
+    await page.getByRole('list', { name: 'The ladder' }).getByRole('button', { name: 'Penetrating oil' }).click();
     await button(page, 'Oiled, let it work').click();
     await expect(page.getByText(/^1[56]:\d\d h$/).first()).toBeVisible();
     await expect
@@ -175,13 +177,17 @@ test('a cable body with a stuck valve, cleaned and rebuilt over two days', async
     await expect(page.getByRole('listitem').filter({ hasText: 'throttle body soaks' }).first()).toBeVisible();
   });
 
-  await test.step('a second round until the card says so; strong solvent is refused where it would do harm', async () => {
+  await test.step('a second round until the card says so; what would do harm is asked about, and left', async () => {
     await page.goto(`${workshop.address}/jobs/two-days/clean`);
     for (const name of ['Brush', 'Wipe']) await pass(page, 'Throttle body', name);
     await look(page, 'Throttle body', 2);
     await expect(lane(page, 'Throttle body').getByText('now lacquer: another round')).toBeVisible();
     await lane(page, 'Throttle body').getByRole('button', { name: 'Otherwise' }).click();
-    await lane(page, 'Throttle body').getByLabel('With').selectOption('oxalic-acid-bath');
+    await lane(page, 'Throttle body').getByLabel('With', { exact: true }).selectOption('oxalic-acid-bath');
+    await lane(page, 'Throttle body').getByRole('button', { name: 'First wet' }).last().click();
+    await expect(page.getByText(/Never oxalic-acid bath on zinc-plated steel/)).toBeVisible();
+    await button(page, 'Not like that').click();
+    await button(page, 'As proposed').click();
     for (const name of ['First wet', 'Soak', 'Brush', 'Wipe']) await pass(page, 'Throttle body', name);
     await look(page, 'Throttle body', 0);
     await pass(page, 'Throttle body', 'Dry');

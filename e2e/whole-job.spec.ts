@@ -278,7 +278,7 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
     await expect(page.getByTestId('run-clock')).toBeVisible();
     await button(page, /^Step done/).click();
     await expect(page.getByText(/Hold for \d+ seconds more\./)).toBeVisible();
-    await page.getByLabel('Why, if it did not take').fill('bled by hand instead');
+    await page.getByLabel('Why it is closed here').fill('bled by hand instead');
     await button(page, 'Abandon').click();
     await page.getByRole('group', { name: 'Level cold' }).getByRole('button', { name: 'Right' }).click();
     await page.getByRole('group', { name: 'Leaks cold' }).getByRole('button', { name: 'Dry' }).click();
@@ -313,7 +313,7 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
         return minutes * 60 + seconds;
       })
       .toBeLessThan(300);
-    await page.getByLabel('Why, if it did not take').fill('rain; by scan tool instead');
+    await page.getByLabel('Why it is closed here').fill('rain; by scan tool instead');
     await button(page, 'Did not take').click();
     await readAll(page);
     await button(page, /^On to prove all the same/).click();

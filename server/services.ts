@@ -27,10 +27,11 @@ import { Search } from './store/search.ts';
 import { Settings } from './store/settings.ts';
 import { Tools } from './store/tools.ts';
 import { Procedures } from './store/procedures.ts';
+import type { RungTries } from '../core/seized/index.ts';
 import { Recipes } from './store/recipes.ts';
 import type { TrialReply } from '../contract/index.ts';
 import type { Knowledge } from '../core/diagnose/index.ts';
-import { shopResults } from './store/results.ts';
+import { rungTries, shopResults } from './store/results.ts';
 import { tryKnowledge } from './store/trial.ts';
 import { Stock } from './store/stock.ts';
 import { Units } from './store/units.ts';
@@ -62,6 +63,7 @@ export interface Services {
   readonly oneGo: OneGo;
   readonly keeper: Keeper;
   readonly hub: AdapterHub;
+  readonly rungTries: () => readonly RungTries[];
   readonly results: (throttle: ThrottleKind) => readonly ShopResult[];
   /** What a change of the knowledge would do to past jobs. */
   readonly trial: (before: Knowledge, after: Knowledge) => TrialReply;
@@ -175,6 +177,7 @@ export function createServices(
     oneGo,
     keeper,
     hub,
+    rungTries: () => rungTries(db),
     results: (throttle) => shopResults(db, throttle, settings.read('comeback-within')),
     trial: (before, after) => tryKnowledge({ db, jobs, families }, before, after),
     pictures,

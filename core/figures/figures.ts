@@ -139,6 +139,7 @@ export const SHOP_FIGURES = {
   'life-replace-used': lifeOf('replace-used'),
   'life-elsewhere': lifeOf('elsewhere'),
   'rung-right-bit': rung('right-bit'),
+  'rung-access': rung('access'),
   'rung-oil': rung('oil'),
   'rung-oil-again': rung('oil-again'),
   'rung-heat': rung('heat'),

@@ -111,6 +111,12 @@ const EARLIER: Readonly<
       holds: { litres: 0.7, inhibitor: null, priceMinor: null, stockId: null, emptied: false },
     },
   ],
+  'rung-tried': [
+    {
+      held: { screwId: 'z', rung: 'oil', outcome: 'not yet', note: '', timerId: '' },
+      holds: { rung: 'oil', changed: null, because: '' },
+    },
+  ],
   'run-started': [
     {
       held: {

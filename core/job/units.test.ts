@@ -335,7 +335,7 @@ describe('a seized screw', () => {
   it.each([
     [[of('note-seized')], tried('right-bit', 'waiting', 't'), 'outcome'],
     [[of('note-seized')], tried('oil', 'waiting'), 'timerId'],
-    [[of('note-seized'), tried('oil', 'not yet')], tried('oil', 'not yet'), null],
+    [[of('note-seized'), tried('oil', 'not yet')], tried('oil', 'not yet'), 'changed'],
     [[of('note-seized'), tried('drill', 'out')], tried('grip', 'out'), null],
   ])('refuses what cannot be', (before, body_, field) => {
     expect(refusal(job(...before), body_)).toMatchObject({ field });

@@ -1,5 +1,18 @@
-export { HOSTS, ladder, nextRung, outlook, replaceInstead, RUNGS } from './ladder.ts';
+export {
+  CHANGED,
+  chancesSeen,
+  ENOUGH_TRIES,
+  HOSTS,
+  ladder,
+  leftOut,
+  nextRung,
+  outlook,
+  replaceInstead,
+  RUNGS,
+} from './ladder.ts';
 export type {
+  ChangedId,
+  RungTries,
   Host,
   LadderOutlook,
   RungChances,

@@ -37,7 +37,7 @@ export interface Rung {
   readonly materialsMinor: number;
 }
 /** The id of a rung; stored, never change one. */
-export type RungId = 'right-bit' | 'oil' | 'oil-again' | 'heat' | 'impact' | 'grip' | 'slot' | 'drill';
+export type RungId = 'access' | 'right-bit' | 'oil' | 'oil-again' | 'heat' | 'impact' | 'grip' | 'slot' | 'drill';
 
 /** Patience first: each rung costs more, risks more, and takes away the ones before it. */
 export const RUNGS: readonly Rung[] = [
@@ -52,6 +52,19 @@ export const RUNGS: readonly Rung[] = [
     damage: 0.01,
     risk: 'a bit that climbs out takes the head with it',
     protect: 'eyes',
+    materialsMinor: 0,
+  },
+  {
+    id: 'access',
+    name: 'Room for hand and tool',
+    short: 'Room for it',
+    how: 'Unbolt what is in the way, or take the unit out and hold it in a vice, bore protected; come at it straight.',
+    minutes: 15,
+    waitMinutes: 0,
+    chance: 0.2,
+    damage: 0.01,
+    risk: 'what was moved is put back wrong, or the vice marks a face',
+    protect: 'soft jaws; never by the bore',
     materialsMinor: 0,
   },
   {
@@ -154,7 +167,21 @@ export interface RungState {
   readonly why: string;
 }
 
-function leftOut(screw: SeizedScrew, { id }: Rung): string {
+/** What may have changed since a rung was tried: with it the rung is worth another go. Ids are stored: never change one. */
+export const CHANGED = {
+  access: 'better access',
+  vice: 'held in a vice',
+  'second-blow': 'a second blow',
+  'heat-first': 'heat first',
+  'oil-since': 'oil has worked since',
+  tool: 'another tool',
+  hand: 'another hand',
+} as const;
+/** The id of a change. */
+export type ChangedId = keyof typeof CHANGED;
+
+/** Why a rung is left out on this screw; empty where it is not. */
+export function leftOut(screw: SeizedScrew, { id }: Rung): string {
   const host = HOSTS[screw.host];
   if (id === 'heat' && host.heatLimitC === null) return `no heat on ${host.name}`;
   if (id === 'impact' && !host.mayStrike) return `no blows on ${host.name}: it cracks`;
@@ -165,6 +192,30 @@ function leftOut(screw: SeizedScrew, { id }: Rung): string {
 
 /** Chances that a shop has seen for itself, by rung, 0 to 1. */
 export type RungChances = Readonly<Partial<Record<RungId, number>>>;
+
+/** How often a rung was tried in a shop, and how often the screw came out at it. */
+export interface RungTries {
+  readonly rung: RungId;
+  readonly tries: number;
+  readonly out: number;
+}
+/** As many tries as the figure of before is worth: a Beta prior of that weight. */
+const PRIOR_TRIES = 8;
+/** From so many tries of its own a shop goes by what it has seen. */
+export const ENOUGH_TRIES = 5;
+
+/** Chances with the shop's own tries weighed in, once there are enough of a rung. */
+export const chancesSeen = (chances: RungChances, seen: readonly RungTries[]): RungChances => ({
+  ...chances,
+  ...Object.fromEntries(
+    seen
+      .filter(({ tries }) => tries >= ENOUGH_TRIES)
+      .map(({ rung, tries, out }) => {
+        const before = chances[rung] ?? RUNGS.find(({ id }) => id === rung)?.chance ?? 0;
+        return [rung, (before * PRIOR_TRIES + out) / (PRIOR_TRIES + tries)];
+      }),
+  ),
+});
 
 /** The ladder for this screw. @param tried ids of rungs that did not bring it @param chances the shop's own */
 export function ladder(screw: SeizedScrew, tried: readonly string[], chances: RungChances = {}): RungState[] {

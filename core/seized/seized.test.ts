@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Host, HOSTS, ladder, nextRung, outlook, replaceInstead, RUNGS, type SeizedScrew } from './index.ts';
+import {
+  chancesSeen,
+  ENOUGH_TRIES,
+  type Host,
+  HOSTS,
+  ladder,
+  nextRung,
+  outlook,
+  replaceInstead,
+  RUNGS,
+  type SeizedScrew,
+} from './index.ts';
 
 const screw = (given: Partial<SeizedScrew> = {}): SeizedScrew => ({
   host: 'aluminium',
@@ -55,6 +66,24 @@ describe('outlook', () => {
         expect(nothing).toEqual({ minutes: 0, waitMinutes: 0, materialsMinor: 0, success: 0, damage: 0 });
       }),
     );
+  });
+});
+
+describe('chances that a shop has seen', () => {
+  it('count from enough tries on, with the figure of before worth eight', () => {
+    const seen = [
+      { rung: 'oil' as const, tries: ENOUGH_TRIES, out: 5 },
+      { rung: 'heat' as const, tries: ENOUGH_TRIES - 1, out: 4 },
+    ];
+    const chances = chancesSeen({ oil: 0.4, heat: 0.35 }, seen);
+    expect(chances.oil).toBeCloseTo((0.4 * 8 + 5) / 13, 12);
+    expect(chances.heat).toBe(0.35);
+    expect(ladder(screw(), [], chances).find(({ rung }) => rung.id === 'oil')?.rung.chance).toBe(chances.oil);
+  });
+  it('come ever nearer to what was seen', () => {
+    const seen = (tries: number) => chancesSeen({}, [{ rung: 'grip', tries, out: tries * 0.9 }]).grip!;
+    expect(seen(1000)).toBeCloseTo(0.9, 2);
+    expect(Math.abs(seen(20) - 0.9)).toBeGreaterThan(Math.abs(seen(200) - 0.9));
   });
 });
 

@@ -118,5 +118,8 @@ export function houseRoutes(services: Services): Router {
     const { throttle } = parse(resultQuery, request.query);
     response.json({ rows: results(throttle as ThrottleKind), next: null });
   });
+  router.get('/rung-tries', (_request, response) => {
+    response.json({ rows: services.rungTries(), next: null });
+  });
   return router;
 }

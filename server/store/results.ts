@@ -1,6 +1,16 @@
 import type { Database } from 'better-sqlite3';
 import type { OptionId, ShopResult } from '../../core/choose/index.ts';
+import type { RungTries } from '../../core/seized/index.ts';
 import type { Comeback } from '../../core/job/index.ts';
+
+/** How often each rung of the ladder was tried in this shop to its end, and how often the screw came out at it. */
+export const rungTries = (db: Database): RungTries[] =>
+  db
+    .prepare<[], RungTries>(
+      `SELECT rung, COUNT(*) AS tries, SUM(outcome = 'out') AS out FROM rung_try
+         WHERE outcome <> 'waiting' GROUP BY rung ORDER BY rung`,
+    )
+    .all();
 
 /**
  * What the shop has seen of each option on engines with this throttle: jobs handed over at least once, cured unless

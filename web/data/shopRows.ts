@@ -1,3 +1,4 @@
+import type { RungTries } from '../../core/seized/index.ts';
 import type { AirReply } from '../../contract/index.ts';
 import type { ShopResult } from '../../core/choose/index.ts';
 import type { AiringState } from '../../core/clean/index.ts';
@@ -21,6 +22,9 @@ export const keepCalendar = (calendar: Calendar): Promise<Calendar> => keep('/ca
 /** What became of earlier choices on throttles of that kind. */
 export const readResults = async (throttle: ThrottleKind): Promise<readonly ShopResult[]> =>
   (await ask<{ rows: readonly ShopResult[] }>(`/results?throttle=${throttle}`)).rows;
+/** How often each rung of the ladder was tried here, and brought the screw. */
+export const readRungTries = async (): Promise<readonly RungTries[]> =>
+  (await ask<{ rows: readonly RungTries[] }>('/rung-tries')).rows;
 /** Open jobs by part number that they want, and how many have something off. */
 export const readWanted = (): Promise<{
   readonly rows: readonly { readonly partNumber: string; readonly jobId: string; readonly number: number }[];

@@ -75,8 +75,8 @@ useKeys([{ keys: 'k', does: 'Note', run: () => (noting.value = true) }]);
       aria-label="Why"
     >
       <slot name="why" />
-      <RuleLines v-if="store.job" :job="store.job" :stage="stage" />
       <CautionStack :ids="shownCautions" />
+      <RuleLines v-if="store.job" :job="store.job" :stage="stage" />
       <div class="mt-auto pt-2">
         <ul v-if="notes.length > 0" class="rows mb-3 border-y border-line text-sm">
           <li v-for="each in notes" :key="each.id" class="py-2">

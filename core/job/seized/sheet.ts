@@ -1,4 +1,4 @@
-import { RUNGS } from '../../seized/index.ts';
+import { CHANGED, RUNGS } from '../../seized/index.ts';
 import { row, type SheetRow } from '../../sheet/index.ts';
 import type { Job } from '../job.ts';
 
@@ -10,7 +10,15 @@ export const seizedRows = (job: Job): SheetRow[] =>
       ended === null ? 'STILL IN' : ended.outcome,
       [
         tried
-          .map(({ rung }) => RUNGS.find(({ id }) => id === rung)?.name ?? rung)
+          .map(({ rung, changed, because }) =>
+            [
+              RUNGS.find(({ id }) => id === rung)?.name ?? rung,
+              changed === null ? '' : `again, ${CHANGED[changed]}`,
+              because === '' ? '' : `all the same: ${because}`,
+            ]
+              .filter(Boolean)
+              .join(', '),
+          )
           .filter((name, index, all) => all.indexOf(name) === index)
           .join(', '),
         ended?.why ?? '',

@@ -20,4 +20,12 @@ export const SEIZED_TABLES: readonly Projection[] = [
       },
     ],
   ),
+  // The turns of a screw are counted within it: what was tried first is 1.
+  perElement(
+    'rung_try',
+    ['screw_id', 'turn'],
+    (job) => job.seized,
+    ({ id, tried }, job) =>
+      tried.map(({ rung, outcome }, index) => ({ job_id: job.id, screw_id: id, turn: index + 1, rung, outcome })),
+  ),
 ];

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref, useTemplateRef } from 'vue';
 import {
   LUBRICANTS,
   type Method,
@@ -51,6 +51,7 @@ const ownMinutes = ref('');
 /** What was asked about, and why it is done all the same. */
 const asked = ref<PassKind | null>(null);
 const because = ref('');
+const whyField = useTemplateRef('whyField');
 
 const method = computed(() => unitMethod(props.job, props.unit, shop.rules, shop.figures));
 const done = computed(() => passesOf(props.job, props.unit.id));
@@ -87,9 +88,15 @@ function pass(kind: PassKind): void {
     }),
   );
   asked.value = sent || form.wrong.value?.field !== 'because' ? null : kind;
+  if (asked.value !== null) void nextTick(() => whyField.value?.querySelector('input')?.focus());
   if (!sent) return;
-  [own.value, ownHow.value, ownMinutes.value, because.value] = ['', '', '', ''];
-  otherwise.value = false;
+  because.value = '';
+  asProposed(false);
+}
+/** Opens or closes another way; what was picked of it goes when it is closed. */
+function asProposed(open: boolean): void {
+  otherwise.value = open;
+  if (!open) [own.value, ownHow.value, ownMinutes.value] = ['', '', ''];
 }
 function leave(): void {
   asked.value = null;
@@ -164,7 +171,7 @@ const ways = Object.keys(METHODS) as Method[];
           }}<span v-if="substance && planned?.how" class="font-normal">{{ SUBSTANCES[substance] }}</span
           ><span v-if="planned?.minutes && next !== 'dry'" class="font-normal">{{ planned.minutes }} min</span>
         </button>
-        <button v-if="job.status === 'open'" type="button" class="faint self-center!" @click="otherwise = !otherwise">
+        <button v-if="job.status === 'open'" type="button" class="faint self-center!" @click="asProposed(!otherwise)">
           {{ otherwise ? 'As proposed' : 'Otherwise' }}
         </button>
         <RouterLink
@@ -207,6 +214,7 @@ const ways = Object.keys(METHODS) as Method[];
     </template>
     <form
       v-if="asked"
+      ref="whyField"
       class="mt-3 max-w-3xl border-l-[3px] border-alarm bg-band px-4 py-3"
       role="alert"
       @submit.prevent="pass(asked)"

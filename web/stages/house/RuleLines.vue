@@ -58,7 +58,7 @@ function depart(): void {
           <button
             v-if="job.status === 'open' && departing !== question.id"
             type="button"
-            class="faint ml-2"
+            class="faint block!"
             :aria-label="`Not on this job: ${question.question}`"
             @click="begin(question, rule.id)"
           >

@@ -40,19 +40,22 @@ function keep(): void {
     <p class="text-note text-soft">
       An engine that starts by itself is switched off by the maker’s way. The record can wait; people cannot.
     </p>
-    <div class="mt-4 grid gap-2 sm:grid-cols-2" role="group" aria-label="What happened">
+    <div v-if="chosen" class="mt-4 flex flex-wrap items-baseline gap-x-4">
+      <h3 class="text-xl">{{ chosen.name }}</h3>
+      <button type="button" class="faint" @click="kind = null">Something other than that</button>
+    </div>
+    <div v-else class="mt-4 grid gap-2 sm:grid-cols-2" role="group" aria-label="What happened">
       <button
         v-for="[id, each] in KINDS"
         :key="id"
         type="button"
         class="quiet min-h-12 justify-start! text-left"
-        :aria-pressed="kind === id"
         @click="kind = id"
       >
         {{ each.name }}
       </button>
     </div>
-    <form v-if="chosen" class="mt-4 grid gap-3" @submit.prevent="keep">
+    <form v-if="chosen" class="mt-3 grid gap-3" @submit.prevent="keep">
       <div class="border-l-4 border-alarm bg-band px-4 py-3" role="status">
         <p v-for="line in chosen.now" :key="line" class="text-lg font-semibold">{{ line }}</p>
       </div>

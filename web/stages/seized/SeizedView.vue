@@ -1,8 +1,21 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { type RungOutcome, runningTimers, type SeizedRecord, secondsLeft } from '../../../core/job/index.ts';
 import { formatClock, formatMinutes } from '../../../core/quantity/index.ts';
-import { HOSTS, ladder, nextRung, outlook, replaceInstead } from '../../../core/seized/index.ts';
+import {
+  CHANGED,
+  type ChangedId,
+  chancesSeen,
+  ENOUGH_TRIES,
+  HOSTS,
+  ladder,
+  nextRung,
+  outlook,
+  replaceInstead,
+  type RungId,
+  type RungTries,
+} from '../../../core/seized/index.ts';
+import { readRungTries } from '../../data/shopRows.ts';
 import { unitTypeOf } from '../../../core/vehicle/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { useNow } from '../../stores/clock.ts';
@@ -38,7 +51,13 @@ const screw = computed(
 const triedOn = (each: SeizedRecord) =>
   each.tried.filter(({ outcome }) => outcome !== 'waiting').map(({ rung }) => rung);
 const tried = computed(() => (screw.value === null ? [] : triedOn(screw.value)));
-const chances = computed(() => rungChances(shop.figures));
+const seen = shallowRef<readonly RungTries[]>([]);
+onMounted(async () => {
+  // Without the shop's own tries the figures of Settings stand.
+  seen.value = await readRungTries().catch(() => []);
+});
+const chances = computed(() => chancesSeen(rungChances(shop.figures), seen.value));
+const own = computed(() => new Map(seen.value.map((each) => [each.rung, each])));
 const rungs = computed(() => (screw.value === null ? [] : ladder(screw.value, tried.value, chances.value)));
 const next = computed(() =>
   screw.value === null || screw.value.ended !== null ? null : nextRung(screw.value, tried.value),
@@ -70,11 +89,47 @@ function pick(id: string): void {
   adding.value = false;
   chosen.value = id;
 }
+const step = computed(
+  () =>
+    rungs.value.find(({ rung }) => rung.id === (picked.value || (waiting.value?.rung ?? next.value?.id)))?.rung ?? null,
+);
+const stepState = computed(() => rungs.value.find(({ rung }) => rung.id === step.value?.id) ?? null);
+/** The rung on the screen waits already: what follows is how it went. */
+const waitsNow = computed(() => waiting.value !== null && waiting.value.rung === step.value?.id);
+/** The rung that was picked out of turn; “” goes by the ladder. */
+const picked = ref<RungId | ''>('');
+const changed = ref<ChangedId | ''>('');
+const because = ref('');
+const withOthers = ref(false);
+watch(
+  () => screw.value?.id,
+  () => begin(''),
+);
+function begin(id: RungId | ''): void {
+  [picked.value, changed.value, because.value] = [id, '', ''];
+  form.clear();
+}
+/** Other screws of the job that are still in: oil and patience are for all of them at once. */
+const others = computed(() => screws.value.filter(({ id, ended }) => ended === null && id !== screw.value?.id));
 function attempt(outcome: RungOutcome): void {
-  const rung = waiting.value?.rung ?? next.value?.id;
+  const rung = step.value?.id;
   if (screw.value === null || rung === undefined) return;
-  const data = { screwId: screw.value.id, rung, outcome, note: note.value.trim() };
-  if (form.send('try-rung', { ...data, timerId: outcome === 'waiting' ? freshId() : '' })) note.value = '';
+  const waits = outcome === 'waiting';
+  const timerId = (): string => (waits ? freshId() : '');
+  const all = withOthers.value && (waits || outcome === 'not yet');
+  const sent = form.send('try-rung', {
+    screwId: screw.value.id,
+    rung,
+    outcome,
+    note: note.value.trim(),
+    timerId: timerId(),
+    ...(changed.value === '' ? {} : { changed: changed.value }),
+    ...(because.value.trim() === '' ? {} : { because: because.value.trim() }),
+    ...(all ? { also: others.value.map(({ id }) => ({ screwId: id, timerId: timerId() })) } : {}),
+  });
+  if (!sent) return;
+  note.value = '';
+  if (!waits) begin('');
 }
 function giveUp(): void {
   if (screw.value !== null && form.send('give-up-screw', { screwId: screw.value.id, why: note.value.trim() })) {
@@ -82,9 +137,6 @@ function giveUp(): void {
     givingUp.value = false;
   }
 }
-const step = computed(
-  () => rungs.value.find(({ rung }) => rung.id === (waiting.value?.rung ?? next.value?.id))?.rung ?? null,
-);
 const outcomes = computed(() =>
   Object.fromEntries(screw.value?.tried.map(({ rung, outcome }) => [rung, outcome]) ?? []),
 );
@@ -168,6 +220,36 @@ const outcomes = computed(() =>
                   </dd></template
                 >
               </dl>
+              <div v-if="stepState?.state === 'tried' && !waitsNow && job.status === 'open'" class="mt-3">
+                <p class="font-semibold">It was tried already. What has changed since?</p>
+                <div class="mt-1 flex flex-wrap gap-2" role="group" aria-label="What has changed">
+                  <button
+                    v-for="(name, id) in CHANGED"
+                    :key="id"
+                    type="button"
+                    class="quiet text-sm"
+                    :aria-pressed="changed === id"
+                    @click="changed = id"
+                  >
+                    {{ name }}
+                  </button>
+                </div>
+                <p v-if="form.error('changed')" class="mt-1 text-sm font-semibold text-alarm">
+                  {{ form.error('changed') }}
+                </p>
+              </div>
+              <TextField
+                v-if="stepState?.state === 'left out' && !waitsNow && job.status === 'open'"
+                v-model="because"
+                class="mt-3 max-w-md"
+                :label="`Left out here (${stepState.why}): tried all the same, because`"
+                placeholder="the sensor is off, the body hangs free"
+                :error="form.error('because')"
+              />
+              <label v-if="others.length > 0 && job.status === 'open'" class="mt-3 flex min-h-11 items-center gap-2"
+                ><input v-model="withOthers" type="checkbox" class="size-5 accent-bottle" /> The same for the
+                {{ others.length === 1 ? 'other one that is' : `${others.length} others that are` }} still in</label
+              >
               <p v-if="timer" class="mt-3 text-brass">
                 <span class="figure text-figure-md">{{ timer.left > 0 ? formatClock(timer.left) : 'time is up' }}</span>
                 <span class="ml-2 text-soft">{{ timer.label.toLowerCase() }}</span>
@@ -178,11 +260,11 @@ const outcomes = computed(() =>
                 class="mt-3 max-w-md"
                 label="A word to it"
                 placeholder="a hair tighter first"
-                :error="form.error('why') ?? form.general('where')"
+                :error="form.error('why') ?? form.general('where', 'changed', 'because')"
               />
               <div v-if="job.status === 'open'" class="mt-3 flex flex-wrap gap-2">
                 <button
-                  v-if="step.waitMinutes > 0 && !waiting"
+                  v-if="step.waitMinutes > 0 && !waitsNow"
                   type="button"
                   class="primary"
                   @click="attempt('waiting')"
@@ -191,7 +273,7 @@ const outcomes = computed(() =>
                 </button>
                 <button
                   type="button"
-                  :class="step.waitMinutes > 0 && !waiting ? 'quiet' : 'primary'"
+                  :class="step.waitMinutes > 0 && !waitsNow ? 'quiet' : 'primary'"
                   @click="attempt('out')"
                 >
                   It came out
@@ -216,14 +298,30 @@ const outcomes = computed(() =>
           </div>
         </li>
       </ol>
-      <ol class="sr-only" aria-label="The ladder">
-        <li v-for="{ rung, state, why } in rungs" :key="rung.id">{{ rung.name }}: {{ state }} {{ why }}</li>
-      </ol>
-      <ul v-if="rungs.some(({ state }) => state === 'left out')" class="mt-4 text-sm text-soft">
-        <li v-for="{ rung, why } in rungs.filter(({ state }) => state === 'left out')" :key="rung.id">
-          {{ rung.name }} is left out: {{ why }}.
-        </li>
-      </ul>
+      <section v-if="!screw.ended && job.status === 'open'" class="mt-5">
+        <h3 class="text-sm font-bold">Any rung, at any time</h3>
+        <ul class="mt-1 flex flex-wrap gap-2" aria-label="The ladder">
+          <li v-for="{ rung, state, why } in rungs" :key="rung.id">
+            <button
+              type="button"
+              class="quiet text-sm"
+              :class="state === 'left out' ? 'border-dashed!' : ''"
+              :aria-pressed="rung.id === step?.id"
+              :title="why"
+              @click="begin(rung.id)"
+            >
+              {{ rung.short }}<span v-if="state !== 'open'" class="font-normal text-soft">{{ state }}</span>
+            </button>
+          </li>
+        </ul>
+        <p
+          v-for="{ rung, why } in rungs.filter(({ state }) => state === 'left out')"
+          :key="rung.id"
+          class="mt-1 text-sm text-soft"
+        >
+          {{ rung.name }} is left out: {{ why }}. It can be tried all the same, with why.
+        </p>
+      </section>
     </template>
     <template #why>
       <div v-if="look && screw && screw.ended === null">
@@ -237,6 +335,15 @@ const outcomes = computed(() =>
           {{ Math.round(look.damage * 100) }} % that the part is spoilt.
         </p>
       </div>
+      <div v-if="step && own.get(step.id)">
+        <h3 class="text-lg">Seen here</h3>
+        <p class="text-note">
+          {{ step.name }}: {{ own.get(step.id)?.out }} of {{ own.get(step.id)?.tries }} came out<template
+            v-if="(own.get(step.id)?.tries ?? 0) < ENOUGH_TRIES"
+            >; too few to go by</template
+          >.
+        </p>
+      </div>
       <div v-if="verdict" :class="verdict.replaceIsCheaper ? 'border-l-[3px] border-oxide pl-3' : ''">
         <h3 class="text-lg">Or another unit</h3>
         <p class="text-note">{{ verdict.words }}</p>
@@ -245,8 +352,8 @@ const outcomes = computed(() =>
         </p>
       </div>
       <p class="text-sm text-soft">
-        Chances are shop figures, not measured. Never heat where cleaner or oil is still wet; no chlorinated cleaner
-        anywhere near heat.
+        Chances are those of Settings; from {{ ENOUGH_TRIES }} tries of a rung on, what this shop has seen counts too.
+        Never heat where cleaner or oil is still wet; no chlorinated cleaner anywhere near heat.
       </p>
     </template>
   </StageFrame>

@@ -54,8 +54,18 @@ describe('seized screws', () => {
     expect(read(wrapper)).toContain('The right bit, pressed hard');
     expect(read(wrapper)).toMatch(/Going on is worth it: \d+ % that all come out whole/);
     await press(wrapper, 'Not yet');
+    expect(read(wrapper)).toContain('Room for hand and tool');
+    // Any rung at any time; what was tried already asks what has changed.
+    await press(wrapper, 'The right bittried');
+    expect(read(wrapper)).toContain('What has changed since?');
+    await press(wrapper, 'Not yet');
+    expect(read(wrapper)).toContain('was tried already. What has changed since?');
+    await press(wrapper, 'held in a vice');
+    await press(wrapper, 'Not yet');
+    await press(wrapper, 'Penetrating oil');
     await press(wrapper, 'Oiled, let it work');
-    expect(sent.map(({ type }) => type)).toEqual(['note-seized', 'try-rung', 'try-rung']);
+    expect(sent.map(({ type }) => type)).toEqual(['note-seized', 'try-rung', 'try-rung', 'try-rung']);
+    expect(sent[2]).toMatchObject({ data: { rung: 'right-bit', changed: 'vice' } });
     expect(read(wrapper)).toMatch(/1[56]:\d\d h|time is up/);
     await press(wrapper, 'It came out');
     // One tap, one undo: the wait ends with it.
