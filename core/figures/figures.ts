@@ -1,3 +1,4 @@
+import { EVEN_SPREAD_KPA } from '../balance/index.ts';
 import { LEAST_CHANCE, type OptionId, OPTIONS, USUAL } from '../choose/index.ts';
 import { BATH_MINUTES, DRYING_MINUTES, type SoakFigures, soakMinutes } from '../clean/index.ts';
 import { LIGHT_SHAPE } from '../inspect/index.ts';
@@ -61,6 +62,14 @@ export const SHOP_FIGURES = {
     low: 10,
     high: 95,
     where: 'the light test at Inspect: under it, deposit',
+  },
+  'balance-spread': {
+    name: 'A bank draws evenly up to a spread of',
+    unit: 'kPa',
+    usual: EVEN_SPREAD_KPA,
+    low: 0.2,
+    high: 15,
+    where: 'the balance at Prove: 2.7 kPa is 20 mmHg',
   },
   'unit-minutes': {
     name: 'Work on a unit that nobody has timed',

@@ -1,5 +1,6 @@
 import type { Late } from './entryTime.ts';
 import type { TypeOf } from '../shape/index.ts';
+import { BALANCE } from './balance/subject.ts';
 import { CHOICE } from './choice/subject.ts';
 import { CLEANING } from './cleaning/subject.ts';
 import type { AnyCommand } from './command.ts';
@@ -26,6 +27,7 @@ import { SEIZED } from './seized/subject.ts';
 import { START } from './start/subject.ts';
 import { TIMERS } from './timers/subject.ts';
 import { TORQUE } from './torque/subject.ts';
+import { TRIM } from './trim/subject.ts';
 import { UNDO } from './undo.ts';
 
 const SUBJECTS = [
@@ -50,6 +52,8 @@ const SUBJECTS = [
   CUSTODY,
   NOTES,
   MISHAPS_SUBJECT,
+  BALANCE,
+  TRIM,
   ENTRIES,
   UNDO,
 ] as const;

@@ -2,6 +2,9 @@ export { type NotTaken, reasonsNotTaken } from './runs/notTaken.ts';
 export { rulesOf } from './house/rules.ts';
 export { QUESTIONS_AT } from './house/places.ts';
 export { MISHAPS, type MishapId } from './mishaps/kinds.ts';
+export { bankPlaces, GAUGE_UNITS } from './balance/measuring.ts';
+export { balanceSeen, type BalanceSeen } from './balance/query.ts';
+export { TRIAL_PLACES, trimmedUnits } from './trim/trying.ts';
 export { recipesFor } from './runs/offered.ts';
 export { bringUp, isCurrent } from './bringUp.ts';
 export type {

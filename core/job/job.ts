@@ -1,3 +1,4 @@
+import { type BalanceState, FRESH_BALANCE } from './balance/state.ts';
 import { type ChoiceState, FRESH_CHOICE } from './choice/state.ts';
 import { type CleaningState, FRESH_CLEANING } from './cleaning/state.ts';
 import { type ComplaintState, FRESH_COMPLAINT, type Opened } from './complaint/state.ts';
@@ -20,6 +21,7 @@ import { FRESH_SEIZED, type SeizedState } from './seized/state.ts';
 import type { Stamp } from './stamp.ts';
 import { FRESH_START, type StartState } from './start/state.ts';
 import { FRESH_TIMERS, type TimersState } from './timers/state.ts';
+import { FRESH_TRIM, type TrimState } from './trim/state.ts';
 import type { RedoEntry, Steps, Trail, UndoEntry } from './trail.ts';
 
 /** A job as computed from its log: the slices of its subjects, flat. Immutable; unchanged parts keep their identity. */
@@ -45,6 +47,8 @@ export interface Job
     CustodyState,
     NotesState,
     MishapsState,
+    BalanceState,
+    TrimState,
     EntriesState {
   readonly id: string;
   /** The number of entries applied. */
@@ -99,6 +103,8 @@ export const freshJob = (id: string, opened: Opened, stamp: Stamp, seq: number):
   ...FRESH_CUSTODY,
   ...FRESH_NOTES,
   ...FRESH_MISHAPS,
+  ...FRESH_BALANCE,
+  ...FRESH_TRIM,
   ...FRESH_ENTRIES,
   ...opened,
 });

@@ -1,6 +1,7 @@
 import { besideMetric } from '../quantity/index.ts';
 import { row, type Sheet, type SheetRow, type SheetSection, type Speaker } from '../sheet/index.ts';
 import { engineLine, isLooseUnit, vehicleName } from '../vehicle/index.ts';
+import { balanceRows } from './balance/sheet.ts';
 import { choiceRows } from './choice/sheet.ts';
 import { againstRows, cleanerRows, wasteRows } from './cleaning/sheet.ts';
 import { complaintRows } from './complaint/sheet.ts';
@@ -23,6 +24,7 @@ import { seizedRows } from './seized/sheet.ts';
 import { SHEET_TITLES, type SheetTitle } from './sheetTitles.ts';
 import { openRows } from './start/sheet.ts';
 import { torqueRows } from './torque/sheet.ts';
+import { trimRows } from './trim/sheet.ts';
 
 interface Section {
   readonly rows: (job: Job, say: Speaker) => readonly SheetRow[];
@@ -47,13 +49,13 @@ const SECTIONS: Readonly<Record<Exclude<SheetTitle, 'identity'>, Section>> = {
     empty: 'Nothing was used.',
   },
   'On the bench': {
-    rows: (job, say) => [...replacedRows(job, say), ...seizedRows(job), ...settingRows(job)],
+    rows: (job, say) => [...replacedRows(job, say), ...seizedRows(job), ...settingRows(job), ...trimRows(job)],
     empty: 'Nothing was seized, set or replaced.',
   },
   Waste: { rows: wasteRows, empty: 'No waste to speak of.' },
   Coolant: { rows: coolantRows, empty: 'The coolant was not touched.' },
   'Bleeding and relearn': { rows: runRows, empty: 'No run was made.' },
-  Proved: { rows: proofRows, empty: 'Nothing was measured.' },
+  Proved: { rows: (job) => [...proofRows(job), ...balanceRows(job)], empty: 'Nothing was measured.' },
   'Put right': { rows: putRightRows, empty: 'Nothing was put right afterwards.' },
   'Left over or unusual': {
     rows: (job, say) => [...mishapRows(job, say), ...openRows(job, say)],

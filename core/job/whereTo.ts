@@ -15,6 +15,7 @@ export type Spot =
   | 'level'
   | 'bleed'
   | 'measured'
+  | 'balance'
   | 'codes-after'
   | 'driven'
   | 'last'

@@ -155,6 +155,7 @@ export const UNITS = {
   hPa: { kind: 'pressure', factor: 100, symbol: 'hPa', also: ['hpa'] },
   psi: { kind: 'pressure', factor: POUND_FORCE_N / INCH_M ** 2, symbol: 'psi', also: ['lbfin2'] },
   inHg: { kind: 'pressure', factor: MMHG_PA * 25.4, symbol: 'inHg', also: ['inhg', 'inchesofmercury'] },
+  mmH2O: { kind: 'pressure', factor: 9.80665, symbol: 'mmH2O', also: ['mmh2o', 'mmwc', 'mmwg'] },
   mmHg: { kind: 'pressure', factor: MMHG_PA, symbol: 'mmHg', also: ['mmhg'] },
   g: { kind: 'mass', factor: 1e-3, symbol: 'g', also: ['gram', 'grams', 'gramme', 'grammes'] },
   kg: { kind: 'mass', factor: 1, symbol: 'kg', also: ['kilo', 'kilos', 'kilogram', 'kilograms'] },

@@ -1,5 +1,6 @@
 import { pointName } from '../../inspect/index.ts';
 import { type Recipe, recipeWords } from '../../relearn/index.ts';
+import { turnWords } from '../../rebuild/index.ts';
 import { line, number, orNull, paragraph, record, whole } from '../../shape/index.ts';
 import { lowerFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
@@ -10,10 +11,13 @@ import type { Job } from '../job.ts';
 import type { WhereTo } from '../whereTo.ts';
 import { whereCleared } from '../start/whereCleared.ts';
 import { lyingOpen } from '../start/tallies.ts';
+import { balanceSeen } from '../balance/query.ts';
+import { trimmedUnits } from '../trim/trying.ts';
 import { stagesSkipped } from './progress.ts';
 
 /** What kind of thing is open. Every part of the program that knows of something open adds a kind here. */
-export type OpenCode = 'holds-engine' | 'still-bad' | 'nothing-decided' | 'run-open' | 'left-out';
+export type OpenCode =
+  'holds-engine' | 'still-bad' | 'nothing-decided' | 'run-open' | 'left-out' | 'uneven' | 'stop-gap';
 
 /** Something that is open when the vehicle goes. */
 export interface OpenPoint {
@@ -108,6 +112,14 @@ export function openPoints(job: Job): OpenPoint[] {
             }),
           ]
         : [],
+    ),
+    ...(balanceSeen(job, 'after')?.balance.even === false
+      ? [point('uneven', 'balance', 'the bodies do not draw evenly', true, { stage: 'prove', spot: 'balance' })]
+      : []),
+    ...trimmedUnits(job).map(({ unit, turns }) =>
+      point('stop-gap', unit, `${unitName(job, unit)}: stop screw trimmed ${turnWords(turns)}, a stop-gap`, true, {
+        stage: 'rebuild',
+      }),
     ),
     ...(job.decision === null
       ? [point('nothing-decided', 'decision', 'nothing was decided', false, { stage: 'decide' })]

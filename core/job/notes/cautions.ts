@@ -1,3 +1,4 @@
+import { useOf } from '../../vehicle/index.ts';
 import type { Job } from '../job.ts';
 import type { Stage } from '../stages.ts';
 
@@ -60,6 +61,11 @@ export const CAUTIONS: readonly Caution[] = [
     text: 'An engine that starts by itself (hybrid, stop-start) is made safe by the maker’s way first; key out of its reach.',
     stages: ['strip'],
   },
+  {
+    id: 'propeller',
+    text: 'Propeller off or guarded, kill-cord on the wrist, nobody astern; water on before it turns.',
+    stages: [],
+  },
   { id: 'support', text: 'Never under a vehicle held by a jack alone.', stages: [] },
   {
     id: 'alloy',
@@ -69,6 +75,8 @@ export const CAUTIONS: readonly Caution[] = [
   { id: 'road', text: 'Road test only where lawful and safe, with the bonnet fully latched.', stages: [] },
 ];
 
+/** Stages at which an outboard is run. */
+const RUN_UP: ReadonlySet<Stage> = new Set<Stage>(['rebuild', 'relearn', 'prove']);
 /** Stages at which hands come near a plate. */
 const AT_THE_PLATE: ReadonlySet<Stage> = new Set<Stage>(['diagnose', 'inspect', 'clean']);
 
@@ -79,6 +87,7 @@ export function cautionsFor({ vehicle }: Pick<Job, 'vehicle'>, stage: Stage): re
     diesel || vehicle.throttle === 'electronic' || vehicle.units.some(({ kind }) => kind === 'throttle-actuator');
   return [
     ...(driven && AT_THE_PLATE.has(stage) ? ['plate'] : []),
+    ...(useOf(vehicle, null) === 'outboard' && RUN_UP.has(stage) ? ['propeller'] : []),
     ...(diesel && stage === 'clean' ? ['diesel-spray'] : []),
   ];
 }

@@ -24,9 +24,19 @@ export function contextFor(body: CommandBody): Context {
       vehicle:
         vehicle === 'boat'
           ? { ...SAMPLE_VEHICLE, id: 'boat', use: 'outboard' as const }
-          : vehicle === 'v'
-            ? SAMPLE_VEHICLE
-            : { ...SAMPLE_VEHICLE, id: vehicle },
+          : vehicle === 'bank'
+            ? {
+                ...SAMPLE_VEHICLE,
+                id: 'bank',
+                units: [1, 2].map((place) => ({
+                  ...SAMPLE_VEHICLE.units[0]!,
+                  id: `u${place}`,
+                  place: `cylinder ${place}`,
+                })),
+              }
+            : vehicle === 'v'
+              ? SAMPLE_VEHICLE
+              : { ...SAMPLE_VEHICLE, id: vehicle },
     }),
     ...(procedure && { procedure: { ...sample, version: procedure.version ?? sample.version } }),
     ...(wrenches && { wrenches: SAMPLE_CONTEXT.wrenches }),

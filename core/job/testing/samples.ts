@@ -1,5 +1,6 @@
 /** One good command of every kind with what it must lead to. Each subject holds its own. */
 import type { CommandType } from '../catalogue.ts';
+import { BALANCE_SAMPLES } from '../balance/samples.ts';
 import { CHOICE_SAMPLES } from '../choice/samples.ts';
 import { CLEANING_SAMPLES } from '../cleaning/samples.ts';
 import { COMPLAINT_SAMPLES } from '../complaint/samples.ts';
@@ -22,6 +23,7 @@ import { SEIZED_SAMPLES } from '../seized/samples.ts';
 import { START_SAMPLES } from '../start/samples.ts';
 import { TIMERS_SAMPLES } from '../timers/samples.ts';
 import { TORQUE_SAMPLES } from '../torque/samples.ts';
+import { TRIM_SAMPLES } from '../trim/samples.ts';
 import type { Sample } from './sample.ts';
 import { open } from './world.ts';
 
@@ -51,6 +53,8 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
   ...CUSTODY_SAMPLES,
   ...NOTES_SAMPLES,
   ...MISHAPS_SAMPLES,
+  ...BALANCE_SAMPLES,
+  ...TRIM_SAMPLES,
   ...ENTRIES_SAMPLES,
   redo: {
     after: [

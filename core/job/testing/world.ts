@@ -176,6 +176,11 @@ export const afloat: CommandBody & { readonly type: 'open-job' } = {
   ...open,
   data: { ...open.data, vehicleId: 'boat' },
 };
+/** Opens a job on a twin with a body for each cylinder. */
+export const openBank: CommandBody & { readonly type: 'open-job' } = {
+  ...open,
+  data: { ...open.data, vehicleId: 'bank' },
+};
 export const pin: CommandBody & { readonly type: 'pin-procedure' } = {
   type: 'pin-procedure',
   data: { procedureId: 'sample' },

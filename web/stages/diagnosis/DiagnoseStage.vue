@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import type { Sign } from '../../../core/diagnose/index.ts';
 import { isOrdinary } from '../../../core/job/index.ts';
 import SheetDialog from '../../parts/SheetDialog.vue';
+import BalancePanel from '../balance/BalancePanel.vue';
 import MeasureEntry from '../proof/MeasureEntry.vue';
 import KnowledgeMissing from './KnowledgeMissing.vue';
 import StageFrame from '../StageFrame.vue';
@@ -98,6 +99,7 @@ function pick(id: string): void {
     <FindingsList v-if="diagnosis" class="mt-7" :job="job" :diagnosis="diagnosis" :signs="signs" @again="pick" />
     <h3 class="mb-2 mt-8 text-sm font-bold">Measured before the work</h3>
     <MeasureEntry :job="job" when="before" />
+    <BalancePanel class="mt-6" :job="job" when="before" />
     <OwnCheck v-if="!closed" class="mt-6" />
 
     <template #why>

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { MEASURES, type MeasureKind, type ProofKind, PROOFS } from '../../../core/job/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { freshId, useJob } from '../../stores/job.ts';
+import BalancePanel from '../balance/BalancePanel.vue';
 import BeforeAfter from './BeforeAfter.vue';
 import CodesList from '../complaint/CodesList.vue';
 import MeasureEntry from './MeasureEntry.vue';
@@ -49,6 +50,8 @@ function addCode(): void {
     </div>
     <h3 id="measured" class="mb-2 mt-7 text-sm font-bold">Measured after the work</h3>
     <MeasureEntry :job="job" when="after" />
+
+    <BalancePanel class="mt-7" :job="job" when="after" />
 
     <h3 id="codes-after" class="mb-1 mt-7 text-sm font-bold">Codes read after</h3>
     <CodesList :job="job" when="after" />

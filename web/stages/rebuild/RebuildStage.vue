@@ -25,6 +25,7 @@ import AfterTests from './AfterTests.vue';
 import PiecesBlock from './PiecesBlock.vue';
 import SealRows from './SealRows.vue';
 import SensorBlock from './SensorBlock.vue';
+import TrimPanel from '../trim/TrimPanel.vue';
 import TurnsBlock from './TurnsBlock.vue';
 import UnitsDone from './UnitsDone.vue';
 import PutRight from '../entries/PutRight.vue';
@@ -157,6 +158,7 @@ const replaced = computed(() => job.value?.replaced.find((each) => each.unit ===
         :job="job"
         :unit="unit"
       />
+      <TrimPanel :key="`trim ${unit.id}`" :job="job" :unit="unit" />
       <AfterTests :key="`after ${unit.id}`" :job="job" :unit="unit" />
     </div>
     <h3 class="mt-8 border-t border-line pt-6 text-lg">Fitted from stock</h3>

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { computed, reactive, ref } from 'vue';
+import { type Balance } from '../../../core/balance/index.ts';
+import { balanceSeen, bankPlaces, GAUGE_UNITS, type Job } from '../../../core/job/index.ts';
+import { convert, FIELDS, format } from '../../../core/quantity/index.ts';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import FigureField from '../../parts/FigureField.vue';
+import { useOf } from '../../../core/vehicle/index.ts';
+import { freshId, useJob } from '../../stores/job.ts';
+import PutRight from '../entries/PutRight.vue';
+import { useForm } from '../useForm.ts';
+
+/** How evenly the bodies of a bank draw, before and after, and which screw to turn first. */
+const props = defineProps<{ job: Job; when: 'before' | 'after' }>();
+const form = useForm();
+const store = useJob();
+const places = computed(() => bankPlaces(props.job));
+/** Bodies of their own cylinders draw each for itself; two on one plenum do not. */
+const applies = computed(
+  () =>
+    places.value.length > 1 &&
+    (store.family?.layout === 'per-cylinder' || useOf(props.job.vehicle, store.family) === 'motorcycle'),
+);
+const unit = ref<(typeof GAUGE_UNITS)[number] | null>(props.job.balances.at(-1)?.unit ?? 'kPa');
+const reference = ref(props.job.balances.at(-1)?.reference ?? places.value[0] ?? '');
+const rpm = ref('');
+const texts = reactive<Record<string, string>>({});
+const seen = computed(() =>
+  (['before', 'after'] as const).flatMap((when) => {
+    const found = balanceSeen(props.job, when);
+    return found === null ? [] : [{ when, ...found }];
+  }),
+);
+const last = computed(() => seen.value.find(({ when }) => when === props.when) ?? null);
+const own = (kPa: number, gauge: (typeof GAUGE_UNITS)[number]): string =>
+  format({ value: Number(convert(kPa, 'kPa', gauge).toPrecision(3)), unit: gauge });
+function advice({ first }: Balance): string {
+  if (first === null) return 'Even enough: leave the screws.';
+  const way = first.turn === 'open' ? 'open it a little' : 'close it a little';
+  return `First the screw of ${first.place}: ${way}, then read all again.`;
+}
+/** Bars stand on the highest of what was read, so that the differences are seen. */
+const top = computed(() => Math.max(1, ...seen.value.flatMap(({ read }) => read.bodies.map(({ kPa }) => kPa))));
+const height = (kPa: number): string => `${Math.max(2, (kPa / top.value) * 100)}%`;
+function record(): void {
+  const sent = form.send('measure-balance', {
+    id: freshId(),
+    when: props.when,
+    reference: reference.value,
+    unit: unit.value ?? 'kPa',
+    bodies: places.value.map((place) => ({ place, text: texts[place] ?? '' })),
+    ...(rpm.value.trim() === '' ? {} : { rpmText: rpm.value }),
+  });
+  if (!sent) return;
+  for (const place of places.value) texts[place] = '';
+  rpm.value = '';
+}
+</script>
+
+<template>
+  <section v-if="applies" id="balance" aria-label="Balance">
+    <h3 class="text-lg">Balance of the bodies</h3>
+    <p class="text-note text-soft">
+      Suction below the outside air at each body, warm, at idle, the same gauge for all.
+    </p>
+    <div v-if="seen.length > 0" class="mt-3 flex flex-wrap gap-x-10 gap-y-4">
+      <figure v-for="{ when, read, balance } in seen" :key="when" class="min-w-56">
+        <div
+          class="relative flex h-28 items-end gap-3 border-b-2 border-line"
+          role="img"
+          :aria-label="`${when}: ${read.bodies.map(({ place, typed }) => `${place} ${typed}`).join(', ')} ${read.unit}`"
+        >
+          <div v-for="each in read.bodies" :key="each.place" class="flex h-full w-14 flex-col justify-end text-center">
+            <span class="figure text-sm">{{ each.typed }}</span>
+            <span
+              class="mt-0.5 border-2"
+              :class="when === 'before' ? 'border-dashed border-oxide' : 'border-bottle bg-bottle'"
+              :style="{ height: height(each.kPa) }"
+            />
+          </div>
+        </div>
+        <div class="flex gap-3 text-center text-sm text-soft" aria-hidden="true">
+          <span v-for="each in read.bodies" :key="each.place" class="w-14 leading-tight">{{ each.place }}</span>
+        </div>
+        <figcaption class="mt-1 text-note">
+          <b>{{ when === 'before' ? 'Before' : 'After' }}</b>, {{ read.unit }}: spread
+          <b :class="balance.even ? 'text-moss' : 'text-oxide'"
+            >{{ own(balance.spreadKPa, read.unit) }}, {{ balance.even ? 'even' : 'uneven' }}</b
+          ><PutRight :job="job" kind="balance-measured" :holds="{ id: read.id }" :what="`balance ${when}`" />
+        </figcaption>
+      </figure>
+    </div>
+    <p v-if="last" class="mt-2 font-semibold" :class="last.balance.even ? 'text-moss' : 'text-brass'" role="status">
+      {{ advice(last.balance) }}
+    </p>
+    <form v-if="job.status === 'open'" class="mt-3 grid gap-3" @submit.prevent="record">
+      <ChoiceRow v-model="unit" label="The gauge shows" :options="GAUGE_UNITS.map((id) => ({ id, name: id }))" />
+      <div class="flex flex-wrap items-start gap-3">
+        <FigureField
+          v-for="(place, index) in places"
+          :key="place"
+          v-model="texts[place]!"
+          class="w-28"
+          :label="place"
+          :field="{ ...FIELDS.manifoldPressure, assume: unit ?? 'kPa' }"
+          :error="form.error(`bodies.${index}`)"
+        />
+        <FigureField
+          v-model="rpm"
+          class="w-28"
+          label="At, rpm"
+          :field="FIELDS.idleSpeed"
+          :error="form.error('rpmText')"
+        />
+        <label>
+          <span class="mb-1 block text-sm font-semibold">Without a screw</span>
+          <select v-model="reference" class="input">
+            <option v-for="place in places" :key="place" :value="place">{{ place }}</option>
+          </select>
+        </label>
+        <button type="submit" class="quiet mt-6">Record {{ when }}</button>
+      </div>
+      <p v-if="form.error('reference')" class="text-sm font-semibold text-alarm">{{ form.error('reference') }}</p>
+    </form>
+  </section>
+</template>
