@@ -261,7 +261,8 @@ describe('cleaning a unit', () => {
     expect(refusal(job(), run('cable', 'brake-cleaner'))).toMatchObject({ code: 'against-advice' });
   });
   it('counts what was done since it came off last; before that is before that', () => {
-    const pass = (id: string, kind: string) => of('do-pass', { id, kind, unit: 'throttle-body' });
+    const pass = (id: string, kind: CommandData['do-pass']['kind']) =>
+      of('do-pass', { id, kind, unit: 'throttle-body' });
     const twice = job(pin, pass('a', 'protect'), pass('b', 'wet'), off('body'), pass('c', 'protect'));
     expect(passesOf(twice, 'throttle-body')).toEqual(['protect']);
     expect(passesNow(twice, 'throttle-body').before.map(({ id }) => id)).toEqual(['a', 'b']);

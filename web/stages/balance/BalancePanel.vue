@@ -39,9 +39,20 @@ function advice({ first }: Balance): string {
   const way = first.turn === 'open' ? 'open it a little' : 'close it a little';
   return `First the screw of ${first.place}: ${way}, then read all again.`;
 }
-/** Bars stand on the highest of what was read, so that the differences are seen. */
-const top = computed(() => Math.max(1, ...seen.value.flatMap(({ read }) => read.bodies.map(({ kPa }) => kPa))));
-const height = (kPa: number): string => `${Math.max(2, (kPa / top.value) * 100)}%`;
+/** Half of the drawing, kPa: what is farthest off its mean, or the band, on one scale for before and after. */
+const reach = computed(
+  () =>
+    1.15 *
+    Math.max(
+      ...seen.value.flatMap(({ read, balance }) => [
+        read.evenKPa / 2,
+        ...read.bodies.map(({ kPa }) => Math.abs(kPa - balance.meanKPa)),
+      ]),
+      0.5,
+    ),
+);
+const HALF = 52;
+const drawn = (kPa: number): number => (kPa / reach.value) * HALF;
 function record(): void {
   const sent = form.send('measure-balance', {
     id: freshId(),
@@ -64,29 +75,45 @@ function record(): void {
       Suction below the outside air at each body, warm, at idle, the same gauge for all.
     </p>
     <div v-if="seen.length > 0" class="mt-3 flex flex-wrap gap-x-10 gap-y-4">
-      <figure v-for="{ when, read, balance } in seen" :key="when" class="min-w-56">
-        <div
-          class="relative flex h-28 items-end gap-3 border-b-2 border-line"
+      <figure v-for="{ when: moment, read, balance } in seen" :key="moment" class="max-w-80 min-w-56">
+        <svg
+          :width="read.bodies.length * 68 + 8"
+          :height="HALF * 2 + 40"
           role="img"
-          :aria-label="`${when}: ${read.bodies.map(({ place, typed }) => `${place} ${typed}`).join(', ')} ${read.unit}`"
+          :aria-label="`${moment}: ${read.bodies.map(({ place, typed }) => `${place} ${typed}`).join(', ')} ${read.unit}`"
         >
-          <div v-for="each in read.bodies" :key="each.place" class="flex h-full w-14 flex-col justify-end text-center">
-            <span class="figure text-sm">{{ each.typed }}</span>
-            <span
-              class="mt-0.5 border-2"
-              :class="when === 'before' ? 'border-dashed border-oxide' : 'border-bottle bg-bottle'"
-              :style="{ height: height(each.kPa) }"
+          <rect
+            x="0"
+            :width="read.bodies.length * 68 + 8"
+            :y="HALF - drawn(read.evenKPa / 2)"
+            :height="2 * drawn(read.evenKPa / 2)"
+            class="fill-band"
+          />
+          <line x1="0" :x2="read.bodies.length * 68 + 8" :y1="HALF" :y2="HALF" class="stroke-line" stroke-width="2" />
+          <g v-for="(each, index) in read.bodies" :key="each.place">
+            <line
+              :x1="index * 68 + 38"
+              :x2="index * 68 + 38"
+              :y1="HALF"
+              :y2="HALF - drawn(each.kPa - balance.meanKPa)"
+              stroke-width="14"
+              :stroke-dasharray="moment === 'before' ? '4 3' : ''"
+              :class="moment === 'before' ? 'stroke-oxide' : 'stroke-bottle'"
             />
-          </div>
-        </div>
-        <div class="flex gap-3 text-center text-sm text-soft" aria-hidden="true">
-          <span v-for="each in read.bodies" :key="each.place" class="w-14 leading-tight">{{ each.place }}</span>
-        </div>
+            <text :x="index * 68 + 38" :y="HALF * 2 + 14" text-anchor="middle" class="figure fill-ink text-sm">
+              {{ each.typed }}
+            </text>
+            <text :x="index * 68 + 38" :y="HALF * 2 + 32" text-anchor="middle" class="fill-soft text-xs">
+              {{ each.place }}
+            </text>
+          </g>
+        </svg>
         <figcaption class="mt-1 text-note">
-          <b>{{ when === 'before' ? 'Before' : 'After' }}</b>, {{ read.unit }}: spread
+          <b>{{ moment === 'before' ? 'Before' : 'After' }}</b>, {{ read.unit }}: spread
           <b :class="balance.even ? 'text-moss' : 'text-oxide'"
             >{{ own(balance.spreadKPa, read.unit) }}, {{ balance.even ? 'even' : 'uneven' }}</b
-          ><PutRight :job="job" kind="balance-measured" :holds="{ id: read.id }" :what="`balance ${when}`" />
+          >, within the band it is even {{ ' '
+          }}<PutRight :job="job" kind="balance-measured" :holds="{ id: read.id }" :what="`balance ${moment}`" />
         </figcaption>
       </figure>
     </div>

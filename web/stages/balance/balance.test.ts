@@ -45,7 +45,7 @@ describe('a trim trial', () => {
     const shown = showJob([afloat]);
     const unit = { ...jobUnits(shown.job(), null)[0]!, form: 'plastic' as const };
     const wrapper = mount(TrimPanel, { props: { job: shown.job(), unit }, global });
-    await wrapper.find(field(wrapper, 'Turns from found')).setValue('½');
+    await wrapper.find(field(wrapper, 'Turns, out +')).setValue('½');
     await wrapper.find(field(wrapper, 'Idle, rpm')).setValue('1250');
     await wrapper.find('form').trigger('submit');
     expect(read(wrapper)).toContain('never runs without cooling water');

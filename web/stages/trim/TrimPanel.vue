@@ -53,7 +53,8 @@ function giveWater(): void {
   <section v-if="applies" aria-label="Trim trial">
     <h3 class="text-lg">Trim trial of the stop screw</h3>
     <p class="max-w-prose text-note text-soft">
-      A stop-gap on a warped body, turn by turn. A new body comes with its own factory setting: leave that as it is.
+      A stop-gap on a warped body, turn by turn. Turns count from where it was found. A new body comes with its own
+      factory setting: leave that as it is.
       <template v-if="windows.length > 0">Its window: {{ windows.join(', ') }}.</template>
     </p>
     <ol v-if="mine.length > 0" class="rows mt-2 border-y border-line">
@@ -79,7 +80,7 @@ function giveWater(): void {
         <FigureField
           v-model="turns"
           class="w-36"
-          label="Turns from found, out +"
+          label="Turns, out +"
           placeholder="½"
           :field="FIELDS.turnsOfScrew"
           :error="form.error('turnsText')"
