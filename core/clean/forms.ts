@@ -12,9 +12,33 @@ export const UNIT_FORMS = {
   'duty-valve': 'duty valve',
   'wax-valve': 'fast-idle wax',
   actuator: 'actuator with gears',
+  injector: 'injector',
+  'fast-idle': 'fast-idle part',
+  breather: 'breather valve',
+  hose: 'hose',
+  'air-meter': 'air meter',
+  'air-box': 'air box',
+  passage: 'air or recirculation passage',
+  seat: 'seat or joint',
 } as const;
 /** The id of a form. */
 export type UnitForm = keyof typeof UNIT_FORMS;
+
+/** What else comes off and is cleaned, and is no unit of its own in a vehicle’s file. */
+export const PART_FORMS = [
+  'injector',
+  'fast-idle',
+  'breather',
+  'hose',
+  'air-meter',
+  'air-box',
+  'passage',
+  'seat',
+] as const satisfies readonly UnitForm[];
+/** The form of a part. */
+export type PartForm = (typeof PART_FORMS)[number];
+/** Whether a form is a part, and not a unit. */
+export const isPart = (form: UnitForm): form is PartForm => (PART_FORMS as readonly UnitForm[]).includes(form);
 
 /** Whether a form is a body with a plate, and not a valve or an actuator. */
 export const isBody = (form: UnitForm): boolean =>
@@ -32,6 +56,14 @@ export const FORM_SURFACES: Readonly<Record<UnitForm, readonly Surface[]>> = {
   'duty-valve': ['bare-aluminium', 'motor-gears', 'nbr', 'gasket-face'],
   'wax-valve': ['bare-aluminium', 'nbr', 'gasket-face'],
   actuator: ['anodised-aluminium', 'motor-gears', 'position-sensor', 'nbr', 'gasket-face'],
+  injector: ['zinc-steel', 'pa66', 'fkm', 'motor-gears'],
+  'fast-idle': ['bare-aluminium', 'brass-plate', 'nbr', 'gasket-face'],
+  breather: ['pa66', 'nbr', 'silicone-rubber'],
+  hose: ['nbr', 'epdm'],
+  'air-meter': ['hot-film', 'pa66'],
+  'air-box': ['pa66', 'epdm'],
+  passage: ['bare-aluminium', 'zinc-steel', 'gasket-face'],
+  seat: ['bare-aluminium', 'brass-plate', 'gasket-face'],
 };
 
 /** What is covered before anything wet comes near, with what. */
@@ -99,6 +131,23 @@ export const MASKS: Readonly<Record<UnitForm, readonly Mask[]>> = {
   'duty-valve': [PLUG, MOTOR, RINGS],
   'wax-valve': [{ ...RINGS }, { what: 'Wax element', with: 'kept below 60 °C', why: 'it loses its stroke', keeps: [] }],
   actuator: [PLUG, MOTOR_ON, SENSOR],
+  injector: [
+    PLUG,
+    MOTOR,
+    RINGS,
+    { what: 'Tip and screen', with: 'kept downwards, never poked', why: 'a scratch spoils its spray', keeps: [] },
+  ],
+  'fast-idle': [RINGS, { what: 'Wax element', with: 'kept below 60 °C', why: 'it loses its stroke', keeps: [] }],
+  breather: [{ what: 'Diaphragm', with: 'not bent, not oiled', why: 'it tears where it was stretched', keeps: [] }],
+  hose: [{ what: 'Its way round', with: 'a mark on both ends', why: 'it goes back as it lay', keeps: [] }],
+  'air-meter': [{ what: 'Film and mesh', with: 'nothing touches them', why: 'a breath too much breaks it', keeps: [] }],
+  'air-box': [
+    { what: 'Clean side', with: 'filter out, outlet plugged', why: 'what falls in is breathed in', keeps: [] },
+  ],
+  passage: [
+    { what: 'What lies behind', with: 'a rag with a tail, counted in', why: 'it goes into the engine', keeps: [] },
+  ],
+  seat: [{ what: 'The hole', with: 'a rag with a tail, counted in', why: 'what is scraped falls in', keeps: [] }],
 };
 
 /** What covering a form keeps dry under a spray. */
@@ -113,6 +162,14 @@ export const COVERED: Readonly<Record<UnitForm, ReadonlySet<Surface>>> = {
   'duty-valve': kept('duty-valve'),
   'wax-valve': kept('wax-valve'),
   actuator: kept('actuator'),
+  injector: kept('injector'),
+  'fast-idle': kept('fast-idle'),
+  breather: kept('breather'),
+  hose: kept('hose'),
+  'air-meter': kept('air-meter'),
+  'air-box': kept('air-box'),
+  passage: kept('passage'),
+  seat: kept('seat'),
 };
 function kept(form: UnitForm): ReadonlySet<Surface> {
   return new Set(MASKS[form].flatMap(({ keeps }) => keeps));

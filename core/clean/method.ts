@@ -1,7 +1,7 @@
 import type { HouseRules } from '../house/index.ts';
 import { BATH_MINUTES } from './advise.ts';
 import { againstAdvice } from './gate.ts';
-import { FORM_SURFACES, isBody, type Mask, MASKS, type UnitForm } from './forms.ts';
+import { FORM_SURFACES, isBody, isPart, type Mask, MASKS, type PartForm, type UnitForm } from './forms.ts';
 import { PASS_KINDS, type PassKind, type Rounds } from './passes.ts';
 import { SURFACES, type Method, type Substance } from './substances.ts';
 
@@ -110,6 +110,7 @@ export function methodFor(
   const protect = pass('protect', masks.map(({ what, with: cover }) => `${what.toLowerCase()}: ${cover}`).join('; '));
   const dry = pass('dry', 'wet grease and wet pins are the next fault', { minutes: 10 });
   if (form === 'electronic' || form === 'actuator') return nearlyDry(form, protect, dry, masks);
+  if (isPart(form) && WASHED[form] !== undefined) return washed(WASHED[form], protect, dry, masks);
   const bare = FORM_SURFACES[form][0] === 'bare-aluminium';
   if (rules.substance === 'bath' && bare && isBody(form)) {
     if (findings.fullyStripped && BATHED.has(form)) return bath(protect, dry, masks, said);
@@ -137,6 +138,82 @@ export function methodFor(
     masks,
     said,
   );
+}
+
+/** Parts that are not gone over in wet rounds: with what, how, and what follows. */
+interface Washed {
+  readonly substance: Substance;
+  readonly first: PassKind;
+  readonly how: Method;
+  readonly minutes?: number;
+  readonly then: readonly PassKind[];
+  readonly words: string;
+  readonly why: string;
+}
+const WASHED: Readonly<Partial<Record<PartForm, Washed>>> = {
+  injector: {
+    substance: 'injector-cleaner',
+    first: 'soak',
+    how: 'soak',
+    minutes: 20,
+    then: ['wipe'],
+    words: 'Outside only: soaked at the tip, wiped. What sits inside wants a bench that pulses it.',
+    why: 'lacquer at the tip spoils the spray',
+  },
+  breather: {
+    substance: 'isopropyl',
+    first: 'wipe',
+    how: 'wipe',
+    then: [],
+    words: 'Wiped, shaken, looked through. It must rattle free; what sticks is renewed.',
+    why: 'oil mist glues it',
+  },
+  hose: {
+    substance: 'alkaline-detergent',
+    first: 'wipe',
+    how: 'wipe',
+    then: ['rinse'],
+    words: 'Washed, rinsed, hung to dry. Soft, cracked or oil-swollen ones are renewed.',
+    why: 'oil softens it from inside',
+  },
+  'air-meter': {
+    substance: 'air-mass-cleaner',
+    first: 'wet',
+    how: 'spray',
+    then: [],
+    words: 'Sprayed from a hand’s width with its own cleaner, nothing else, nothing touched.',
+    why: 'dust and oil on the film shift its reading',
+  },
+  'air-box': {
+    substance: 'alkaline-detergent',
+    first: 'wipe',
+    how: 'wipe',
+    then: ['rinse'],
+    words: 'Washed out, rinsed, dry before the filter goes in.',
+    why: 'what lies there is breathed in next',
+  },
+};
+function washed(
+  { substance, first, how, minutes, then, words, why }: Washed,
+  protect: MethodPass,
+  dry: MethodPass,
+  masks: readonly Mask[],
+): CleaningMethod {
+  return {
+    masks,
+    passes: [
+      protect,
+      pass(first, why, { substance, how, minutes: minutes ?? null }),
+      ...then.map((kind) => pass(kind, kind === 'rinse' ? 'with clean water, twice' : 'until the cloth stays clean')),
+      { ...dry, why: 'nothing wet goes back' },
+    ],
+    rounds: {
+      round: [first, ...then.filter((kind) => kind !== 'rinse')],
+      end: [...then.filter((kind) => kind === 'rinse'), 'dry'],
+    },
+    words,
+    rule: '',
+  };
 }
 
 function nearlyDry(form: UnitForm, protect: MethodPass, dry: MethodPass, masks: readonly Mask[]): CleaningMethod {
@@ -186,7 +263,7 @@ function wet(
   masks: readonly Mask[],
   said: SoakFigures,
 ): CleaningMethod {
-  const scrape = form === 'diesel-flap' && rules.tool === 'scraper' && grade === 4;
+  const scrape = (form === 'diesel-flap' || form === 'passage') && rules.tool === 'scraper' && grade === 4;
   const tool = scrape
     ? pass('scrape', 'heavy coke on bare metal; the house allows it', { substance, how: 'brush' })
     : pass('brush', 'soft: metal marks the bore', { substance, how: 'brush' });

@@ -1,4 +1,4 @@
-import { isBody, UNIT_FORMS, type UnitForm } from '../clean/index.ts';
+import { isBody, isPart, PART_FORMS, UNIT_FORMS, type UnitForm } from '../clean/index.ts';
 import type { InspectPoint, PointEntry, PointOutcome, PointVerdict } from './types.ts';
 
 /** Deposit grades in words, as drawn on our own scale. */
@@ -12,7 +12,9 @@ export const GRADE_LOOKS = [
   'Thick and hard; the plate does not close on its stop.',
 ] as const;
 
-const all = Object.keys(UNIT_FORMS) as UnitForm[];
+/** Units; parts have a walk of their own. */
+const all = (Object.keys(UNIT_FORMS) as UnitForm[]).filter((form) => !isPart(form));
+const PARTS: readonly UnitForm[] = PART_FORMS;
 const BODIES = all.filter(isBody);
 const VALVES: readonly UnitForm[] = ['rotary-valve', 'stepper-valve', 'duty-valve', 'wax-valve', 'actuator'];
 const CABLED: readonly UnitForm[] = ['cable', 'bank', 'plastic'];
@@ -225,7 +227,7 @@ export const POINTS: readonly InspectPoint[] = [
   point(
     'gasket-height',
     'Gasket height against new',
-    all,
+    [...all, 'seat', 'passage'],
     { kind: 'against-new', unit: 'mm', low: 0.05, high: 20 },
     ['Calliper on the bead: the old one, then a new one.', 'A crushed bead no longer pushes back', 'Renew it.'],
     { limit: { low: 80, high: null, unit: '%' }, cure: 'renew' },
@@ -233,7 +235,7 @@ export const POINTS: readonly InspectPoint[] = [
   point(
     'ring',
     'O-ring hardness',
-    all,
+    [...all, 'injector', 'fast-idle'],
     figure('Shore A', 10, 100),
     [
       'Durometer, or a nail beside a new one: each ring by name.',
@@ -250,7 +252,7 @@ export const POINTS: readonly InspectPoint[] = [
   point(
     'ring-look',
     'O-ring, cracks',
-    all,
+    [...all, 'injector', 'fast-idle'],
     choice(
       answer('round', 'Round and whole', 'good'),
       answer('flat', 'Flattened', 'watch', 'renew'),
@@ -298,7 +300,7 @@ export const POINTS: readonly InspectPoint[] = [
   point(
     'leak',
     'Leak test',
-    all,
+    [...all, 'injector', 'hose', 'breather'],
     choice(
       answer('tight', 'Tight', 'good'),
       answer('weeps', 'Weeps', 'watch', 'renew'),
@@ -323,14 +325,72 @@ export const POINTS: readonly InspectPoint[] = [
     ],
     { limit: null },
   ),
+  grade('part-deposit', 'Deposit on it', PARTS, 'Under the lamp, on the side that the air or the mist comes from.'),
+  point(
+    'part-whole',
+    'Whole',
+    PARTS,
+    choice(
+      answer('whole', 'Whole', 'good'),
+      answer('worn', 'Hard, swollen or worn', 'watch', 'renew'),
+      answer('broken', 'Cracked, torn or broken', 'bad', 'renew'),
+    ),
+    ['Bend it, press it, look along its edges.', 'A crack lets air by that nobody measured', 'Renew it.'],
+    { again: true },
+  ),
+  point(
+    'part-clear',
+    'Its way is clear',
+    PARTS,
+    choice(
+      answer('clear', 'Clear', 'good'),
+      answer('narrow', 'Narrowed', 'watch', 'clean'),
+      answer('shut', 'Shut', 'bad', 'clean'),
+    ),
+    ['Look or blow through it, never with the mouth.', 'What is narrow starves or floods', 'Clean it, and look again.'],
+    { again: true },
+  ),
+  point(
+    'part-moves',
+    'What moves in it moves',
+    PARTS,
+    choice(
+      answer('free', 'Moves or rattles freely', 'good'),
+      answer('stiff', 'Stiff', 'watch', 'clean'),
+      answer('stuck', 'Stuck', 'bad', 'replace'),
+      answer('nothing', 'Nothing in it moves', 'noted'),
+    ),
+    [
+      'Shake it, press it with a finger.',
+      'A valve that sticks is a leak or a plug',
+      'Clean it; what still sticks is renewed.',
+    ],
+    { again: true },
+  ),
+  point(
+    'part-face',
+    'Where it seals',
+    PARTS,
+    choice(
+      answer('clean', 'Clean and flat', 'good'),
+      answer('rests', 'Old gasket on it', 'watch', 'clean'),
+      answer('marked', 'Scratched or pitted', 'bad', 'replace'),
+    ),
+    [
+      'A straight edge and a lamp behind it.',
+      'A face that is marked leaks round a new gasket',
+      'Plastic first; a mark is dressed or the part renewed.',
+    ],
+    { again: true },
+  ),
 ];
 
 /** The walk for a form. */
 export const pointsFor = (form: UnitForm): readonly InspectPoint[] =>
   POINTS.filter(({ forms }) => forms.includes(form));
-/** Where a round of cleaning is judged: in a valve's port, or at the edge that the plate closes on. */
-export const cleaningPoint = (form: UnitForm): 'valve-deposit' | 'deposit-edge' =>
-  VALVES.includes(form) ? 'valve-deposit' : 'deposit-edge';
+/** Where a round of cleaning is judged: in a valve's port, at the edge that the plate closes on, or on a part. */
+export const cleaningPoint = (form: UnitForm): 'valve-deposit' | 'deposit-edge' | 'part-deposit' =>
+  isPart(form) ? 'part-deposit' : VALVES.includes(form) ? 'valve-deposit' : 'deposit-edge';
 
 /** The name of a point; `gasket` was one before each ring was judged. */
 export const pointName = (id: string): string => pointOf(id)?.name ?? (id === 'gasket' ? 'Gasket and O-ring' : id);

@@ -1,4 +1,4 @@
-import { isBody, UNIT_FORMS, type UnitForm } from '../clean/index.ts';
+import { isBody, isPart, PART_FORMS, UNIT_FORMS, type UnitForm } from '../clean/index.ts';
 import type { PointResult } from './types.ts';
 
 /** The finding of the knowledge that a judged point stands for. */
@@ -39,7 +39,12 @@ interface Row {
 
 const ALL = Object.keys(UNIT_FORMS) as UnitForm[];
 const BODIES = ALL.filter(isBody);
-const VALVES = ALL.filter((form) => !isBody(form));
+const VALVES = ALL.filter((form) => !isBody(form) && !isPart(form));
+/** Parts are no unit: what is found on them is the part’s own. */
+const PART_ROW: Row = {
+  forms: PART_FORMS,
+  speaks: { by: 'nothing', why: 'it is a part beside the throttle: it says nothing of the throttle itself' },
+};
 const row = (forms: readonly UnitForm[], speaks: Speaks): Row => ({ forms, speaks });
 const everywhere = (speaks: Speaks): readonly Row[] => [row(ALL, speaks)];
 const nothing = (why: string): Speaks => ({ by: 'nothing', why });
@@ -64,14 +69,17 @@ export const SPEAKS: Readonly<Record<string, readonly Row[]>> = {
   'gasket-height': [
     row(BODIES, { by: 'verdict', sign: 'gasket-look', good: 'good', bad: 'crushed' }),
     row(VALVES, { by: 'verdict', sign: 'valve-ring', good: 'good', bad: 'hard' }),
+    PART_ROW,
   ],
   ring: [
     row(BODIES, { by: 'verdict', sign: 'seal-look', good: 'good', bad: 'hard' }),
     row(VALVES, { by: 'verdict', sign: 'valve-ring', good: 'good', bad: 'hard' }),
+    PART_ROW,
   ],
   'ring-look': [
     row(BODIES, { by: 'answer', sign: 'seal-look', to: { round: 'good', cracked: 'hard' } }),
     row(VALVES, { by: 'answer', sign: 'valve-ring', to: { round: 'good', flat: 'hard', cracked: 'hard' } }),
+    PART_ROW,
   ],
   'valve-free': everywhere({ by: 'answer', sign: 'valve-turns', to: { free: 'free', stiff: 'stiff', stuck: 'stuck' } }),
   'valve-travel': everywhere({ by: 'verdict', sign: 'valve-turns', good: 'free', bad: 'stiff' }),
@@ -79,6 +87,11 @@ export const SPEAKS: Readonly<Record<string, readonly Row[]>> = {
     row(VALVES, { by: 'judge', sign: 'coil-ohms' }),
     row(BODIES, { by: 'verdict', sign: 'motor-test', good: 'right', bad: 'weak' }),
   ],
+  'part-deposit': [PART_ROW],
+  'part-whole': [PART_ROW],
+  'part-clear': [PART_ROW],
+  'part-moves': [PART_ROW],
+  'part-face': [PART_ROW],
   leak: everywhere(nothing('made on the bench after the work: what leaks there is put right there')),
   port: everywhere(nothing('a measure to be compared with what the computer expects: the variant says it')),
 };

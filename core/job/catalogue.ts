@@ -17,6 +17,7 @@ import { ITEMS } from './items/subject.ts';
 import { MISHAPS_SUBJECT } from './mishaps/subject.ts';
 import { NEEDS } from './needs/subject.ts';
 import { NOTES } from './notes/subject.ts';
+import { PARTS } from './parts/subject.ts';
 import { PICTURES } from './pictures/subject.ts';
 import { PROCEDURE } from './procedure/subject.ts';
 import { PROOF } from './proof/subject.ts';
@@ -52,6 +53,7 @@ const SUBJECTS = [
   CUSTODY,
   NOTES,
   MISHAPS_SUBJECT,
+  PARTS,
   BALANCE,
   TRIM,
   ENTRIES,

@@ -86,7 +86,7 @@ export { jobObjections, judgedFindings } from './inspection/objections.ts';
 export { droppedUnseen } from './inspection/dropping.ts';
 export type { UnitDropped } from './inspection/dropping.ts';
 export type { Finding, JudgedFinding } from './inspection/state.ts';
-export { formOf, jobUnits, lightEven, unitName, worstGrade } from './inspection/units.ts';
+export { formOf, isVehicleUnit, jobUnits, lightEven, unitName, worstGrade } from './inspection/units.ts';
 export type { JobUnit } from './inspection/units.ts';
 export { FLAG_NEEDS, FLAGS } from './items/flagKinds.ts';
 export type { Flag, FlagNeed } from './items/flagKinds.ts';

@@ -12,6 +12,7 @@ import { FRESH_ITEMS, type ItemsState } from './items/state.ts';
 import { FRESH_MISHAPS, type MishapsState } from './mishaps/state.ts';
 import { FRESH_NEEDS, type NeedsState } from './needs/state.ts';
 import { FRESH_NOTES, type NotesState } from './notes/state.ts';
+import { FRESH_PARTS, type PartsState } from './parts/state.ts';
 import { FRESH_PICTURES, type PicturesState } from './pictures/state.ts';
 import { FRESH_PROCEDURE, type ProcedureState } from './procedure/state.ts';
 import { FRESH_PROOF, type ProofState } from './proof/state.ts';
@@ -47,6 +48,7 @@ export interface Job
     CustodyState,
     NotesState,
     MishapsState,
+    PartsState,
     BalanceState,
     TrimState,
     EntriesState {
@@ -103,6 +105,7 @@ export const freshJob = (id: string, opened: Opened, stamp: Stamp, seq: number):
   ...FRESH_CUSTODY,
   ...FRESH_NOTES,
   ...FRESH_MISHAPS,
+  ...FRESH_PARTS,
   ...FRESH_BALANCE,
   ...FRESH_TRIM,
   ...FRESH_ENTRIES,

@@ -16,6 +16,7 @@ import type { Job } from './job.ts';
 import { mishapRows } from './mishaps/sheet.ts';
 import { partRows } from './needs/sheet.ts';
 import { CAUTION_CLOSE } from './notes/cautions.ts';
+import { partOnBenchRows } from './parts/sheet.ts';
 import { procedureRows } from './procedure/sheet.ts';
 import { proofRows } from './proof/sheet.ts';
 import { replacedRows, sealRows, settingRows, unitRows } from './rebuild/sheet.ts';
@@ -49,7 +50,13 @@ const SECTIONS: Readonly<Record<Exclude<SheetTitle, 'identity'>, Section>> = {
     empty: 'Nothing was used.',
   },
   'On the bench': {
-    rows: (job, say) => [...replacedRows(job, say), ...seizedRows(job), ...settingRows(job), ...trimRows(job)],
+    rows: (job, say) => [
+      ...replacedRows(job, say),
+      ...seizedRows(job),
+      ...settingRows(job),
+      ...trimRows(job),
+      ...partOnBenchRows(job),
+    ],
     empty: 'Nothing was seized, set or replaced.',
   },
   Waste: { rows: wasteRows, empty: 'No waste to speak of.' },

@@ -53,6 +53,11 @@ export const UNIT_KINDS = {
 /** A key of {@link UNIT_KINDS}. */
 export type UnitObjectKind = keyof typeof UNIT_KINDS;
 
+/** What lies on a bench: units, and parts that are no unit of a vehicle’s file. */
+export const BENCH_KINDS = { ...UNIT_KINDS, part: 'Part' } as const;
+/** A key of {@link BENCH_KINDS}. */
+export type BenchKind = keyof typeof BENCH_KINDS;
+
 /** A type of unit that an engine family takes. */
 export interface UnitType {
   readonly id: string;
@@ -113,5 +118,5 @@ export const hasIdleValve = (vehicle: Pick<Vehicle, 'idleValve'>, family: Engine
   (family?.unitTypes.some(({ kind }) => kind === 'idle-actuator') ?? false);
 
 /** The type of unit that a family takes of a kind, or null. */
-export const unitTypeOf = (family: EngineFamily | null, kind: UnitObjectKind): UnitType | null =>
+export const unitTypeOf = (family: EngineFamily | null, kind: BenchKind): UnitType | null =>
   family?.unitTypes.find((type) => type.kind === kind) ?? null;

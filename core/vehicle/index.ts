@@ -1,8 +1,17 @@
 export { baseCode, codesIn, dtcFromBytes, dtcToBytes, failureTypeOf, parseDtc } from './dtc.ts';
 export type { Dtc, DtcResult } from './dtc.ts';
 export { DTC_MEANINGS, FAILURE_TYPES } from './dtcMeanings.ts';
-export { FAMILY_FIGURES, FIGURE_FIELDS, figuresOf, groupOf, hasIdleValve, UNIT_KINDS, unitTypeOf } from './family.ts';
-export type { EngineFamily, FigureName, UnitObjectKind, UnitType } from './family.ts';
+export {
+  BENCH_KINDS,
+  FAMILY_FIGURES,
+  FIGURE_FIELDS,
+  figuresOf,
+  groupOf,
+  hasIdleValve,
+  UNIT_KINDS,
+  unitTypeOf,
+} from './family.ts';
+export type { EngineFamily, FigureName, BenchKind, UnitObjectKind, UnitType } from './family.ts';
 export { checkReading, countsHours, METER_FIELDS, readMeter } from './odometer.ts';
 export type { MeterProblem, MeterReading, MeterUnit } from './odometer.ts';
 export { engineLine, isLooseUnit, sourceWords, useOf, VEHICLE_USES, vehicleName } from './types.ts';

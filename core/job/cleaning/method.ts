@@ -53,7 +53,10 @@ export function wantsGrade(job: Job, unit: JobUnit, method: CleaningMethod): boo
 }
 
 /** The point that says whether another round is due: on the vehicle only the front is seen. */
-export const gradedAt = (job: Job, { id, form }: JobUnit): 'valve-deposit' | 'deposit-edge' | 'deposit-front' =>
+export const gradedAt = (
+  job: Job,
+  { id, form }: JobUnit,
+): 'valve-deposit' | 'deposit-edge' | 'part-deposit' | 'deposit-front' =>
   isInPlace(job, id) && isBody(form) ? 'deposit-front' : cleaningPoint(form);
 
 /** Whether a unit looks clean enough at the last look. */

@@ -1,6 +1,6 @@
 import type { PassKind, UnitState } from '../../clean/index.ts';
 import { itemOfUnit } from '../items/units.ts';
-import { jobUnits } from '../inspection/units.ts';
+import { isVehicleUnit, jobUnits } from '../inspection/units.ts';
 import type { Job } from '../job.ts';
 import type { CleanPass } from './state.ts';
 
@@ -23,6 +23,8 @@ const itemOf = (job: Job, unitId: string) => {
 
 /** Whether a unit is cleaned where it sits: that was decided, and it has not come off. */
 export function isInPlace(job: Job, unitId: string): boolean {
+  // A part that was laid out is on the bench.
+  if (jobUnits(job, null).some((unit) => unit.id === unitId && !isVehicleUnit(unit))) return false;
   const item = itemOf(job, unitId);
   return job.decision?.choice === 'clean-in-place' && (item === undefined || item.state === 'on');
 }

@@ -11,7 +11,7 @@ import {
   understand,
 } from '../../diagnose/index.ts';
 import { type EngineFamily, figuresOf, groupOf, hasIdleValve, UNIT_KINDS } from '../../vehicle/index.ts';
-import { jobUnits } from '../inspection/units.ts';
+import { isVehicleUnit, jobUnits } from '../inspection/units.ts';
 import type { Job } from '../job.ts';
 import { attemptFindings } from './attempts.ts';
 import type { JobFinding } from './found.ts';
@@ -25,7 +25,9 @@ export function unitsOf(job: Job, family: EngineFamily | null): UnitRef[] {
   const { units } = job.vehicle;
   const taken = (family?.unitTypes ?? []).flatMap(({ kind, places }) => places.map((place) => ({ kind, place })));
   if (taken.length > units.length) return taken;
-  return jobUnits(job, family).map(({ kind, place }) => ({ kind, place }));
+  return jobUnits(job, family)
+    .filter(isVehicleUnit)
+    .map(({ kind, place }) => ({ kind, place }));
 }
 
 /** A unit in words: “throttle actuator, left bank”; its place alone is left out where it is the only one. */

@@ -24,7 +24,7 @@ import {
   text,
   whole,
 } from '../../shape/index.ts';
-import { figuresOf, UNIT_KINDS } from '../../vehicle/index.ts';
+import { figuresOf, BENCH_KINDS } from '../../vehicle/index.ts';
 import { command } from '../command.ts';
 import type { Context } from '../context.ts';
 import { accept, refuse, refuseField } from '../decision.ts';
@@ -33,14 +33,14 @@ import { subjectOf } from '../diagnosis/findings.ts';
 import { fact, type MadeFact } from '../fact.ts';
 import type { Job } from '../job.ts';
 import { limit, when } from '../shapes.ts';
-import { jobUnits } from './units.ts';
+import { isVehicleUnit, jobUnits } from './units.ts';
 import { figureOf } from '../../figures/index.ts';
 
 /** What a person enters at a point of the walk. */
 const pointEntry = {
   id,
   unit: id,
-  kind: keyOf(UNIT_KINDS),
+  kind: keyOf(BENCH_KINDS),
   form: keyOf(UNIT_FORMS),
   point: line,
   when,
@@ -146,9 +146,11 @@ function asCheck(job: Job, data: PointEntry, judged: PointResult, context: Conte
 }
 
 /** The unit on the bench as the knowledge names it. */
-function unitAt(job: Job, { unit, kind }: PointEntry, family: Context['family']): UnitRef | null {
-  const known = jobUnits(job, family).find(({ id }) => id === unit);
-  return known === undefined ? null : { kind, place: known.place };
+function unitAt(job: Job, { unit }: PointEntry, family: Context['family']): UnitRef | null {
+  const known = jobUnits(job, family)
+    .filter(isVehicleUnit)
+    .find(({ id }) => id === unit);
+  return known === undefined ? null : { kind: known.kind, place: known.place };
 }
 
 /** Whether something that is one look at the same thing on the same unit was bad. */

@@ -1,6 +1,8 @@
 import { isBody, type UnitForm } from '../../clean/index.ts';
-import { type EngineFamily, UNIT_KINDS, type UnitObjectKind, useOf } from '../../vehicle/index.ts';
+import { type BenchKind, type EngineFamily, UNIT_KINDS, type UnitObjectKind, useOf } from '../../vehicle/index.ts';
 import type { Job } from '../job.ts';
+import { partId } from '../parts/layingOut.ts';
+import type { LaidOut } from '../parts/state.ts';
 
 /** A unit as it lies on the bench. */
 export interface JobUnit {
@@ -9,7 +11,7 @@ export interface JobUnit {
    * the unit in the vehicle's file.
    */
   readonly id: string;
-  readonly kind: UnitObjectKind;
+  readonly kind: BenchKind;
   readonly form: UnitForm;
   readonly name: string;
   readonly place: string;
@@ -17,6 +19,10 @@ export interface JobUnit {
   /** Its id in the vehicle's file; empty where the file does not have it. */
   readonly unitId: string;
 }
+
+/** Whether it is a unit of the vehicle, and not a part that lies beside it. */
+export const isVehicleUnit = (unit: JobUnit): unit is JobUnit & { readonly kind: UnitObjectKind } =>
+  unit.kind !== 'part';
 
 type Subject = Pick<Job['vehicle'], 'throttle' | 'idleValve' | 'meterUnit' | 'units' | 'use'>;
 
@@ -50,18 +56,32 @@ export function jobUnits(job: Job, family: EngineFamily | null): readonly JobUni
     ...(bodies.length > 0 ? bodies : [missing('throttle-body')]),
     ...(valves.length > 0 ? valves : hasValve ? [missing('idle-valve')] : []),
   ];
-  return all.map((unit): JobUnit => {
-    const alone = all.filter(({ kind }) => isValve(kind) === isValve(unit.kind)).length === 1;
-    const form = formOf(unit.kind, vehicle, family);
-    const own = unit.place === 'only' || alone ? '' : `, ${unit.place}`;
-    return {
-      ...unit,
-      id: alone ? (isValve(unit.kind) ? 'idle-valve' : 'throttle-body') : unit.unitId,
-      form,
-      name: `${UNIT_KINDS[unit.kind]}${own}`,
-    };
-  });
+  return [
+    ...all.map((unit): JobUnit => {
+      const alone = all.filter(({ kind }) => isValve(kind) === isValve(unit.kind)).length === 1;
+      const form = formOf(unit.kind, vehicle, family);
+      const own = unit.place === 'only' || alone ? '' : `, ${unit.place}`;
+      return {
+        ...unit,
+        id: alone ? (isValve(unit.kind) ? 'idle-valve' : 'throttle-body') : unit.unitId,
+        form,
+        name: `${UNIT_KINDS[unit.kind]}${own}`,
+      };
+    }),
+    ...job.laidOut.map(partOf),
+  ];
 }
+
+/** A part that was laid out beside the units. */
+const partOf = ({ id, form, name, place }: LaidOut): JobUnit => ({
+  id: partId(id),
+  kind: 'part',
+  form,
+  name: place === '' ? name : `${name}, ${place}`,
+  place,
+  partNumber: '',
+  unitId: '',
+});
 
 /** The name of a unit as the job's screens say it, or its id where the job has none such. */
 export const unitName = (job: Job, unit: string): string =>

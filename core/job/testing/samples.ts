@@ -14,6 +14,7 @@ import { ITEMS_SAMPLES } from '../items/samples.ts';
 import { MISHAPS_SAMPLES } from '../mishaps/samples.ts';
 import { NEEDS_SAMPLES } from '../needs/samples.ts';
 import { NOTES_SAMPLES } from '../notes/samples.ts';
+import { PARTS_SAMPLES } from '../parts/samples.ts';
 import { PICTURES_SAMPLES } from '../pictures/samples.ts';
 import { PROCEDURE_SAMPLES } from '../procedure/samples.ts';
 import { PROOF_SAMPLES } from '../proof/samples.ts';
@@ -53,6 +54,7 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
   ...CUSTODY_SAMPLES,
   ...NOTES_SAMPLES,
   ...MISHAPS_SAMPLES,
+  ...PARTS_SAMPLES,
   ...BALANCE_SAMPLES,
   ...TRIM_SAMPLES,
   ...ENTRIES_SAMPLES,

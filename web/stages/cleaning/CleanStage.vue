@@ -24,6 +24,7 @@ import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
 import AirNow from './AirNow.vue';
 import CanForm from './CanForm.vue';
+import LayOutPart from '../parts/LayOutPart.vue';
 import CleaningLane from './CleaningLane.vue';
 import WasteList from './WasteList.vue';
 import { useRouter } from 'vue-router';
@@ -120,6 +121,7 @@ useKeys([{ keys: 'h', does: 'Hands busy', run: () => void router.push(`/jobs/${s
       <RouterLink class="link" to="/tools/advice">What may touch what</RouterLink>
       <p v-if="allDry" class="font-semibold text-moss">Everything is clean and dry.</p>
     </div>
+    <LayOutPart class="mt-3" :job="job" />
     <div id="passes" class="mt-4 border-b border-line">
       <CleaningLane v-for="unit in lanes" :key="unit.id" :job="job" :unit="unit" :now="now" />
     </div>

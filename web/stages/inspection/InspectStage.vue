@@ -5,6 +5,7 @@ import { type JobUnit, jobObjections, type When, worstGrade } from '../../../cor
 import { GRADES, type InspectPoint, pointName, pointsFor, type PointVerdict } from '../../../core/inspect/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { useJob } from '../../stores/job.ts';
+import LayOutPart from '../parts/LayOutPart.vue';
 import UnitTabs from '../units/UnitTabs.vue';
 import { useUnits } from '../units/useUnits.ts';
 import PicturesBlock from '../pictures/PicturesBlock.vue';
@@ -87,6 +88,7 @@ const tone = { good: 'text-moss', watch: 'text-brass', bad: 'text-oxide', noted:
         { id: 'after', name: 'After cleaning' },
       ]"
     />
+    <LayOutPart class="mt-2" :job="job" />
     <UnitTabs class="mt-3" :units="units" :current="unit?.id ?? ''" :mark="done" @pick="chosen = $event">
       <div v-if="unit && point" class="mt-4 grid items-start gap-x-8 gap-y-5 xl:grid-cols-[minmax(19rem,5fr)_6fr]">
         <div>

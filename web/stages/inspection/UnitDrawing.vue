@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { UNIT_FORMS, type UnitForm } from '../../../core/clean/index.ts';
+import { isPart, UNIT_FORMS, type UnitForm } from '../../../core/clean/index.ts';
 import type { InspectPoint, PointVerdict } from '../../../core/inspect/index.ts';
 import { stopAt } from './stops.ts';
 
@@ -39,7 +39,13 @@ const signs: Readonly<Record<PointVerdict, string>> = { good: '✓', watch: '~',
 <template>
   <svg viewBox="0 0 460 300" class="h-auto w-full" role="group" :aria-label="`${UNIT_FORMS[form]}, stops of the walk`">
     <g fill="none" stroke="var(--soft)" stroke-width="2" stroke-linejoin="round">
-      <template v-if="!isValve">
+      <template v-if="isPart(form)">
+        <!-- A length of duct in section, its flange on the left, its neck on the right. -->
+        <path d="M92 58h22v34h200l46 26v64l-46 26H114v34H92z" fill="var(--band)" />
+        <path d="M92 112h214l30 18v40l-30 18H92z" fill="var(--metal)" />
+        <path d="M92 58v184" stroke-width="4" />
+      </template>
+      <template v-else-if="!isValve">
         <!-- Housing with its flange holes. -->
         <rect
           v-if="form !== 'bank'"

@@ -40,6 +40,19 @@ const VALVE: Stops = {
   gears: [232, 190],
 };
 
+/** A part is drawn as a length of duct in section: what is inside, what seals, what moves. */
+const PART: Stops = {
+  'part-deposit': [150, 150],
+  'part-whole': [320, 62],
+  'part-clear': [230, 150],
+  'part-moves': [310, 150],
+  'part-face': [92, 150],
+  'gasket-height': [92, 232],
+  ring: [368, 96],
+  'ring-look': [368, 204],
+  leak: [230, 238],
+};
+
 const STOPS: Readonly<Record<UnitForm, Stops>> = {
   cable: CABLE,
   plastic: CABLE,
@@ -68,6 +81,14 @@ const STOPS: Readonly<Record<UnitForm, Stops>> = {
   'duty-valve': VALVE,
   'wax-valve': VALVE,
   actuator: { ...VALVE, 'valve-deposit': [96, 104], 'valve-free': [96, 190], coil: [376, 120], gears: [186, 150] },
+  injector: PART,
+  'fast-idle': PART,
+  breather: PART,
+  hose: PART,
+  'air-meter': PART,
+  'air-box': PART,
+  passage: PART,
+  seat: PART,
 };
 
 /** The place of a stop, or null where the drawing does not show it. */

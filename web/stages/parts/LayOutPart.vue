@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { PART_FORMS, type PartForm, UNIT_FORMS } from '../../../core/clean/index.ts';
+import type { Job } from '../../../core/job/index.ts';
+import { upperFirst } from '../../../core/words/index.ts';
+import TextField from '../../parts/TextField.vue';
+import { freshId } from '../../stores/job.ts';
+import PutRight from '../entries/PutRight.vue';
+import { useForm } from '../useForm.ts';
+
+/** What else came off and lies on the bench: injectors to their cylinder, a breather valve, the air meter, a passage. */
+const props = defineProps<{ job: Job }>();
+const form = useForm();
+const open = ref(false);
+const kind = ref<PartForm>('injector');
+const name = ref('');
+const place = ref('');
+function add(): void {
+  const sent = form.send('lay-out-part', { id: freshId(), form: kind.value, name: name.value, place: place.value });
+  if (sent) [name.value, place.value] = ['', ''];
+}
+</script>
+
+<template>
+  <section v-if="props.job.status === 'open' || props.job.laidOut.length > 0" aria-label="Other parts on the bench">
+    <ul v-if="props.job.laidOut.length > 0" class="flex flex-wrap gap-x-4 gap-y-1 text-note text-soft">
+      <li v-for="part in props.job.laidOut" :key="part.id">
+        {{ part.name }}<template v-if="part.place">, {{ part.place }}</template>
+        <PutRight :job="props.job" kind="part-laid-out" :holds="{ id: part.id }" :what="part.name" />
+      </li>
+    </ul>
+    <button v-if="!open && props.job.status === 'open'" type="button" class="faint" @click="open = true">
+      Another part on the bench
+    </button>
+    <form v-else-if="props.job.status === 'open'" class="flex flex-wrap items-start gap-3" @submit.prevent="add">
+      <label>
+        <span class="mb-1 block text-sm font-semibold">What</span>
+        <select v-model="kind" class="input">
+          <option v-for="each in PART_FORMS" :key="each" :value="each">{{ upperFirst(UNIT_FORMS[each]) }}</option>
+        </select>
+      </label>
+      <TextField v-model="name" class="w-48" label="Called" placeholder="as it is" />
+      <TextField v-model="place" class="w-48" label="Goes to" placeholder="cylinder 3" :error="form.error('place')" />
+      <span class="mt-6 flex gap-2"
+        ><button type="submit" class="quiet">Lay it out</button>
+        <button type="button" class="faint" @click="open = false">No more</button></span
+      >
+    </form>
+  </section>
+</template>
