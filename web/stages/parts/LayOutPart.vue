@@ -35,12 +35,12 @@ function add(): void {
     <form v-else-if="props.job.status === 'open'" class="flex flex-wrap items-start gap-3" @submit.prevent="add">
       <label>
         <span class="mb-1 block text-sm font-semibold">What</span>
-        <select v-model="kind" class="input">
+        <select v-model="kind" class="input w-52">
           <option v-for="each in PART_FORMS" :key="each" :value="each">{{ upperFirst(UNIT_FORMS[each]) }}</option>
         </select>
       </label>
-      <TextField v-model="name" class="w-48" label="Called" placeholder="as it is" />
-      <TextField v-model="place" class="w-48" label="Goes to" placeholder="cylinder 3" :error="form.error('place')" />
+      <TextField v-model="name" class="w-36" label="Called" placeholder="as it is" />
+      <TextField v-model="place" class="w-36" label="Goes to" placeholder="cylinder 3" :error="form.error('place')" />
       <span class="mt-6 flex gap-2"
         ><button type="submit" class="quiet">Lay it out</button>
         <button type="button" class="faint" @click="open = false">No more</button></span
