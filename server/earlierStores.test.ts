@@ -151,7 +151,7 @@ const MEANT: Readonly<Record<string, readonly Meant[]>> = {
 };
 
 /** Those that hold facts of earlier versions. A version that changes a fact adds the ones before it. */
-const OLDER: ReadonlySet<string> = new Set(['0.1.0', '0.2.0']);
+const OLDER: ReadonlySet<string> = new Set(['0.1.0', '0.2.0', '0.3.0', '0.4.0', '0.5.0', '0.6.0', '0.7.0']);
 
 type Facts = Readonly<Record<string, Said>>;
 
