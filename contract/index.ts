@@ -90,7 +90,7 @@ export type {
   StockOrder,
   StockOutlook,
 } from './stock.ts';
-export { recipe, RECIPE_FORMAT, recipeFile, recipeSave, recipeVersion } from './recipe.ts';
+export { recipe, RECIPE_FORMAT, recipeFile, recipeSave } from './recipe.ts';
 export type { RecipeFile, RecipeVersion } from './recipe.ts';
 export { transfer, TRANSFER_FORMAT, TRANSFER_VERSION } from './transfer.ts';
 export type { Transfer } from './transfer.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { recipeShape } from '../core/relearn/index.ts';
-import { count, id, isoTime, line } from './primitives.ts';
+import { count, id, line } from './primitives.ts';
 import { zodOf } from './shapes.ts';
 
 /** A recipe of the shop. */
@@ -34,5 +34,3 @@ export interface RecipeVersion {
   readonly by: string;
   readonly note: string;
 }
-/** A version as it is kept. */
-export const recipeVersion = z.strictObject({ version: count.min(1), at: isoTime, by: id, note: line });

@@ -329,6 +329,16 @@ describe('replacing a unit', () => {
     await server.send('j', 'hand-over', handOver.data).expect(201);
     expect((await server.http.get('/api/units/bus-tb-2')).body.life).toHaveLength(1);
   });
+  it('leaves in the life of each unit what was done to it and how far it had come, once', async () => {
+    await job(sample('decide'), sample('do-pass', { unit: 'throttle-body', kind: 'wipe' }), replace);
+    await server.send('j', 'hand-over', handOver.data).expect(201);
+    await server.send('j', 'reopen-job', { reason: 'again' }).expect(201);
+    await server.send('j', 'hand-over', handOver.data).expect(201);
+    const { life } = (await server.http.get('/api/units/bus-tb')).body as { life: { kind: string; note: string }[] };
+    expect(life.map(({ kind }) => kind).slice(-3)).toEqual(['cleaned', 'failed', 'taken-off']);
+    expect(life.at(-3)?.note).toMatch(/^Job 228, at 148.220 km, on the vehicle$/u);
+    expect(life.at(-2)?.note).toMatch(/ km: F-20, 0\.3 mm$/);
+  });
   it('is not done with a unit that sits on another vehicle, and says so before it is bolted on', async () => {
     await openJob(server, 'j').expect(201);
     const taken = { ...fitted, unitId: 'van1-tb' };

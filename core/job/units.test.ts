@@ -260,6 +260,12 @@ describe('cleaning a unit', () => {
     expect(refusal(job(), run('cable', 'throttle-cleaner'))).toBeNull();
     expect(refusal(job(), run('cable', 'brake-cleaner'))).toMatchObject({ code: 'against-advice' });
   });
+  it('is not recorded on a unit that is not there', () => {
+    expect(refusal(job(), of('do-pass', { id: 'p', kind: 'wipe', unit: 'left-body' }))).toMatchObject({
+      code: 'not-there',
+      message: /No such unit/,
+    });
+  });
   it('counts what was done since it came off last; before that is before that', () => {
     const pass = (id: string, kind: CommandData['do-pass']['kind']) =>
       of('do-pass', { id, kind, unit: 'throttle-body' });

@@ -4,8 +4,12 @@ import type { VariantFeatures } from './variant.ts';
 
 /** What can happen to a unit in its life. */
 export const LIFE_KINDS = {
+  built: 'Built',
   bought: 'Bought',
   fitted: 'Fitted',
+  cleaned: 'Cleaned',
+  rebuilt: 'Rebuilt',
+  failed: 'Failed',
   'taken-off': 'Taken off',
   scrapped: 'Scrapped',
   sold: 'Sold',
@@ -63,6 +67,11 @@ export function livedOn(unit: UnitObject, entry: Pick<LifeEntry, 'kind' | 'vehic
       return { ...unit, state: 'scrapped', vehicleId: null, place: '' };
     case 'sold':
       return { ...unit, state: 'sold', vehicleId: null, place: '' };
+    // What was done to it where it is.
+    case 'built':
+    case 'cleaned':
+    case 'rebuilt':
+    case 'failed':
     case 'noted':
       return unit;
   }

@@ -1,12 +1,16 @@
-import { type Job, type Stamp, unitMoves } from '../../core/job/index.ts';
+import { type Job, type Stamp, unitDeeds, unitMoves } from '../../core/job/index.ts';
 import type { Units } from './units.ts';
 
 /**
- * Units that a job replaced leave the vehicle, those that it fitted come onto it. A second hand-over changes nothing.
- * Only what was handed over counts: until then everything can be taken back.
+ * What a job did to its units stands in their lives; those that it replaced leave the vehicle, those that it fitted come
+ * onto it. A second hand-over changes nothing. Only what was handed over counts: until then everything can be taken back.
  */
 export function moveUnits(job: Job, units: Units, who: Stamp, timeZone: string): void {
   const { vehicle } = job;
+  for (const { unitId, kind, note } of unitDeeds(job)) {
+    const known = units.file(unitId)?.life.some((entry) => entry.kind === kind && entry.note === note);
+    if (known === false) units.live(unitId, { kind, vehicleId: vehicle.id, place: '', priceMinor: null, note }, who);
+  }
   for (const { kind, place, fitted, offNote, onNote } of unitMoves(job, timeZone)) {
     // Whatever sits in that place now comes off: the old one, or one that was fitted before the job was opened again.
     const there = units.on([vehicle.id]).get(vehicle.id) ?? [];

@@ -16,6 +16,7 @@ import { command } from '../command.ts';
 import { accept, refuse, within } from '../decision.ts';
 import { earlier, fact } from '../fact.ts';
 import type { Job } from '../job.ts';
+import { jobUnits } from '../inspection/units.ts';
 import { runningTimers } from '../timers/query.ts';
 import { endWait, timerStarted } from '../timers/timing.ts';
 import { against, askAgainst } from './against.ts';
@@ -75,8 +76,11 @@ const doPassShape = record({
  */
 export const doPass = command('do-pass', {
   shape: doPassShape,
-  asks: () => ({ figures: true }),
-  decide: (job, { form, soak, because = '', ...data }, { figures }, at) => {
+  asks: () => ({ figures: true, family: true }),
+  decide: (job, { form, soak, because = '', ...data }, { figures, family }, at) => {
+    const there = [...jobUnits(job, family), ...jobUnits(job, null)];
+    if (there.every(({ id }) => id !== data.unit))
+      return refuse('not-there', 'No such unit is on this job.', 'Lay it out first, or pick one that is.');
     const wrong = soak === undefined ? null : within('soak.minutes', soak.minutes, 0.1, 14 * 24 * 60, 'minutes');
     if (wrong) return wrong;
     if (soak !== undefined && job.timers.some(({ id }) => id === soak.timerId))
