@@ -165,6 +165,7 @@ for (const hand of [POINTER, KEYBOARD])
         else if (name === 'Bracket') {
           await count.type(page.getByLabel('Or by feel, because'), 'stiff');
           await count.tap(button('By feel'));
+          await expect(aside.getByRole('heading', { name: 'Torque figure wanted' })).toHaveCount(0);
         } else {
           await count.type(page.getByLabel('Figure', { exact: true }), name === 'Valve screws' ? '5Nm' : '8-10Nm');
           await count.key('Enter');
