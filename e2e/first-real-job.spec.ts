@@ -158,6 +158,9 @@ for (const hand of [POINTER, KEYBOARD])
     });
     await test.step('all of it goes back: two groups to a figure, one by feel', async () => {
       await count.tap(stop('Refit'));
+      // Until then the margin still tells of what was strip's.
+      await expect(page.getByRole('heading', { name: 'Refit', level: 2 })).toBeVisible();
+      await expect(page.getByText('Start at the foot and work upward.')).toBeVisible();
       for (let steps = 0; steps < 40 && (await page.getByText('Everything is back.').count()) === 0; steps += 1) {
         const name = await aside.getByRole('heading').first().innerText();
         const before = await aside.innerText();
