@@ -108,6 +108,7 @@ describe('recipes', () => {
     await server.send('j', 'start-run', { id: 'a', recipeId: 'adapts' }).expect(201);
     await server.send('j', 'start-run', { id: 'b', recipeId: 'bleed' }).expect(201);
     await server.send('j', 'start-run', { id: 'c', recipeId: 'own' }).expect(409);
+    await server.send('j', 'close-run', { runId: 'a', outcome: 'took', why: '' }).expect(400);
     const runs = server.services.jobs.job('j')?.runs.map(({ id, closed }) => [id, closed?.outcome ?? null]);
     expect(runs).toEqual([
       ['r', 'took'],

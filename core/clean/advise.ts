@@ -47,8 +47,8 @@ const never = (reason: string): Advice => ({ verdict: 'never', reason, schools: 
 
 /**
  * Whether a substance may touch a surface in this way. Rules of the way come first (heat, liquid into insides, a bath
- * that is too long for what stands it only with care), then the table of substances and surfaces. Shop knowledge, no standard: the label and
- * the maker's procedure come first.
+ * that is too long for what stands it only with care), then the table of substances and surfaces. Shop knowledge, no
+ * standard: the label and the maker's procedure come first.
  * @param bath how long it lies in a bath; left out, the usual time
  * @example advise('petroleum-jelly', 'epdm', 'smear').verdict // 'never'
  */

@@ -150,27 +150,6 @@ export const MASKS: Readonly<Record<UnitForm, readonly Mask[]>> = {
   seat: [{ what: 'The hole', with: 'a rag with a tail, counted in', why: 'what is scraped falls in', keeps: [] }],
 };
 
-/** What covering a form keeps dry under a spray. */
-export const COVERED: Readonly<Record<UnitForm, ReadonlySet<Surface>>> = {
-  cable: kept('cable'),
-  electronic: kept('electronic'),
-  'diesel-flap': kept('diesel-flap'),
-  bank: kept('bank'),
-  plastic: kept('plastic'),
-  'rotary-valve': kept('rotary-valve'),
-  'stepper-valve': kept('stepper-valve'),
-  'duty-valve': kept('duty-valve'),
-  'wax-valve': kept('wax-valve'),
-  actuator: kept('actuator'),
-  injector: kept('injector'),
-  'fast-idle': kept('fast-idle'),
-  breather: kept('breather'),
-  hose: kept('hose'),
-  'air-meter': kept('air-meter'),
-  'air-box': kept('air-box'),
-  passage: kept('passage'),
-  seat: kept('seat'),
-};
-function kept(form: UnitForm): ReadonlySet<Surface> {
-  return new Set(MASKS[form].flatMap(({ keeps }) => keeps));
-}
+/** Whether covering a form keeps a surface dry under a spray. */
+export const isCovered = (form: UnitForm, surface: Surface): boolean =>
+  MASKS[form].some(({ keeps }) => keeps.includes(surface));

@@ -1,5 +1,5 @@
 import { type Advice, advise, type BathTime } from './advise.ts';
-import { COVERED, FORM_SURFACES, type UnitForm } from './forms.ts';
+import { FORM_SURFACES, isCovered, type UnitForm } from './forms.ts';
 import type { Method, Substance, Surface } from './substances.ts';
 
 /** How a unit lies there when something is brought onto it. */
@@ -33,7 +33,7 @@ export function surfacesReached(form: UnitForm, how: Method, { covered, stripped
       return there;
     case 'spray':
     case 'soak':
-      return covered ? there.filter((surface) => !COVERED[form].has(surface)) : there;
+      return covered ? there.filter((surface) => !isCovered(form, surface)) : there;
     // It goes with the air: onto what is hard, and through.
     case 'running':
     case 'brush':

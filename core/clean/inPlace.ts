@@ -1,7 +1,6 @@
 import type { HouseRules } from '../house/index.ts';
 import { isBody, type Mask, type UnitForm } from './forms.ts';
-import type { CleaningMethod, MethodPass } from './method.ts';
-import { PASS_KINDS, type PassKind } from './passes.ts';
+import { type CleaningMethod, pass } from './method.ts';
 
 /** What is covered on the vehicle before anything wet comes near an open inlet. */
 const IN_PLACE_MASKS: readonly Mask[] = [
@@ -44,16 +43,6 @@ export const walkInPlace = (form: UnitForm, rules: HouseRules): InPlaceWalk => (
 /** The running school, where the house or the job goes by it and the engine burns petrol. */
 const runsOn = (form: UnitForm, rules: HouseRules): boolean =>
   rules['running-spray'] === 'bursts' && form !== 'diesel-flap';
-
-const pass = (kind: PassKind, why: string, given: Partial<Omit<MethodPass, 'kind' | 'why'>> = {}): MethodPass => ({
-  kind,
-  words: PASS_KINDS[kind],
-  substance: null,
-  how: null,
-  minutes: null,
-  why,
-  ...given,
-});
 
 /**
  * Cleaning a unit that stays on the vehicle: covered, wiped and brushed from the front, or in bursts into the running

@@ -61,7 +61,12 @@ const soakHere = (form: UnitForm, grade: number | null, said: SoakFigures): numb
   return Math.max(1, Math.round((soakMinutes(form, grade) * said[of]) / USUAL_SOAKS[of]));
 };
 
-const pass = (kind: PassKind, why: string, given: Partial<Omit<MethodPass, 'kind' | 'why'>> = {}): MethodPass => ({
+/** A pass of a proposal, by hand and with nothing but what is said of it. */
+export const pass = (
+  kind: PassKind,
+  why: string,
+  given: Partial<Omit<MethodPass, 'kind' | 'why'>> = {},
+): MethodPass => ({
   kind,
   words: PASS_KINDS[kind],
   substance: null,

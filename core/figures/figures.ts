@@ -67,7 +67,7 @@ export const SHOP_FIGURES = {
     name: 'A bank draws evenly up to a spread of',
     unit: 'kPa',
     usual: EVEN_SPREAD_KPA,
-    low: 0.2,
+    low: 0.4,
     high: 15,
     where: 'the balance at Prove: 2.7 kPa is 20 mmHg',
   },

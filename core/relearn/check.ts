@@ -1,5 +1,5 @@
 import { convert } from '../quantity/index.ts';
-import { READINGS } from './readings.ts';
+import { FLAGS, READINGS } from './readings.ts';
 import { ENDS, type Recipe, type RunStep } from './shape.ts';
 import { conditionWords, flagWords } from './words.ts';
 
@@ -16,8 +16,8 @@ export interface RecipeProblem {
 /** The longest that a step may hold: two days. */
 const LONGEST_S = 48 * 3600;
 
-/** Where a step can lead, itself left out of the way it repeats: ids of steps and of {@link ENDS}. */
-export function waysFrom(recipe: Recipe, index: number): readonly string[] {
+/** Where a step can lead, by any of its ways: ids of steps and of {@link ENDS}. */
+function waysFrom(recipe: Recipe, index: number): readonly string[] {
   const step = recipe.steps[index];
   if (step === undefined) return [];
   const onward =
@@ -149,7 +149,9 @@ function contradictions(recipe: Recipe, { id, conditions, pausedBy }: RunStep): 
       const other = conditions.some(
         (each) => each.kind === 'flag' && each.name === condition.name && each.on !== condition.on,
       );
+      const said = recipe.flags.find((flag) => flag.id === condition.name)?.on ?? FLAGS[condition.name]?.on ?? '';
       return [
+        ...wrong(said.trim() === '', id, at, 'Say in a few words what must be so.'),
         ...wrong(other && condition.on, id, at, `It needs both: ${flagWords(recipe, condition.name)}, and not.`),
         ...wrong(
           condition.on && pausedBy.includes(condition.name),

@@ -12,7 +12,7 @@ export {
   stepsLeftOut,
 } from './advance.ts';
 export { recipeOf, step } from './building.ts';
-export { recipeProblems, stepsWithoutEnd, waysFrom } from './check.ts';
+export { recipeProblems, stepsWithoutEnd } from './check.ts';
 export type { RecipeProblem } from './check.ts';
 export { offeredRecipes } from './offered.ts';
 export type { OfferedRecipe, RecipeFor } from './offered.ts';

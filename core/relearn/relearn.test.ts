@@ -260,6 +260,10 @@ describe('what is wrong with a recipe', () => {
       'Nothing reads that: coolant at 400 °F or more.',
     ],
     [
+      { conditions: [{ kind: 'flag' as const, name: 'own-1', on: true, words: '' }] },
+      'conditions.0: Say in a few words what must be so.',
+    ],
+    [
       { conditions: [{ kind: 'flag' as const, name: 'bubbles', on: true, words: '' }], pausedBy: ['bubbles'] },
       'Its time would never count',
     ],

@@ -4,7 +4,6 @@ import type { VariantFeatures } from './variant.ts';
 
 /** What can happen to a unit in its life. */
 export const LIFE_KINDS = {
-  built: 'Built',
   bought: 'Bought',
   fitted: 'Fitted',
   cleaned: 'Cleaned',
@@ -68,7 +67,6 @@ export function livedOn(unit: UnitObject, entry: Pick<LifeEntry, 'kind' | 'vehic
     case 'sold':
       return { ...unit, state: 'sold', vehicleId: null, place: '' };
     // What was done to it where it is.
-    case 'built':
     case 'cleaned':
     case 'rebuilt':
     case 'failed':

@@ -5,9 +5,9 @@ import { give } from './asking.ts';
 /** Adapters that can be read. */
 export const readLinks = async (): Promise<readonly AdapterLinkInfo[]> =>
   (await api.get<{ rows: readonly AdapterLinkInfo[] }>('/adapter')).rows;
-/** Codes, freeze frame and live values of the vehicle. */
-export const readVehicleData = (link: string): Promise<AdapterReading> =>
-  api.post('/adapter/read', { link, codes: true, values: true });
+/** Live values of the vehicle, and codes with their freeze frame where they are wanted. */
+export const readVehicleData = (link: string, codes = true): Promise<AdapterReading> =>
+  api.post('/adapter/read', { link, codes, values: true });
 /** Clears codes, and notes it on the job. */
 export const clearCodes = (body: {
   readonly link: string;

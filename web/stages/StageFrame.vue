@@ -35,9 +35,10 @@ const closed = computed(() => store.job?.status === 'closed');
 const next = computed(() => nextStage(props.stage));
 const shownCautions = computed(() => [
   ...new Set([
+    // What this vehicle calls for is read first.
+    ...(store.job === null ? [] : cautionsFor(store.job, props.stage)),
     ...CAUTIONS.filter(({ stages }) => stages.includes(props.stage)).map(({ id }) => id),
     ...(props.cautions ?? []),
-    ...(store.job === null ? [] : cautionsFor(store.job, props.stage)),
   ]),
 ]);
 const notes = computed(() => store.job?.notes.filter(({ stage }) => stage === props.stage) ?? []);

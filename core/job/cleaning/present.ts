@@ -50,8 +50,8 @@ export const isStripped = (job: Job, unitId: string): boolean =>
       unit === unitId && when === 'before' && point === 'stripped' && judged?.outcome === 'all-off',
   );
 
-/** How a unit lies there: what was covered since it came off, and whether it is stripped. */
+/** How a unit lies there: what was covered since it came off, and whether it is stripped. On the vehicle nothing of itself is covered. */
 export const unitState = (job: Job, unitId: string): UnitState => ({
-  covered: passesOf(job, unitId).includes('protect'),
+  covered: !isInPlace(job, unitId) && passesOf(job, unitId).includes('protect'),
   stripped: isStripped(job, unitId),
 });

@@ -1,4 +1,5 @@
 import { coolantAccount, UNREMARKABLE_LOSS_L } from '../../coolant/index.ts';
+import { type Run, stepsLeftOut } from '../../relearn/index.ts';
 import type { Job } from '../job.ts';
 import { jointOf } from '../../procedure/index.ts';
 
@@ -20,6 +21,9 @@ function lastOpened({ items, coolant }: Job): string | null {
   return times.reduce<string | null>((last, at) => (last === null || at > last ? at : last), null);
 }
 
+/** Gone through to its end, nothing left out. */
+const isWhole = (run: Run): boolean => run.status === 'complete' && stepsLeftOut(run).length === 0;
+
 /**
  * Coolant that came out and is not back, and a bleed that was broken off. A level found right afterwards settles both;
  * while a bleed is under way the engine has to run.
@@ -40,8 +44,15 @@ export function circuitHolds(job: Job): CircuitHold[] {
     ...(opened !== null && short !== null && !fullSince(opened)
       ? [{ code: 'coolant' as const, id: 'circuit', words: short }]
       : []),
-    ...(bleed?.closed != null && bleed.closed.outcome !== 'took' && !fullSince(bleed.closed.at)
-      ? [{ code: 'bleed' as const, id: bleed.id, words: `${bleed.run.recipe.name}: broken off, and not done again` }]
+    // Whoever says that it took with steps left out may be right; a level found right afterwards shows it.
+    ...(bleed?.closed != null && !(bleed.closed.outcome === 'took' && isWhole(bleed.run)) && !fullSince(bleed.closed.at)
+      ? [
+          {
+            code: 'bleed' as const,
+            id: bleed.id,
+            words: `${bleed.run.recipe.name}: ${bleed.closed.outcome === 'took' ? 'steps were left out' : 'broken off'}, and not done again`,
+          },
+        ]
       : []),
   ];
 }

@@ -1,10 +1,12 @@
-import { ruleFor } from '../../house/index.ts';
+import type { HouseRules } from '../../house/index.ts';
 import { FIELDS, readFigure } from '../../quantity/index.ts';
 import { COUNTED_SCREWS, linearity, SWEEP_PERCENT, turnWords } from '../../rebuild/index.ts';
 import { flag, id, keyOf, line, list, number, record, text } from '../../shape/index.ts';
 import { command } from '../command.ts';
-import { accept, refuse, refuseField } from '../decision.ts';
+import { accept, type Refusal, refuse, refuseField } from '../decision.ts';
 import { fact } from '../fact.ts';
+import { rulesOf } from '../house/rules.ts';
+import type { Job } from '../job.ts';
 import { when } from '../shapes.ts';
 import { lowerFirst } from '../../words/index.ts';
 
@@ -68,6 +70,17 @@ export const screwTurned = fact('screw-turned', {
   sheet: 'On the bench',
 });
 
+/** Why the stop screw is left alone: the house says so, and this job has not departed from it. */
+export const stopScrewLeft = (job: Job, rules: HouseRules): Refusal | null =>
+  rulesOf(job, rules)['stop-screw'] === 'never'
+    ? refuse(
+        'house-rule',
+        'The house rule is never to touch the stop screw.',
+        'Depart from the rule with a reason first.',
+        { stage: 'rebuild' },
+      )
+    : null;
+
 /** Turns a screw and counts. */
 export const turnScrew = command('turn-screw', {
   shape: record({ id, unit: id, screw: keyOf(COUNTED_SCREWS), turnsText: line, why: line }),
@@ -78,13 +91,6 @@ export const turnScrew = command('turn-screw', {
     const turns = read.value;
     if (!(Math.abs(turns) <= 20) || turns === 0)
       return refuseField('turnsText', 'Expected turns such as 0.25 or −1.5; out is plus, in is minus.');
-    const departed = job.departures.some(({ question }) => question === 'stop-screw');
-    if (data.screw === 'stop' && ruleFor(rules, 'stop-screw')?.id === 'never' && !departed)
-      return refuse(
-        'house-rule',
-        'The house rule is never to touch the stop screw.',
-        'Depart from the rule with a reason first.',
-      );
-    return accept(screwTurned.of({ ...data, turns }));
+    return (data.screw === 'stop' ? stopScrewLeft(job, rules) : null) ?? accept(screwTurned.of({ ...data, turns }));
   },
 });

@@ -1,5 +1,5 @@
 import { dayOf, sayDate } from '../../days/index.ts';
-import { warrantyUntil } from '../../vehicle/index.ts';
+import { isLooseUnit, warrantyUntil } from '../../vehicle/index.ts';
 import { besideMetric } from '../../quantity/index.ts';
 import { jobUnits } from '../inspection/units.ts';
 import type { Job } from '../job.ts';
@@ -30,7 +30,7 @@ export interface UnitDeed {
 
 /** What a job that is handed over leaves in the lives of units: cleaned, rebuilt, failed at so far. */
 export function unitDeeds(job: Job): readonly UnitDeed[] {
-  const at = `Job ${job.number}, at ${besideMetric(job.reading)}`;
+  const at = isLooseUnit(job.vehicle) ? `Job ${job.number}` : `Job ${job.number}, at ${besideMetric(job.reading)}`;
   const own = jobUnits(job, null).filter(({ unitId }) => unitId !== '');
   const cleaned = own.flatMap(({ id, unitId }) => {
     const passes = job.passes.filter(({ unit }) => unit === id);

@@ -218,14 +218,17 @@ export const closeRun = command('close-run', {
       return nonEmpty('why', data.why, 'Say why, for the next attempt.') ?? accept(runClosed.of(data));
     const skipped = stepsLeftOut(found.run).filter(({ why }) => why === '');
     const badly = found.run.status === 'ended badly';
+    const itself = found.run.recipe.way === 'itself';
     return (
-      (skipped.length > 0 || badly
+      (skipped.length > 0 || badly || itself
         ? nonEmpty(
             'why',
             data.why,
             badly
               ? 'The run ended badly. Say how you know that it took.'
-              : `It took with ${skipped.length === 1 ? 'a step' : `${skipped.length} steps`} still ahead. Say how you know.`,
+              : itself
+                ? 'Say what was seen when somebody looked again.'
+                : `It took with ${skipped.length === 1 ? 'a step' : `${skipped.length} steps`} still ahead. Say how you know.`,
           )
         : null) ?? accept(runClosed.of(data))
     );

@@ -54,6 +54,10 @@ describe('coolant holds the engine', () => {
 });
 
 describe('a bleed', () => {
+  it('holds when somebody says that it took with steps left out, until the level is right', () => {
+    expect(codes(play([open, ...run(closed('took'))]).job!)).toEqual(['bleed']);
+    expect(codes(play([open, ...run(closed('took')), level('right')]).job!)).toEqual([]);
+  });
   it('holds once it was broken off, not while it runs or is done again', () => {
     expect(codes(play([open, ...run()]).job!)).toEqual([]);
     expect(codes(play([open, ...run(closed('abandoned'))]).job!)).toEqual(['bleed']);

@@ -1,13 +1,12 @@
 import { FIELDS, readFigure } from '../../quantity/index.ts';
 import { netTurns } from '../../rebuild/index.ts';
 import { flag, id, keyOf, line, number, optional, orNull, record } from '../../shape/index.ts';
-import { ruleFor } from '../../house/index.ts';
 import { type Figure, useOf } from '../../vehicle/index.ts';
 import { command } from '../command.ts';
 import { accept, refuse, refuseField, within } from '../decision.ts';
 import { fact } from '../fact.ts';
 import type { Job } from '../job.ts';
-import { screwTurned } from '../rebuild/setting.ts';
+import { screwTurned, stopScrewLeft } from '../rebuild/setting.ts';
 import { lacksWater } from '../start/water.ts';
 
 /** How an outboard is run while its screw is trimmed. */
@@ -67,16 +66,8 @@ export const tryTrim = command('try-trim', {
         'A stop screw is trimmed on a warped outboard body alone.',
         'Here it stays as it is.',
       );
-    if (
-      ruleFor(rules, 'stop-screw')?.id === 'never' &&
-      !job.departures.some(({ question }) => question === 'stop-screw')
-    )
-      return refuse(
-        'house-rule',
-        'The house rule is never to touch the stop screw.',
-        'Depart from the rule with a reason first.',
-        { stage: 'rebuild' },
-      );
+    const left = stopScrewLeft(job, rules);
+    if (left !== null) return left;
     if (lacksWater(job))
       return refuse('no-water', 'An outboard never runs without cooling water.', 'Say first how it gets it.', {
         stage: 'refit',

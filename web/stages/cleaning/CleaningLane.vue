@@ -48,6 +48,7 @@ const otherwise = ref(false);
 const own = ref<Substance | ''>('');
 const ownHow = ref<Method | ''>('');
 const ownMinutes = ref('');
+const unread = ref<string | null>(null);
 /** What was asked about, and why it is done all the same. */
 const asked = ref<PassKind | null>(null);
 const because = ref('');
@@ -77,13 +78,15 @@ const gradePoint = computed(() => gradedAt(props.job, props.unit));
 const inPlace = computed(() => isInPlace(props.job, props.unit.id));
 
 function pass(kind: PassKind): void {
-  const minutes = numberIn(ownMinutes.value, FIELDS.minutes);
+  const minutes = ownMinutes.value.trim() === '' ? null : numberIn(ownMinutes.value, FIELDS.minutes);
+  unread.value = Number.isNaN(minutes) ? 'Expected a time such as 20 min or 2 h.' : null;
+  if (unread.value !== null) return;
   const sent = form.send(
     'do-pass',
     passOver(props.unit, method.value, kind, {
-      substance: otherwise.value || kind === next.value ? substance.value : null,
+      substance: own.value === '' ? null : own.value,
       how: ownHow.value === '' ? null : ownHow.value,
-      minutes: Number.isNaN(minutes) ? null : minutes,
+      minutes,
       because: because.value,
     }),
   );
@@ -204,7 +207,7 @@ const ways = Object.keys(METHODS) as Method[];
           class="w-44"
           :field="FIELDS.minutes"
           :placeholder="planned?.minutes && next && isWait(next) ? `${planned.minutes} min` : '2 h'"
-          :error="form.error('soak.minutes')"
+          :error="unread ?? form.error('soak.minutes')"
         />
         <span class="w-full text-note text-soft">Then the pass that is done so:</span>
         <button v-for="(_, kind) in PASS_KINDS" :key="kind" type="button" class="quiet text-sm" @click="pass(kind)">

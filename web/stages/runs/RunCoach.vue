@@ -49,7 +49,11 @@ const next = computed(() => {
 });
 const leftOut = computed(() => (run.value === null ? [] : stepsLeftOut(run.value)));
 const needsWhy = computed(
-  () => run.value !== null && (run.value.status === 'ended badly' || leftOut.value.some((each) => each.why === '')),
+  () =>
+    run.value !== null &&
+    (run.value.recipe.way === 'itself' ||
+      run.value.status === 'ended badly' ||
+      leftOut.value.some((each) => each.why === '')),
 );
 
 function confirm(answer?: number): void {
