@@ -1,46 +1,25 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import type { ProcedureFile } from '../../contract/index.ts';
 import { WORK_KINDS } from '../../core/procedure/index.ts';
-import { ApiError } from '../data/api.ts';
 import { takeProcedureFile, useProcedures } from '../data/procedures.ts';
+import { useTakeFile } from './takeFile.ts';
 
 /** The procedures library: what comes off, in which order, and what binds the way back. */
 const router = useRouter();
 const { rows: read, failed } = useProcedures();
 const rows = computed(() => read.value ?? []);
-const wrong = ref<readonly string[]>([]);
 
 const groups = computed(() => {
   const families = [...new Set(rows.value.map(({ family }) => family))].sort();
   return families.map((family) => ({ family, rows: rows.value.filter((row) => row.family === family) }));
 });
 
-async function readFile(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  if (file === undefined) return;
-  wrong.value = [];
-  try {
-    const saved = await takeProcedureFile(JSON.parse(await file.text()) as ProcedureFile);
-    await router.push(`/procedures/${saved.id}`);
-  } catch (error) {
-    wrong.value =
-      error instanceof ApiError
-        ? [
-            error.message,
-            ...Object.entries(error.fields)
-              .slice(0, 6)
-              .map(([where, what]) => `${where}: ${what}`),
-          ]
-        : error instanceof SyntaxError
-          ? [`${file.name} is not JSON: ${error.message}`]
-          : [String(error)];
-  } finally {
-    input.value = '';
-  }
-}
+const { wrong, readFile } = useTakeFile(async (file) => {
+  const saved = await takeProcedureFile(file as ProcedureFile);
+  await router.push(`/procedures/${saved.id}`);
+});
 </script>
 
 <template>

@@ -1,20 +1,19 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import type { RecipeFile } from '../../../contract/index.ts';
 import { allRecipes, type Recipe, recipeWords } from '../../../core/relearn/index.ts';
 import { UNIT_KINDS } from '../../../core/vehicle/index.ts';
 import SourceNote from '../../parts/SourceNote.vue';
-import { ApiError } from '../../data/api.ts';
 import { useFamilies } from '../../data/families.ts';
 import { takeRecipeFile } from '../../data/recipes.ts';
 import { useShop } from '../../stores/shop.ts';
+import { useTakeFile } from '../takeFile.ts';
 
 /** Every recipe that a run can go by: the shop's own and those that came with the program. */
 const shop = useShop();
 const router = useRouter();
 const { families } = useFamilies();
-const wrong = ref<readonly string[]>([]);
 const groups = computed(() => {
   const all = allRecipes(shop.recipes);
   const forAny = ({ fits }: Recipe): boolean => fits.families.length + fits.kinds.length + fits.vehicles.length === 0;
@@ -33,26 +32,11 @@ const forWhat = ({ fits }: Recipe): string =>
       : [fits.vehicles.length === 1 ? 'one vehicle' : `${fits.vehicles.length} vehicles`]),
   ].join(', ');
 
-async function readFile(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  if (file === undefined) return;
-  wrong.value = [];
-  try {
-    const saved = await takeRecipeFile(JSON.parse(await file.text()) as RecipeFile);
-    await shop.load();
-    await router.push(`/recipes/${saved.id}`);
-  } catch (error) {
-    wrong.value =
-      error instanceof ApiError
-        ? [error.message, ...Object.entries(error.fields).map(([where, what]) => `${where}: ${what}`)].slice(0, 7)
-        : error instanceof SyntaxError
-          ? [`${file.name} is not JSON: ${error.message}`]
-          : [String(error)];
-  } finally {
-    input.value = '';
-  }
-}
+const { wrong, readFile } = useTakeFile(async (file) => {
+  const saved = await takeRecipeFile(file as RecipeFile);
+  await shop.load();
+  await router.push(`/recipes/${saved.id}`);
+});
 </script>
 
 <template>

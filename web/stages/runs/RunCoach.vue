@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import type { Job, RunOutcome } from '../../../core/job/index.ts';
 import { formatClock } from '../../../core/quantity/index.ts';
-import { conditionWords, flagWords, stepsLeftOut } from '../../../core/relearn/index.ts';
+import { stepsLeftOut } from '../../../core/relearn/index.ts';
 import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeys } from '../../shell/keys.ts';
@@ -23,8 +23,9 @@ const {
   step,
   left,
   counting,
-  missing,
-  pauses,
+  needs,
+  clockWords,
+  unread,
   blocked,
   turn,
   askedReadings,
@@ -93,17 +94,9 @@ useKeys([{ keys: ' ', does: 'Confirm the step of the run', run: () => coach.sing
       <p v-if="left !== null" class="mt-3 flex items-baseline gap-3">
         <span class="figure text-figure-xl" :class="counting ? 'text-brass' : 'text-soft'" data-testid="run-clock">{{
           formatClock(left)
-        }}</span><span class="text-soft">{{
-          counting
-            ? 'counting'
-            : pauses.length > 0
-              ? `stands still: ${pauses.map((name) => flagWords(run!.recipe, name)).join(', ')}`
-              : 'does not count yet'
-        }}</span>
+        }}</span><span class="text-soft">{{ clockWords }}</span>
       </p>
-      <p v-if="missing.length > 0" class="mt-2 font-semibold text-brass">
-        Needs: {{ missing.map((each) => conditionWords(run!.recipe, each)).join(', ') }}.
-      </p>
+      <p v-if="needs" class="mt-2 font-semibold text-brass">Needs: {{ needs }}.</p>
       <p v-if="run.said" class="mt-2 font-semibold text-alarm" role="status">{{ run.said }}</p>
       <div v-if="askedReadings.length + askedFlags.length > 0" class="mt-4 flex flex-wrap items-end gap-3">
         <form
@@ -113,12 +106,12 @@ useKeys([{ keys: ' ', does: 'Confirm the step of the run', run: () => coach.sing
           @submit.prevent="coach.enter(asked)"
         >
           <FigureField
-            v-model="typed[asked.name]"
+            v-model="typed[asked.name]!"
             :label="asked.label"
             :field="asked.field"
             class="w-40"
             :placeholder="asked.last"
-            :error="form.error('value')"
+            :error="unread === asked.name ? `Expected a figure in ${asked.unit}.` : form.error('value')"
           />
           <button type="submit" class="quiet">Enter</button>
         </form>

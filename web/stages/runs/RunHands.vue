@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { formatClock } from '../../../core/quantity/index.ts';
-import { conditionWords, flagWords, type Recipe } from '../../../core/relearn/index.ts';
+import type { Recipe } from '../../../core/relearn/index.ts';
 import FigureField from '../../parts/FigureField.vue';
 import { useHandsBusy } from '../hands-busy/useHandsBusy.ts';
 import { useAdapterReadings } from './useAdapterReadings.ts';
@@ -26,7 +26,7 @@ const coach = useRunCoach(
   () => job.value,
   () => purpose.value,
 );
-const { run, step, left, counting, missing, pauses, turn, askedReadings, askedFlags, typed, text } = coach;
+const { run, step, left, counting, needs, clockWords, unread, turn, askedReadings, askedFlags, typed, text } = coach;
 const adapter = useAdapterReadings(
   () => job.value,
   () => run.value,
@@ -62,17 +62,9 @@ function answer(index: number): void {
         <p v-if="left !== null" class="mt-4 flex flex-wrap items-baseline gap-4 short:mt-1!">
           <span class="figure text-far" :class="counting ? 'text-brass' : 'text-soft'">{{
             formatClock(left)
-          }}</span><span class="text-2xl text-soft">{{
-            counting
-              ? 'counting'
-              : pauses.length > 0
-                ? `stands still: ${pauses.map((name) => flagWords(run!.recipe, name)).join(', ')}`
-                : 'does not count yet'
-          }}</span>
+          }}</span><span class="text-2xl text-soft">{{ clockWords }}</span>
         </p>
-        <p v-if="missing.length > 0" class="mt-3 text-2xl font-bold text-brass">
-          Needs: {{ missing.map((each) => conditionWords(run!.recipe, each)).join(', ') }}.
-        </p>
+        <p v-if="needs" class="mt-3 text-2xl font-bold text-brass">Needs: {{ needs }}.</p>
         <p v-if="said || run.said" class="mt-3 border-l-4 border-brass pl-4 text-2xl font-bold" role="alert">
           {{ said || run.said }}
         </p>
@@ -84,11 +76,12 @@ function answer(index: number): void {
             @submit.prevent="coach.enter(asked)"
           >
             <FigureField
-              v-model="typed[asked.name]"
+              v-model="typed[asked.name]!"
               class="w-44"
               :label="asked.label"
               :field="asked.field"
               :placeholder="asked.last"
+              :error="unread === asked.name ? `Expected a figure in ${asked.unit}.` : null"
             />
             <button type="submit" class="quiet min-h-14 text-lg">Enter</button>
           </form>

@@ -1,7 +1,8 @@
-import { computed, onBeforeUnmount, onMounted, reactive, type Ref, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, reactive, ref, watch } from 'vue';
 import type { Job, JobRun } from '../../../core/job/index.ts';
 import { convert, FIELDS, type Field, plainText, type Unit } from '../../../core/quantity/index.ts';
 import {
+  conditionWords,
   currentStep,
   flagWords,
   isCounting,
@@ -34,6 +35,8 @@ export function useRunCoach(job: () => Job | null, purpose: () => Recipe['purpos
   const now = useNow();
   const typed = reactive<Partial<Record<ReadingName, string>>>({});
   const text = ref('');
+  /** The reading whose field holds what is no figure. */
+  const unread = ref<ReadingName | null>(null);
 
   const mine = computed(() => job()?.runs.filter(({ run }) => run.recipe.purpose === purpose()) ?? []);
   const open = computed((): JobRun | null => mine.value.find(({ closed }) => closed === null) ?? null);
@@ -55,6 +58,20 @@ export function useRunCoach(job: () => Job | null, purpose: () => Recipe['purpos
     );
     if (loop?.again == null) return '';
     return `turn ${(value.rounds[loop.id] ?? 0) + 1} of ${loop.again.times}`;
+  });
+
+  /** What the clock does, in words. */
+  const clockWords = computed(() => {
+    const { value } = run;
+    if (counting.value || value === null) return 'counting';
+    return pauses.value.length > 0
+      ? `stands still: ${pauses.value.map((name) => flagWords(value.recipe, name)).join(', ')}`
+      : 'does not count yet';
+  });
+  /** What must be so before it counts, in words; “” where nothing is missing. */
+  const needs = computed(() => {
+    const { value } = run;
+    return value === null ? '' : missing.value.map((each) => conditionWords(value.recipe, each)).join(', ');
   });
 
   /** Only what this step asks about. */
@@ -99,7 +116,8 @@ export function useRunCoach(job: () => Job | null, purpose: () => Recipe['purpos
     open.value !== null && form.send('advance-run', { runId: open.value.id, input });
   function enter({ name, unit, field }: AskedReading): void {
     const value = numberIn(typed[name] ?? '', field);
-    if (Number.isNaN(value)) return;
+    unread.value = Number.isNaN(value) ? name : null;
+    if (unread.value !== null) return;
     if (send({ kind: 'reading', name, value: Number(convert(value, unit, READINGS[name].unit).toPrecision(6)) }))
       typed[name] = '';
   }
@@ -108,12 +126,11 @@ export function useRunCoach(job: () => Job | null, purpose: () => Recipe['purpos
   function confirm(answer?: number): boolean {
     if (step.value === null) return false;
     const asks = step.value.asks !== '';
-    const taken = send({
+    return send({
       kind: 'confirm',
       ...(answer !== undefined && { answer }),
       ...(asks && { text: text.value.trim() }),
     });
-    return taken;
   }
   watch(
     () => step.value?.id,
@@ -143,14 +160,15 @@ export function useRunCoach(job: () => Job | null, purpose: () => Recipe['purpos
     step,
     left,
     counting,
-    missing,
-    pauses,
+    needs,
+    clockWords,
+    unread,
     blocked,
     turn,
     askedReadings,
     askedFlags,
-    typed: typed as Record<ReadingName, string>,
-    text: text as Ref<string>,
+    typed,
+    text,
     send,
     enter,
     toggle,
