@@ -1,8 +1,10 @@
 import { z } from 'zod';
+import { PART_FORMS } from '../core/clean/index.ts';
 import {
   ITEM_KINDS,
   JOINTS,
   type Need,
+  OFF_REASONS,
   type Procedure,
   type ProcedureItem,
   RESTORE_KINDS,
@@ -65,6 +67,12 @@ export const procedureItem = z.strictObject({
     .array(z.enum(keysOf(RESTORE_KINDS)))
     .max(6)
     .optional(),
+  backBefore: id.optional(),
+  offAfter: z
+    .array(z.strictObject({ item: id, kind: z.enum(keysOf(OFF_REASONS)), reason: line }))
+    .max(20)
+    .optional(),
+  part: z.enum(PART_FORMS).optional(),
 }) satisfies z.ZodType<ProcedureItem>;
 
 /** “a before b, because”. */

@@ -23,6 +23,7 @@ export const variantFeatures = z.strictObject({
   pins: count.min(0, 'Expected 0 to 40 pins.').max(40, 'Expected 0 to 40 pins.').nullable(),
   drive: line,
   mark: line,
+  bores: count.min(1, 'Expected 1 to 8 bores.').max(8, 'Expected 1 to 8 bores.').optional(),
 });
 
 const fittedUnit = z.strictObject({

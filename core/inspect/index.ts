@@ -5,7 +5,7 @@ export type { PointInput } from './judge.ts';
 export { LIGHT_NAMES, LIGHT_SECTORS, LIGHT_SHAPE, readLight } from './light.ts';
 export type { LightMark, LightResult } from './light.ts';
 export { coilAt20, COPPER_PER_K } from './ohms.ts';
-export { cleaningPoint, GRADE_LOOKS, GRADES, pointName, pointOf, POINTS, pointsFor } from './points.ts';
+export { cleaningPoint, GRADE_LOOKS, GRADES, PER_BORE, pointName, pointOf, POINTS, pointsFor } from './points.ts';
 export type {
   Cure,
   InspectPoint,

@@ -16,6 +16,7 @@ import {
   POINTS,
   pointsFor,
   readLight,
+  spokenBy,
 } from './index.ts';
 
 const forms = Object.keys(UNIT_FORMS) as UnitForm[];
@@ -197,5 +198,42 @@ describe('objections', () => {
     expect(objections('relearn', [judged('deposit-edge', 'clean')])[0]?.words).toContain('A relearn will not');
     expect(objections('clean-bench', [judged('body-flat', 'replace', 'watch')])).toEqual([]);
     expect(objections('elsewhere', [judged('body-flat', 'replace')])).toEqual([]);
+  });
+});
+
+describe('words for the eye and the hand', () => {
+  const felt = (outcome: string): PointInput => ({ marks: [], outcome, typed: [''] });
+  it.each(POINTS.filter((each) => each.felt.length > 0).map((each) => [each.id, each] as const))(
+    '%s can be felt: noted where it is well, never good, and marked as not measured',
+    (_, each) => {
+      const verdicts = each.felt.map(({ id }) => judgePoint(each, felt(id), limitOf(each, {}, null, 'throttle-body')));
+      for (const judged of verdicts) {
+        if (isPointProblem(judged)) throw new Error(judged.message);
+        expect(judged.verdict).not.toBe('good');
+        expect(judged.words).toContain('by eye or hand, not measured');
+        expect(judged.value).toBeNull();
+      }
+      expect(verdicts.map((judged) => !isPointProblem(judged) && judged.verdict)).toContain('noted');
+      expect(verdicts.some((judged) => !isPointProblem(judged) && judged.verdict !== 'noted')).toBe(true);
+    },
+  );
+  it('stand for every figure of the walk but the coil’s, which no hand can feel', () => {
+    const figures = POINTS.filter(({ entry }) => ['figure', 'against-new', 'ohms'].includes(entry.kind));
+    expect(figures.filter((each) => each.felt.length === 0).map(({ id }) => id)).toEqual(['coil']);
+    expect(judgePoint(point('coil'), felt('warm'), shop('coil'))).toMatchObject({ message: /only be measured/ });
+  });
+  it('give way to a figure, and are refused when they are none of the point’s', () => {
+    expect(judge('play', { marks: [], outcome: 'none-felt', typed: ['0.3'] }).verdict).toBe('bad');
+    expect(judgePoint(point('play'), felt('sings'), shop('play'))).toMatchObject({ message: /no play felt/ });
+  });
+  it('speak of the causes as figures do', () => {
+    expect(spokenBy('play', 'cable', judge('play', felt('rocks')), 'rocks')).toMatchObject({ outcome: 'felt' });
+    expect(spokenBy('play', 'cable', judge('play', felt('none-felt')), 'none-felt')).toMatchObject({ outcome: 'none' });
+    expect(spokenBy('dashpot', 'cable', judge('dashpot', felt('dead')), 'dead')).toMatchObject({ outcome: 'dead' });
+    expect(spokenBy('dashpot', 'cable', judge('dashpot', felt('holds')), 'holds')).toMatchObject({ outcome: 'holds' });
+    expect(spokenBy('dashpot', 'cable', judge('dashpot', felt('damps')), 'damps')).toMatchObject({ outcome: 'right' });
+  });
+  it('leave *about* standing in a figure', () => {
+    expect(judge('play', typed('about 0.3')).words).toContain('about 0.3 mm');
   });
 });

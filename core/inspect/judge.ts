@@ -147,11 +147,35 @@ export function judgePoint(
       };
     }
     default: {
+      const felt = input.typed.every((text) => text.trim() === '') ? input.outcome : '';
+      if (felt !== '') return judgeFelt(point, felt);
       const values = read(point, input.typed);
       if (isProblem(values)) return values;
       return judgeFigure(point, values, limit);
     }
   }
+}
+
+/** What the eye or the hand says in place of a figure. It is marked as such, and is not good: only a figure is. */
+function judgeFelt(point: InspectPoint, answer: string): PointResult | PointProblem {
+  const chosen = point.felt.find(({ id }) => id === answer);
+  if (chosen === undefined)
+    return {
+      field: 0,
+      message:
+        point.felt.length === 0
+          ? `${point.name} can only be measured.`
+          : `Type a figure, or pick one: ${point.felt.map(({ name }) => name.toLowerCase()).join(', ')}.`,
+    };
+  const { id, name, verdict, cure } = chosen;
+  const said = result(
+    point,
+    verdict === 'good' ? 'noted' : verdict,
+    null,
+    null,
+    `${name}: by eye or hand, not measured.`,
+  );
+  return { ...said, cure: verdict === 'good' ? null : (cure ?? point.cure), outcome: id, felt: verdict };
 }
 
 function judgeFigure(point: InspectPoint, values: readonly Typed[], limit: Limit | null): PointResult {

@@ -46,6 +46,7 @@ const point = (
   limit: null,
   figure: null,
   cure: null,
+  felt: [],
   each: false,
   again: false,
   ...given,
@@ -112,6 +113,11 @@ export const POINTS: readonly InspectPoint[] = [
       limit: { low: null, high: 0.15, unit: 'mm' },
       figure: 'shaftPlay',
       cure: 'replace',
+      felt: [
+        answer('none-felt', 'No play felt', 'good'),
+        answer('felt', 'Play felt', 'watch', 'replace'),
+        answer('rocks', 'Rocks and knocks', 'bad', 'replace'),
+      ],
     },
   ),
   point(
@@ -124,7 +130,15 @@ export const POINTS: readonly InspectPoint[] = [
       'A bent plate closes on one side only',
       'It cannot be straightened true: replace the body.',
     ],
-    { limit: { low: null, high: 0.05, unit: 'mm' }, figure: 'plateFlat', cure: 'replace' },
+    {
+      limit: { low: null, high: 0.05, unit: 'mm' },
+      figure: 'plateFlat',
+      cure: 'replace',
+      felt: [
+        answer('flat-by-eye', 'No light under the edge', 'good'),
+        answer('gap-by-eye', 'Light under the edge', 'bad', 'replace'),
+      ],
+    },
   ),
   point(
     'body-flat',
@@ -140,6 +154,10 @@ export const POINTS: readonly InspectPoint[] = [
       limit: { low: null, high: 0.1, unit: 'mm' },
       figure: 'bodyFlat',
       cure: 'replace',
+      felt: [
+        answer('flat-by-eye', 'Does not rock on glass', 'good'),
+        answer('rocks', 'Rocks on glass', 'bad', 'replace'),
+      ],
     },
   ),
   point(
@@ -157,6 +175,11 @@ export const POINTS: readonly InspectPoint[] = [
       figure: 'springReturn',
       cure: 'rebuild',
       again: true,
+      felt: [
+        answer('snaps', 'Snaps shut', 'good'),
+        answer('slow', 'Falls slowly', 'watch', 'clean'),
+        answer('hangs', 'Hangs open', 'bad', 'rebuild'),
+      ],
     },
   ),
   point(
@@ -211,7 +234,16 @@ export const POINTS: readonly InspectPoint[] = [
       'Too fast and it stalls on lift-off; too slow and it hangs',
       'Renew it: it cannot be opened.',
     ],
-    { limit: { low: 1, high: 4, unit: 's' }, figure: 'dashpotTime', cure: 'rebuild' },
+    {
+      limit: { low: 1, high: 4, unit: 's' },
+      figure: 'dashpotTime',
+      cure: 'rebuild',
+      felt: [
+        answer('damps', 'Falls slowly and evenly', 'good'),
+        answer('dead', 'Falls as if it were not there', 'bad', 'rebuild'),
+        answer('holds', 'Does not come out', 'bad', 'rebuild'),
+      ],
+    },
   ),
   point(
     'sensor-spring',
@@ -230,7 +262,11 @@ export const POINTS: readonly InspectPoint[] = [
     [...all, 'seat', 'passage'],
     { kind: 'against-new', unit: 'mm', low: 0.05, high: 20 },
     ['Calliper on the bead: the old one, then a new one.', 'A crushed bead no longer pushes back', 'Renew it.'],
-    { limit: { low: 80, high: null, unit: '%' }, cure: 'renew' },
+    {
+      limit: { low: 80, high: null, unit: '%' },
+      cure: 'renew',
+      felt: [answer('proud', 'Still proud', 'good'), answer('level', 'Level with its groove', 'bad', 'renew')],
+    },
   ),
   point(
     'ring',
@@ -247,6 +283,11 @@ export const POINTS: readonly InspectPoint[] = [
       figure: 'ringShore',
       cure: 'renew',
       each: true,
+      felt: [
+        answer('soft', 'Soft as a new one', 'good'),
+        answer('firm', 'Firmer than a new one', 'watch', 'renew'),
+        answer('hard', 'Hard, keeps a dent', 'bad', 'renew'),
+      ],
     },
   ),
   point(
@@ -283,7 +324,16 @@ export const POINTS: readonly InspectPoint[] = [
     ['rotary-valve', 'stepper-valve', 'duty-valve', 'wax-valve'],
     figure('mm', 0, 60),
     ['From stop to stop along its path.', 'Short travel is idle air that is missing', 'Clean, then replace.'],
-    { figure: 'valveTravel', cure: 'replace', again: true },
+    {
+      figure: 'valveTravel',
+      cure: 'replace',
+      again: true,
+      felt: [
+        answer('lifts', 'Lifts and falls freely', 'good'),
+        answer('slow', 'Lifts and falls slowly', 'watch', 'clean'),
+        answer('short', 'Stops short', 'bad', 'replace'),
+      ],
+    },
   ),
   point(
     'coil',
@@ -323,7 +373,13 @@ export const POINTS: readonly InspectPoint[] = [
       'Another port is another amount of air',
       'Wrong variant: compare all its marks.',
     ],
-    { limit: null },
+    {
+      limit: null,
+      felt: [
+        answer('same', 'Like the new one by eye', 'good'),
+        answer('other', 'Another size by eye', 'bad', 'replace'),
+      ],
+    },
   ),
   grade('part-deposit', 'Deposit on it', PARTS, 'Under the lamp, on the side that the air or the mist comes from.'),
   point(
@@ -383,6 +439,16 @@ export const POINTS: readonly InspectPoint[] = [
     ],
     { again: true },
   ),
+];
+
+/** What each bore of a casting has of its own. */
+export const PER_BORE: readonly string[] = [
+  'deposit-front',
+  'deposit-back',
+  'deposit-edge',
+  'light',
+  'plate-flat',
+  'port',
 ];
 
 /** The walk for a form. */

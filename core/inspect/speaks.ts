@@ -103,8 +103,10 @@ export const speaksOf = (point: string, form: UnitForm): Speaks | undefined =>
 /** The finding that a judged point stands for, or null when it says nothing. @param answer the outcome that was picked */
 export function spokenBy(point: string, form: UnitForm, result: PointResult, answer: string): Spoken | null {
   const speaks = speaksOf(point, form);
-  if (speaks === undefined || speaks.by === 'nothing' || result.verdict === 'noted') return null;
-  const outcome = outcomeBy(speaks, result, answer);
+  // What was felt speaks of the causes as what was measured does.
+  const judged = result.felt === undefined ? result : { ...result, verdict: result.felt };
+  if (speaks === undefined || speaks.by === 'nothing' || judged.verdict === 'noted') return null;
+  const outcome = outcomeBy(speaks, judged, answer);
   return outcome === null ? null : { sign: speaks.sign, outcome };
 }
 
@@ -121,6 +123,8 @@ function outcomeBy(
     case 'verdict':
       return verdict === 'bad' ? speaks.bad : verdict === 'good' ? speaks.good : (speaks.watch ?? null);
     case 'side':
+      // Felt, and not measured: its own word says on which side.
+      if (value === null && outcome !== null && [speaks.below, speaks.above].includes(outcome)) return outcome;
       if (value === null || limit === null || verdict !== 'bad') return verdict === 'bad' ? null : speaks.within;
       return limit.low !== null && value < limit.low ? speaks.below : speaks.above;
   }

@@ -55,6 +55,8 @@ export interface InspectPoint {
   /** What follows when it is bad. */
   readonly consequence: string;
   readonly cure: Cure | null;
+  /** Words for the eye and the hand in place of a figure; empty where a figure is the only way. */
+  readonly felt: readonly PointOutcome[];
   /** Several of the same on one unit: each has its own name. */
   readonly each: boolean;
   /** Looked at again when the work is done. */
@@ -71,6 +73,8 @@ export interface PointResult {
   readonly cure: Cure | null;
   /** What its judge worked out beside good and bad: the shape of the light, the side of a coil; null for any other. */
   readonly outcome: string | null;
+  /** Judged by eye or hand: what that was worth. Such a look is noted; only a figure in its band is good. */
+  readonly felt?: PointVerdict | undefined;
 }
 
 /** A wrong entry, in words, by the index of the field. */

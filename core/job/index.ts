@@ -4,6 +4,11 @@ export { QUESTIONS_AT } from './house/places.ts';
 export { MISHAPS, type MishapId } from './mishaps/kinds.ts';
 export { bankPlaces, GAUGE_UNITS } from './balance/measuring.ts';
 export { balanceSeen, type BalanceSeen } from './balance/query.ts';
+export { benchParts, type BenchPart } from './parts/onBench.ts';
+export { renewalOf, type Renewal } from './rebuild/renewal.ts';
+export { sealWords } from './rebuild/sheet.ts';
+export { offReasonWords, stillBefore } from './items/offOrder.ts';
+export { comesOff } from './items/backSteps.ts';
 export { TRIAL_PLACES, trimmedUnits } from './trim/trying.ts';
 export { recipesFor } from './runs/offered.ts';
 export { bringUp, isCurrent } from './bringUp.ts';
@@ -37,7 +42,7 @@ export type { Belief, Departure, Estimate, EstimateLine, OptionFigures } from '.
 export { wasteDue } from './cleaning/due.ts';
 export { isInPlace, passesNow, passesOf, unitState } from './cleaning/present.ts';
 export { againstWords } from './cleaning/against.ts';
-export { gradedAt, looksClean, nextUnitPass, seenSince, unitMethod, wantsGrade } from './cleaning/method.ts';
+export { boreGrade, gradedAt, looksClean, nextUnitPass, seenSince, unitMethod, wantsGrade } from './cleaning/method.ts';
 export type { CleanerUse, CleanPass, WasteTaken } from './cleaning/state.ts';
 export type {
   Clearing,
@@ -86,7 +91,7 @@ export { jobObjections, judgedFindings } from './inspection/objections.ts';
 export { droppedUnseen } from './inspection/dropping.ts';
 export type { UnitDropped } from './inspection/dropping.ts';
 export type { Finding, JudgedFinding } from './inspection/state.ts';
-export { formOf, isVehicleUnit, jobUnits, lightEven, unitName, worstGrade } from './inspection/units.ts';
+export { boreNames, formOf, isVehicleUnit, jobUnits, lightEven, unitName, worstGrade } from './inspection/units.ts';
 export type { JobUnit } from './inspection/units.ts';
 export { FLAG_NEEDS, FLAGS } from './items/flagKinds.ts';
 export type { Flag, FlagNeed } from './items/flagKinds.ts';

@@ -219,3 +219,15 @@ describe('what was unusual', () => {
     expect(rows(rich(...again), 'Time and money')).toContainEqual('Time went at sample arm | 12 min | expected 3 min');
   });
 });
+
+describe('a gasket', () => {
+  it('is new or used again; a later decision replaces the earlier one and leaves it legible', () => {
+    const seal = (decision: 'renewed' | 'reused', why: string): CommandBody => ({
+      type: 'decide-seal',
+      data: { id: decision, name: 'Body gasket', decision, partNumber: 'G', why },
+    });
+    const made = job(seal('reused', 'still proud'), seal('renewed', ''));
+    expect(made.seals.map(({ decision, instead }) => [decision, instead?.decision])).toEqual([['renewed', 'reused']]);
+    expect(rows(made, 'Used and fitted')[0]).toBe('Body gasket | renewed | G · before: reused, still proud');
+  });
+});

@@ -16,7 +16,7 @@ import type { Job } from './job.ts';
 import { mishapRows } from './mishaps/sheet.ts';
 import { partRows } from './needs/sheet.ts';
 import { CAUTION_CLOSE } from './notes/cautions.ts';
-import { partOnBenchRows } from './parts/sheet.ts';
+import { partOnBenchRows, renewedPartRows } from './parts/sheet.ts';
 import { procedureRows } from './procedure/sheet.ts';
 import { proofRows } from './proof/sheet.ts';
 import { replacedRows, sealRows, settingRows, unitRows } from './rebuild/sheet.ts';
@@ -46,7 +46,13 @@ const SECTIONS: Readonly<Record<Exclude<SheetTitle, 'identity'>, Section>> = {
   Fasteners: { rows: torqueRows, empty: 'No torque was called for.' },
   'Found on the bench': { rows: findingRows, empty: 'No findings were noted.' },
   'Used and fitted': {
-    rows: (job, say) => [...cleanerRows(job), ...againstRows(job), ...sealRows(job), ...partRows(job, say)],
+    rows: (job, say) => [
+      ...cleanerRows(job),
+      ...againstRows(job),
+      ...sealRows(job),
+      ...renewedPartRows(job),
+      ...partRows(job, say),
+    ],
     empty: 'Nothing was used.',
   },
   'On the bench': {

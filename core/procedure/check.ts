@@ -1,7 +1,8 @@
 import { samePart } from '../stock/index.ts';
 import { type Constraint, planRefit } from '../refit/index.ts';
 import { MARGIN_WANTED, parseThread, stripMargin } from '../torque/index.ts';
-import type { Procedure, ProcedureItem } from './types.ts';
+import { backStepTies, comesOffAfter } from './order.ts';
+import { isBackStep, type Procedure, type ProcedureItem } from './types.ts';
 
 /** Something about a procedure that cannot stay, or that should be looked at. */
 export interface ProcedureProblem {
@@ -68,6 +69,14 @@ function itemProblems(item: ProcedureItem, { openings, items }: Procedure): Proc
       problems.push(wrong(item.id, `${item.name} opens “${opening}”, which is not described.`));
   if (item.swapFrom !== undefined && !items.some(({ id }) => id === item.swapFrom))
     problems.push(wrong(item.id, `${item.name} moves over from “${item.swapFrom}”, which is not an item.`));
+  const comesOff = (id: string): boolean => items.some((each) => each.id === id && !isBackStep(each));
+  if (item.backBefore !== undefined && !comesOff(item.backBefore))
+    problems.push(wrong(item.id, `${item.name} is done before “${item.backBefore}”, which does not come off.`));
+  for (const { item: first } of item.offAfter ?? [])
+    if (!comesOff(first) || first === item.id)
+      problems.push(wrong(item.id, `${item.name} comes off after “${first}”, which does not come off before it.`));
+    else if (comesOffAfter(items, first, item.id))
+      problems.push(wrong(item.id, `${item.name} comes off after what waits for it: that goes round in a circle.`));
   if (item.singleUse && item.partNumber === '')
     problems.push(look(item.id, `${item.name} must be renewed but has no part number.`));
   const group = item.fasteners;
@@ -123,7 +132,10 @@ function constraintProblems(procedure: Procedure): ProcedureProblem[] {
         look(constraint.item, `${names.get(constraint.item)} needs “${constraint.part}”, which is not on the list.`),
       );
   }
-  const loose = items.filter(({ id, opens }) => constraints.length > 0 && !tied.has(id) && opens.length === 0);
+  const loose = items.filter(
+    ({ id, opens, backBefore }) =>
+      constraints.length > 0 && backBefore === undefined && !tied.has(id) && opens.length === 0,
+  );
   if (loose.length > 0)
     problems.push(
       look(
@@ -133,7 +145,7 @@ function constraintProblems(procedure: Procedure): ProcedureProblem[] {
     );
   const plan = planRefit(
     items.map(({ id, name }, index) => ({ id, name, stripOrder: index + 1 })),
-    constraints,
+    [...constraints, ...backStepTies(items)],
   );
   if (!plan.ok) {
     const chain = plan.cycle.map(({ from, to, reason }) => `${names.get(from)} before ${names.get(to)} (${reason})`);

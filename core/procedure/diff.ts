@@ -1,5 +1,6 @@
 import type { Constraint } from '../refit/index.ts';
-import { type Procedure, type ProcedureItem, RESTORE_KINDS } from './types.ts';
+import { UNIT_FORMS } from '../clean/index.ts';
+import { OFF_REASONS, type Procedure, type ProcedureItem, RESTORE_KINDS } from './types.ts';
 import { lowerFirst } from '../words/index.ts';
 
 /** One field that differs, both sides in words; empty where there is none. */
@@ -178,6 +179,12 @@ function itemWords(item: ProcedureItem): Words {
     'looks like': item.alike ?? '',
     tag: item.tag ?? '',
     'moves over from': item.swapFrom ?? '',
+    'only on the way back, before': item.backBefore ?? '',
+    'off after':
+      item.offAfter
+        ?.map(({ item: first, kind, reason }) => [first, OFF_REASONS[kind], reason].join(' ').trim())
+        .join('; ') ?? '',
+    'on the bench as': item.part === undefined ? '' : UNIT_FORMS[item.part],
     minutes: item.minutes === undefined ? '' : `${item.minutes.off} off, ${item.minutes.back} back`,
     cautions: item.cautions.join(', '),
   };

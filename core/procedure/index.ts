@@ -14,8 +14,9 @@ export {
   starterProcedure,
 } from './starter.ts';
 export type { StarterAnswers, StarterDraft } from './starter.ts';
+export { backStepTies, comesOffAfter } from './order.ts';
 export { plainItem } from './plain.ts';
-export { ITEM_KINDS, JOINTS, RESTORE_KINDS, WORK_KINDS } from './types.ts';
+export { isBackStep, ITEM_KINDS, JOINTS, OFF_REASONS, RESTORE_KINDS, WORK_KINDS } from './types.ts';
 export type {
   Bolt,
   CoolantSystem,
@@ -23,6 +24,8 @@ export type {
   ItemKind,
   Joint,
   Need,
+  OffReason,
+  OffReasonKind,
   Procedure,
   ProcedureItem,
   ProcedureOpening,

@@ -1,3 +1,4 @@
+import type { PartForm } from '../clean/index.ts';
 import type { CoolantFilling } from '../coolant/index.ts';
 import type { Constraint } from '../refit/index.ts';
 import type { BoltPlace, PropertyClass, ThreadCondition, ThreadMaterial, TorqueSpec } from '../torque/index.ts';
@@ -85,6 +86,26 @@ export const RESTORE_KINDS = {
 /** The id of a {@link RESTORE_KINDS}. */
 export type RestoreKind = keyof typeof RESTORE_KINDS;
 
+/** Why one thing comes off before another. */
+export const OFF_REASONS = {
+  reach: 'closes the way to it',
+  drops: 'would let it drop',
+  weight: 'holds its weight',
+  'tie-back': 'is tied back out of the way',
+  'keep-out': 'keeps dirt or fingers out',
+} as const;
+/** The id of an {@link OFF_REASONS}. */
+export type OffReasonKind = keyof typeof OFF_REASONS;
+
+/** What comes off before an item, and why. Advice: what was done in another order is recorded as it was. */
+export interface OffReason {
+  /** The item that comes off first. */
+  readonly item: string;
+  readonly kind: OffReasonKind;
+  /** In a few words; empty where the kind says all. */
+  readonly reason: string;
+}
+
 /** What kind of work a procedure is for. */
 export const WORK_KINDS = {
   clean: 'Off, clean and back',
@@ -124,7 +145,16 @@ export interface ProcedureItem {
   readonly swapFrom?: string | undefined;
   /** What to measure before it comes off and set again. */
   readonly restore?: readonly RestoreKind[] | undefined;
+  /** A step that exists only on the way back: the item before which it is done. Its note says why. */
+  readonly backBefore?: string | undefined;
+  /** What comes off before it, and why. */
+  readonly offAfter?: readonly OffReason[] | undefined;
+  /** What it lies on the bench as, where it is looked at and cleaned in a lane of its own. */
+  readonly part?: PartForm | undefined;
 }
+
+/** Whether an item never comes off: it is a step of the way back. */
+export const isBackStep = ({ backBefore }: Pick<ProcedureItem, 'backBefore'>): boolean => backBefore !== undefined;
 
 /** A hole that strip exposes. */
 export interface ProcedureOpening {

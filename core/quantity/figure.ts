@@ -13,7 +13,7 @@ export type FigureResult =
       readonly value: number;
       readonly upTo?: number;
       readonly text: string;
-      /** The value as it is said: with the decimals it was typed with, four figures where it was converted. */
+      /** The value as it is said: with the decimals it was typed with, four figures where it was converted, *about* where it was. */
       readonly shown: string;
     }
   | ParseFailure;
@@ -30,14 +30,15 @@ export function readFigure(text: string, field: Field, measures: Measures = null
   if (!read.ok) return read;
   const { value, unit } = read.quantity;
   const own = (figure: number): number => (unit === assume ? figure : tidy(convert(figure, unit, assume)));
+  const shown =
+    unit === assume
+      ? formatNumber(read.quantity)
+      : formatNumber({ value: Number(own(value).toPrecision(4)), unit: assume });
   return {
     ok: true,
     value: own(value),
     text: text.trim(),
-    shown:
-      unit === assume
-        ? formatNumber(read.quantity)
-        : formatNumber({ value: Number(own(value).toPrecision(4)), unit: assume }),
+    shown: read.about === true ? `about ${shown}` : shown,
     ...(read.upTo === undefined ? {} : { upTo: own(read.upTo) }),
   };
 }

@@ -65,7 +65,10 @@ function allHolds(job: TallyInput): Hold[] {
     ),
     ...now.threadsStripped.map(({ id, name }) => hold('thread', id, `${name}: a stripped thread is not repaired`)),
     ...now.countsThatDiffer.map(({ id, name }) => hold('count', id, `${name}: fewer back than came out`)),
-    ...now.itemsOff.map(({ id, name }) => hold('item-off', id, `${name} is off`)),
+    ...now.itemsOff.map(({ id, name, aside }) =>
+      hold('item-off', id, `${name} is ${aside === true ? 'tied aside' : 'off'}`),
+    ),
+    ...now.stepsToDo.map(({ id, name }) => hold('item-off', id, `${name}: still to do`)),
     ...now.unitsLoose.map(({ id, name }) => hold('unit-loose', id, `${name}: nothing says what holds it down`)),
     ...now.figuresWanted.map(({ id, name }) => hold('figure', id, `${name}: no torque figure, and by feel not chosen`)),
     ...now.torqueOutstanding.map(({ item, missing }) =>

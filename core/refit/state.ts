@@ -17,6 +17,10 @@ export interface TallyItem {
   readonly loose?: boolean;
   /** Measures and marks taken before it came off that were not set again, in words. */
   readonly toRestore: readonly string[];
+  /** Left connected and only tied aside. */
+  readonly aside?: boolean | undefined;
+  /** A step of the way back: *off* while it is to be done. */
+  readonly step?: boolean | undefined;
 }
 
 export interface TallyFasteners {

@@ -11,6 +11,8 @@ import type {
 /** What is true of this vehicle right now. Each figure carries its list. */
 export interface Tally {
   readonly itemsOff: readonly TallyItem[];
+  /** Steps of the way back that are still to be done. */
+  readonly stepsToDo: readonly TallyItem[];
   readonly openingsOpen: readonly TallyOpening[];
   readonly openingsPlugged: readonly TallyOpening[];
   /** Rags, ties and hooks that are still in. */
@@ -50,6 +52,7 @@ const isBack = ({ state }: TallyItem): boolean => state === 'refitted' || state 
 /** Counts everything once, in one walk over the items. Pure; about a microsecond an item. */
 export function tally(job: TallyInput): Tally {
   const off: TallyItem[] = [];
+  const toDo: TallyItem[] = [];
   const differ: TallyItem[] = [];
   const outstanding: { item: TallyItem; missing: number }[] = [];
   const reused: TallyItem[] = [];
@@ -64,7 +67,7 @@ export function tally(job: TallyInput): Tally {
   let atTorque = 0;
   let toTorque = 0;
   for (const item of job.items) {
-    if (item.state === 'off') off.push(item);
+    if (item.state === 'off') (item.step === true ? toDo : off).push(item);
     if (item.singleUse && item.state === 'refitted') reused.push(item);
     if (item.kind === 'connector' && isBack(item) && !item.confirmed) unconfirmed.push(item);
     if (item.toRestore.length > 0 && isBack(item)) notRestored.push(item);
@@ -90,6 +93,7 @@ export function tally(job: TallyInput): Tally {
   }
   return {
     itemsOff: off,
+    stepsToDo: toDo,
     openingsOpen: job.openings.filter(({ state }) => state === 'open'),
     openingsPlugged: job.openings.filter(({ state }) => state === 'plugged'),
     objectsIn: job.objects.filter((object) => !object.out),

@@ -11,13 +11,15 @@ export interface VariantFeatures {
   readonly drive: string;
   /** Casting or variant mark. */
   readonly mark: string;
+  /** Bores in the one casting; absent where nobody has said, which is one. */
+  readonly bores?: number | undefined;
 }
 
 /** A variant of which nothing is known. */
 export const UNKNOWN_VARIANT: VariantFeatures = { portMm: null, gasket: '', pins: null, drive: '', mark: '' };
 
 /** A feature's name. */
-export type Feature = keyof VariantFeatures;
+export type Feature = Exclude<keyof VariantFeatures, 'bores'>;
 
 /** Features in words, with what a difference leads to. */
 export const FEATURES: Readonly<

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { ItemTimes, ProcedureVersion } from '../../contract/index.ts';
-import { expectedMinutes, type Procedure, procedureProblems } from '../../core/procedure/index.ts';
+import { backStepTies, expectedMinutes, type Procedure, procedureProblems } from '../../core/procedure/index.ts';
 import { formatMinutes } from '../../core/quantity/index.ts';
 import { estimate, planRefit } from '../../core/refit/index.ts';
 import FigureRow from '../parts/FigureRow.vue';
@@ -59,7 +59,7 @@ const bends = computed(() => {
   if (value === null) return [];
   const plan = planRefit(
     value.items.map((item, index) => ({ id: item.id, name: item.name, stripOrder: index + 1 })),
-    value.constraints,
+    [...value.constraints, ...backStepTies(value.items)],
   );
   return plan.ok
     ? plan.steps.flatMap(({ itemId, movedBy }) =>

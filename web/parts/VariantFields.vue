@@ -4,7 +4,7 @@ import FigureField from './FigureField.vue';
 import TextField from './TextField.vue';
 import type { VariantText } from './variantText.ts';
 
-/** The five features that tell variants apart, as typed. */
+/** The features that tell variants apart, and how many bores the casting has, as typed. */
 defineProps<{ errors?: Readonly<Record<string, string>> }>();
 const model = defineModel<VariantText>({ required: true });
 </script>
@@ -26,6 +26,13 @@ const model = defineModel<VariantText>({ required: true });
       :field="FIELDS.count"
       placeholder="3"
       :error="errors?.pins"
+    />
+    <FigureField
+      v-model="model.bores"
+      label="Bores in the casting"
+      :field="FIELDS.count"
+      placeholder="1"
+      :error="errors?.bores"
     />
     <TextField v-model="model.drive" label="Drive" placeholder="cable, motor, stepper, rotary" :error="errors?.drive" />
   </div>

@@ -13,7 +13,7 @@ import { cleaningPoint } from '../../inspect/index.ts';
 import type { HouseRules } from '../../house/index.ts';
 import { rulesOf } from '../house/rules.ts';
 import { countsSince, isInPlace, isStripped, passesNow, passesOf } from './present.ts';
-import { type JobUnit, lightEven } from '../inspection/units.ts';
+import { boreNames, type JobUnit, lightEven } from '../inspection/units.ts';
 import type { Job } from '../job.ts';
 import { type ShopValues, soakFigures } from '../../figures/index.ts';
 
@@ -33,12 +33,24 @@ export function unitMethod(job: Job, unit: JobUnit, rules: HouseRules, said: Sho
 /** What was seen of a unit since its last pass: a grade from before it says nothing any more. */
 export function seenSince(job: Job, unit: JobUnit): Seen {
   const lastPass = passesNow(job, unit.id).now.at(-1)?.at ?? countsSince(job, unit.id);
-  const grades = job.findings.flatMap((finding) =>
-    finding.unit === unit.id && finding.when === 'after' && finding.grade !== null && finding.at >= lastPass
-      ? [finding.grade]
-      : [],
+  const looked = job.findings.filter(
+    ({ unit: of, when, grade, at }) => of === unit.id && when === 'after' && grade !== null && at >= lastPass,
   );
-  return { grade: grades.length === 0 ? null : Math.max(...grades), lightEven: lightEven(job, unit.id, unit.form) };
+  // One clean bore says nothing of the others: the worst counts, once each was looked at.
+  const bores = boreNames(unit, gradedAt(job, unit));
+  const open = bores.some((bore) => !looked.some(({ judged }) => judged?.which === bore));
+  const grades = looked.flatMap(({ grade }) => grade ?? []);
+  return { grade: open || grades.length === 0 ? null : Math.max(...grades), lightEven: lightEven(job, unit) };
+}
+
+/** The grade that a bore was given since the last pass, or null. @param bore see {@link boreNames} */
+export function boreGrade(job: Job, unit: JobUnit, bore: string): number | null {
+  const lastPass = passesNow(job, unit.id).now.at(-1)?.at ?? countsSince(job, unit.id);
+  const seen = job.findings.findLast(
+    ({ unit: of, when, at, judged, grade }) =>
+      of === unit.id && when === 'after' && at >= lastPass && judged?.which === bore && grade !== null,
+  );
+  return seen?.grade ?? null;
 }
 
 /** The pass that comes next on a unit, or null when it is clean and dry. */

@@ -15,6 +15,7 @@ export function countsSince(job: Job, unitId: string): string {
 /** The item that a unit is on this job, where it is listed. */
 const itemOf = (job: Job, unitId: string) => {
   const unit = jobUnits(job, null).find(({ id }) => id === unitId);
+  if (unit !== undefined && unit.itemId !== '') return job.items.find(({ id }) => id === unit.itemId);
   return (
     (unit === undefined || unit.unitId === '' ? undefined : itemOfUnit(job, unit.unitId)) ??
     job.items.find(({ kind, unit: of }) => kind === 'unit' && of === unitId)

@@ -13,7 +13,7 @@ import { coolantSystem } from './system.ts';
 /** Coolant hoses that came off, with what each lets go as the procedure says. */
 export const openedHoses = (job: Job): { readonly name: string; readonly litres: number | null }[] =>
   job.items
-    .filter(({ kind, stripOrder }) => kind === 'coolant-hose' && stripOrder !== null)
+    .filter(({ kind, stripOrder, aside }) => kind === 'coolant-hose' && stripOrder !== null && aside === null)
     .map(({ id, name }) => ({
       name,
       litres: coolantSystem(job)?.losses?.find(({ itemId }) => itemId === id)?.litres ?? null,

@@ -4,6 +4,7 @@ import { upperFirst, lowerFirst } from '../../words/index.ts';
 import { UNIT_KINDS } from '../../vehicle/index.ts';
 import { CHOICES } from '../choice/choices.ts';
 import { unitName } from '../inspection/units.ts';
+import { comesOff } from '../items/backSteps.ts';
 import { isBack } from '../items/query.ts';
 import type { Job } from '../job.ts';
 import { costOf } from './cost.ts';
@@ -36,7 +37,7 @@ function wrong(job: Job): string[] {
 
 /** What was done, from what is recorded as done; nothing is said that was only planned. */
 function done(job: Job): string[] {
-  const off = job.items.filter((item) => item.stripOrder !== null && item.origin !== 'plug');
+  const off = job.items.filter((item) => item.stripOrder !== null && item.aside === null && comesOff(item));
   const cleaned = [...new Set(job.passes.map(({ unit }) => unit))].map((unit) => {
     const where = job.passes.every((pass) => pass.unit !== unit || pass.onVehicle)
       ? ' (on the vehicle, from the front)'

@@ -33,7 +33,7 @@ import { subjectOf } from '../diagnosis/findings.ts';
 import { fact, type MadeFact } from '../fact.ts';
 import type { Job } from '../job.ts';
 import { limit, when } from '../shapes.ts';
-import { isVehicleUnit, jobUnits } from './units.ts';
+import { boreNames, isVehicleUnit, jobUnits } from './units.ts';
 import { figureOf } from '../../figures/index.ts';
 
 /** What a person enters at a point of the walk. */
@@ -106,6 +106,10 @@ export const enterPoint = command('judge-point', {
     if (!point.forms.includes(data.form))
       return refuse('does-not-apply', `“${point.name}” does not apply to this kind of unit.`);
     if (point.each && data.which.trim() === '') return refuseField('which', 'Which one? Each has its own line.');
+    const unit = jobUnits(job, context.family).find(({ id }) => id === data.unit);
+    const bores = unit === undefined ? [] : boreNames(unit, data.point);
+    if (bores.length > 0 && !bores.includes(data.which.trim()))
+      return refuseField('which', `Which bore? Expected ${bores.join(', ')}.`);
     const limit = limitOf(point, figuresOf(job.vehicle, context.family), context.family, data.kind);
     const judged = judgePoint(point, data, limit, figureOf(context.figures, 'light-shape') / 100);
     if (isPointProblem(judged)) return refuseField(fieldOf(point.entry.kind, judged.field), judged.message);

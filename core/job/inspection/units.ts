@@ -1,8 +1,15 @@
 import { isBody, type UnitForm } from '../../clean/index.ts';
-import { type BenchKind, type EngineFamily, UNIT_KINDS, type UnitObjectKind, useOf } from '../../vehicle/index.ts';
+import { PER_BORE } from '../../inspect/index.ts';
+import {
+  type BenchKind,
+  type EngineFamily,
+  UNIT_KINDS,
+  type UnitObjectKind,
+  unitTypeOf,
+  useOf,
+} from '../../vehicle/index.ts';
 import type { Job } from '../job.ts';
-import { partId } from '../parts/layingOut.ts';
-import type { LaidOut } from '../parts/state.ts';
+import { type BenchPart, benchParts } from '../parts/onBench.ts';
 
 /** A unit as it lies on the bench. */
 export interface JobUnit {
@@ -18,6 +25,10 @@ export interface JobUnit {
   readonly partNumber: string;
   /** Its id in the vehicle's file; empty where the file does not have it. */
   readonly unitId: string;
+  /** The item that a part is; empty for a unit, and for a part that is none of those that came off. */
+  readonly itemId: string;
+  /** Bores in the one casting, 1 or more: each has a plate, a light ring and a deposit of its own. */
+  readonly bores: number;
 }
 
 /** Whether it is a unit of the vehicle, and not a part that lies beside it. */
@@ -46,8 +57,14 @@ const isValve = (kind: UnitObjectKind): boolean => kind === 'idle-valve' || kind
  */
 export function jobUnits(job: Job, family: EngineFamily | null): readonly JobUnit[] {
   const { vehicle } = job;
-  const listed = vehicle.units.map(({ id, kind, place, partNumber }) => ({ unitId: id, kind, place, partNumber }));
-  const missing = (kind: UnitObjectKind) => ({ unitId: '', kind, place: 'only', partNumber: '' });
+  const listed = vehicle.units.map(({ id, kind, place, partNumber, features }) => ({
+    unitId: id,
+    kind,
+    place,
+    partNumber,
+    bores: features?.bores,
+  }));
+  const missing = (kind: UnitObjectKind) => ({ unitId: '', kind, place: 'only', partNumber: '', bores: undefined });
   const bodies = listed.filter(({ kind }) => !isValve(kind));
   const valves = listed.filter(({ kind }) => isValve(kind));
   const hasValve =
@@ -65,22 +82,26 @@ export function jobUnits(job: Job, family: EngineFamily | null): readonly JobUni
         ...unit,
         id: alone ? (isValve(unit.kind) ? 'idle-valve' : 'throttle-body') : unit.unitId,
         form,
+        itemId: '',
+        bores: isBody(form) ? (unit.bores ?? unitTypeOf(family, unit.kind)?.expected.bores ?? 1) : 1,
         name: `${UNIT_KINDS[unit.kind]}${own}`,
       };
     }),
-    ...job.laidOut.map(partOf),
+    ...benchParts(job).map(partOf),
   ];
 }
 
-/** A part that was laid out beside the units. */
-const partOf = ({ id, form, name, place }: LaidOut): JobUnit => ({
-  id: partId(id),
+/** A part that lies beside the units. */
+const partOf = ({ id, form, name, place, partNumber, itemId }: BenchPart): JobUnit => ({
+  id,
   kind: 'part',
   form,
   name: place === '' ? name : `${name}, ${place}`,
   place,
-  partNumber: '',
+  partNumber,
   unitId: '',
+  itemId,
+  bores: 1,
 });
 
 /** The name of a unit as the job's screens say it, or its id where the job has none such. */
@@ -95,11 +116,18 @@ export function worstGrade(job: Job, unit: string, when: 'before' | 'after'): nu
   return grades.length === 0 ? null : Math.max(...grades);
 }
 
-/** Whether light was even at the last look after cleaning; null when it was not looked at or the form has no such test. */
-export function lightEven(job: Job, unit: string, form: UnitForm): boolean | null {
+/**
+ * Whether light was even at the last look after cleaning, in every bore; null when one was not looked at or the form has
+ * no such test.
+ */
+export function lightEven(job: Job, { id, form, bores }: Pick<JobUnit, 'id' | 'form' | 'bores'>): boolean | null {
   if (!isBody(form)) return null;
-  const seen = job.findings.find(
-    ({ unit: of, point, when, judged }) => of === unit && point === 'light' && when === 'after' && judged !== undefined,
+  const seen = job.findings.filter(
+    ({ unit, point, when, judged }) => unit === id && point === 'light' && when === 'after' && judged !== undefined,
   );
-  return seen === undefined ? null : seen.judged?.verdict === 'good';
+  return seen.length < bores ? null : seen.every(({ judged }) => judged?.verdict === 'good');
 }
+
+/** What tells the bores of one casting apart, at a point that each has of its own; empty where there is but one. */
+export const boreNames = ({ bores }: Pick<JobUnit, 'bores'>, point: string): readonly string[] =>
+  bores > 1 && PER_BORE.includes(point) ? Array.from({ length: bores }, (_, index) => `bore ${index + 1}`) : [];

@@ -40,7 +40,8 @@ export const itemLeftOff = fact('item-left-off', {
   means: (job, { itemId, reason }, stamp) => ({
     items: change(job.items, itemId, (item) => ({ ...item, state: 'left-off', back: stamp, remark: reason })),
   }),
-  words: (data, job) => `${nameOf(job, data.itemId)} left off`,
+  words: ({ itemId }, job) =>
+    `${nameOf(job, itemId)} left ${itemOf(job, itemId)?.backBefore === undefined ? 'off' : 'out'}`,
   about: ({ itemId }) => itemId,
   sheet: 'Left over or unusual',
 });
@@ -53,7 +54,11 @@ export const leaveOffItem = command('leave-off-item', {
     if (item === undefined || item.state !== 'off') return refuse('not-off', 'Only what is off can be left off.');
     if (item.origin === 'plug') return refuse('plug-must-come-out', `${item.name} must come out: it cannot stay in.`);
     return (
-      nonEmpty('reason', data.reason, 'Say why it stays off: the sheet carries it.') ?? accept(itemLeftOff.of(data))
+      nonEmpty(
+        'reason',
+        data.reason,
+        `Say why it ${item.backBefore === undefined ? 'stays off' : 'is left out'}: the sheet carries it.`,
+      ) ?? accept(itemLeftOff.of(data))
     );
   },
 });

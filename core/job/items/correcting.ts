@@ -1,4 +1,4 @@
-import { ITEM_KINDS, jointOf, JOINTS } from '../../procedure/index.ts';
+import { isBackStep, ITEM_KINDS, jointOf, JOINTS } from '../../procedure/index.ts';
 import { id, keyOf, line, orNull, paragraph, record, type TypeOf, wholeWithin } from '../../shape/index.ts';
 import { parseThread } from '../../torque/index.ts';
 import { lowerFirst } from '../../words/index.ts';
@@ -6,6 +6,8 @@ import { command } from '../command.ts';
 import { accept, nonEmpty, type Refusal, refuse, refuseField, within } from '../decision.ts';
 import { fact, type MadeFact } from '../fact.ts';
 import type { Job } from '../job.ts';
+import { asItWas } from './aside.ts';
+import { stepsRest } from './backSteps.ts';
 import { change } from './item.ts';
 import { notHere } from './listing.ts';
 import { openingAdded } from './openings.ts';
@@ -135,20 +137,23 @@ export const removalStruck = fact('removal-struck', {
   means: (job, { itemId, why }, stamp) => {
     const opens = itemOf(job, itemId)?.opens ?? [];
     return {
-      items: change(job.items, itemId, (item) => ({
-        ...item,
-        state: 'on',
-        stripOrder: null,
-        off: null,
-        back: null,
-        pocket: '',
-        countedOut: null,
-        countedBack: null,
-        stayingIn: 0,
-        lengthsOut: [],
-        bolts: [],
-        neverOff: { why, ...stamp },
-      })),
+      items: stepsRest(
+        change(job.items, itemId, (item) => ({
+          ...asItWas(item),
+          state: 'on',
+          stripOrder: null,
+          off: null,
+          back: null,
+          pocket: '',
+          countedOut: null,
+          countedBack: null,
+          stayingIn: 0,
+          lengthsOut: [],
+          bolts: [],
+          neverOff: { why, ...stamp },
+        })),
+        itemId,
+      ),
       openings: job.openings.map((opening) => (opens.includes(opening.id) ? { ...opening, state: 'whole' } : opening)),
     };
   },
@@ -163,7 +168,7 @@ export const strikeRemoval = command('strike-removal', {
   decide: (job, { itemId, why }) => {
     const item = itemOf(job, itemId);
     if (item === undefined) return notHere(itemId);
-    if (item.origin === 'plug' || item.stripOrder === null)
+    if (item.origin === 'plug' || isBackStep(item) || item.stripOrder === null)
       return refuse('not-off', `${item.name} is not among what came off.`);
     const plugged = job.openings.find(({ id: opening, state }) => item.opens.includes(opening) && state === 'plugged');
     return plugged === undefined

@@ -30,6 +30,7 @@ export const freshItem = (item: ProcedureItem, origin: 'procedure' | 'typed'): J
   swapped: null,
   retorqued: null,
   corrections: [],
+  aside: null,
   neverOff: null,
   seconds: { off: 0, back: 0 },
 });

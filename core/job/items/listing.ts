@@ -1,12 +1,14 @@
+import type { ProcedureItem } from '../../procedure/index.ts';
 import { planRefit } from '../../refit/index.ts';
 import { id, line, list, paragraph, record, type TypeOf } from '../../shape/index.ts';
 import { isSpec, specFromText } from '../../torque/index.ts';
 import { lowerFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
-import { accept, nonEmpty, refuse, refuseField } from '../decision.ts';
+import { accept, nonEmpty, type Refusal, refuse, refuseField } from '../decision.ts';
 import { earlier, fact } from '../fact.ts';
 import type { Job } from '../job.ts';
 import { beforeConstraint, item } from '../shapes.ts';
+import { comesOff, stepsWait } from './backSteps.ts';
 import { change, freshItem } from './item.ts';
 import { jobConstraints } from './plans.ts';
 import { itemOf, leftColumn, nameOf } from './query.ts';
@@ -27,7 +29,11 @@ export const itemAdded = fact('item-added', {
   shape: itemAddedShape,
   // At first an item was known to be a unit by its name.
   earlier: [earlier(addItemShape, (held, job) => added(job, held))],
-  means: (job, { item, unitIds }) => ({ items: [...job.items, { ...freshItem(item, 'typed'), unitIds }] }),
+  means: (job, { item, unitIds }, stamp) => {
+    const items = [...job.items, { ...freshItem(item, 'typed'), unitIds }];
+    const cue = item.backBefore === undefined ? undefined : itemOf(job, item.backBefore);
+    return { items: cue?.state === 'off' ? stepsWait(items, cue.id, stamp) : items };
+  },
   words: (data) => `Added: ${lowerFirst(data.item.name)}`,
   sheet: { no: 'it stands there once it comes off' },
 });
@@ -36,7 +42,7 @@ export const itemAdded = fact('item-added', {
 export const addItem = command('add-item', {
   shape: addItemShape,
   decide: (job, { item }) => {
-    const missing = nonEmpty('name', item.name, 'Give it a name, such as “coolant hose, left”.');
+    const missing = nonEmpty('name', item.name, 'Give it a name, such as “coolant hose, left”.') ?? cueless(job, item);
     if (missing) return missing;
     if (itemOf(job, item.id) !== undefined) return refuse('already-there', `${item.name} is already listed.`);
     if (job.items.some(({ name }) => name.toLowerCase() === item.name.trim().toLowerCase())) {
@@ -53,6 +59,14 @@ export const addItem = command('add-item', {
     return accept(itemAdded.of(added(job, { item: { ...item, name: item.name.trim() } })));
   },
 });
+
+/** A step of the way back belongs to something that comes off. */
+function cueless(job: Job, { backBefore }: ProcedureItem): Refusal | null {
+  if (backBefore === undefined) return null;
+  const cue = itemOf(job, backBefore);
+  if (cue === undefined) return notHere(backBefore);
+  return comesOff(cue) ? null : refuseField('backBefore', `${cue.name} does not come off: before what is it done?`);
+}
 
 /** What {@link constraintAdded} holds. */
 export const constraintAddedShape = record({ constraint: beforeConstraint });

@@ -9,6 +9,7 @@ import {
   type RefitPlan,
   replan,
 } from '../../refit/index.ts';
+import { backStepTies } from '../../procedure/index.ts';
 import type { Job } from '../job.ts';
 import { partHere, partName } from '../needs/needs.ts';
 import { runningTimers, timerEnd } from '../timers/query.ts';
@@ -30,7 +31,19 @@ export function jobConstraints(job: Job): Constraint[] {
       },
     ];
   });
-  return [...job.constraints, ...plugs];
+  return [...waitingTies(job), ...plugs];
+}
+
+const ties = new WeakMap<Job['items'], { readonly of: Job['constraints']; readonly all: readonly Constraint[] }>();
+
+/** What makes one item wait for another: the procedure's reasons, those added, and the steps of the way back. */
+function waitingTies(job: Job): readonly Constraint[] {
+  const known = ties.get(job.items);
+  if (known?.of === job.constraints) return known.all;
+  const steps = backStepTies(job.items);
+  const all = steps.length === 0 ? job.constraints : [...job.constraints, ...steps];
+  ties.set(job.items, { of: job.constraints, all });
+  return all;
 }
 
 type Kept = WeakMap<Job['constraints'], { key: string; graph: PlanGraph }>;
@@ -96,7 +109,7 @@ export function benchIsDone(job: Job, unit: string): boolean {
 function lockInput(job: Job, at: string | null): LockInput {
   const states = new Map(job.items.map(({ id, state }) => [id, state]));
   return {
-    constraints: job.constraints,
+    constraints: waitingTies(job),
     stateOf: (id) => states.get(id),
     benchDone: (unit) => benchIsDone(job, unit),
     partHere: (part) => partHere(job, part),
@@ -157,7 +170,7 @@ export function freeToGoBack(job: Job, at: string | null): JobItem[] {
   const input = lockInput(job, at);
   // Each item is asked only about the constraints that make it wait: a large engine has thousands.
   const waits = new Map<string, Constraint[]>();
-  for (const constraint of job.constraints) {
+  for (const constraint of waitingTies(job)) {
     const id = constraint.kind === 'before' ? constraint.b : 'item' in constraint ? constraint.item : null;
     if (id === null) continue;
     const list = waits.get(id);

@@ -1,3 +1,4 @@
+import { isBackStep } from '../../procedure/index.ts';
 import type { Job } from '../job.ts';
 import type { JobItem } from './state.ts';
 
@@ -16,18 +17,44 @@ export function leftColumn(job: Job): JobItem[] {
   const off = job.items
     .filter(({ stripOrder }) => stripOrder !== null)
     .sort((a, b) => (a.stripOrder ?? 0) - (b.stripOrder ?? 0));
-  return [...off, ...job.items.filter(({ stripOrder }) => stripOrder === null)];
+  const on = job.items.filter(({ stripOrder }) => stripOrder === null);
+  if (!on.some(isBackStep)) return [...off, ...on];
+  // A step of the way back stands straight after what it belongs to, wherever it is listed.
+  const listed = [...off, ...on.filter((item) => !isBackStep(item))];
+  return [
+    ...listed.flatMap((item) => [item, ...on.filter(({ backBefore }) => backBefore === item.id)]),
+    ...on.filter(({ backBefore }) => backBefore !== undefined && !listed.some(({ id }) => id === backBefore)),
+  ];
 }
 
 /** The next item that the procedure takes off, or null when none is left on. */
-export const nextOff = (job: Job): JobItem | null => job.items.find(({ state }) => state === 'on') ?? null;
+export const nextOff = (job: Job): JobItem | null => stillOn(job)[0] ?? null;
+
+/** What is on and comes off; what has to come off before others stands before them. */
+export function stillOn(job: Job): JobItem[] {
+  const on = job.items.filter((item) => item.state === 'on' && !isBackStep(item));
+  if (!on.some(({ offAfter = [] }) => offAfter.length > 0)) return on;
+  const ordered = new Set<JobItem>();
+  const visiting = new Set<string>();
+  const take = (item: JobItem): void => {
+    if (ordered.has(item) || visiting.has(item.id)) return;
+    visiting.add(item.id);
+    for (const { item: first } of item.offAfter ?? []) {
+      const before = on.find(({ id }) => id === first);
+      if (before !== undefined) take(before);
+    }
+    ordered.add(item);
+  };
+  on.forEach(take);
+  return [...ordered];
+}
 
 /**
  * The next item for a person to take off: what they have in hand, else the first under another heading than those of
  * what others have in hand, so that two work side by side, else the first that nobody has. Null when none is left.
  */
 export function nextOffFor(job: Job, by: string): JobItem | null {
-  const on = job.items.filter(({ state }) => state === 'on');
+  const on = stillOn(job);
   const inHand = (mine: boolean): JobItem[] =>
     job.hands.flatMap((hand) => ((hand.by === by) === mine ? on.filter(({ id }) => id === hand.itemId) : []));
   const [own] = inHand(true);

@@ -1,7 +1,8 @@
+import { isBackStep } from '../../procedure/index.ts';
 import type { Job } from '../job.ts';
 import { nextBolt } from '../torque/bolts.ts';
 import { freeToGoBack, jobPlan, nextBack } from './plans.ts';
-import { isBack, nextOffFor } from './query.ts';
+import { isBack, nextOffFor, stillOn } from './query.ts';
 import type { JobItem } from './state.ts';
 import { gaping, type Way } from './tap.ts';
 
@@ -30,8 +31,8 @@ export function workQueue(job: Job, way: Way, by = '', at: string | null = null)
 
 /** What is on, what still holds a weight, and, when nothing else is left, the item whose opening gapes. */
 function stillToStrip(job: Job): JobItem[] {
-  const left = job.items.filter(({ state, stayingIn }) => state === 'on' || (state === 'off' && stayingIn > 0));
-  const last = job.items.filter(({ stripOrder }) => stripOrder !== null).at(-1);
+  const left = [...job.items.filter(({ state, stayingIn }) => state === 'off' && stayingIn > 0), ...stillOn(job)];
+  const last = job.items.filter((item) => item.stripOrder !== null && !isBackStep(item)).at(-1);
   return left.length === 0 && last !== undefined && gaping(job) !== undefined ? [last] : left;
 }
 

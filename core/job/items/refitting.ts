@@ -1,3 +1,4 @@
+import { isBackStep } from '../../procedure/index.ts';
 import { flag, id, line, list, optional, orNull, paragraph, record, type TypeOf, whole } from '../../shape/index.ts';
 import { command } from '../command.ts';
 import { accept, type Decision, refuse, refuseField } from '../decision.ts';
@@ -44,7 +45,10 @@ export const itemPutBack = fact('item-put-back', {
     openings: setOpenings(job.openings, itemOf(job, data.itemId)?.opens ?? [], 'closed'),
     hands: job.hands.filter(({ itemId }) => itemId !== data.itemId),
   }),
-  words: (data, job) => `${nameOf(job, data.itemId)} ${data.renewed ? 'renewed' : 'back'}`,
+  words: ({ itemId, renewed }, job) => {
+    const item = itemOf(job, itemId);
+    return `${nameOf(job, itemId)}${item !== undefined && isBackStep(item) ? ': done' : renewed ? ' renewed' : ' back'}`;
+  },
   about: ({ itemId }) => itemId,
   way: 'back',
   sheet: 'Came off and went back',
@@ -84,7 +88,14 @@ export const putBackItem = command('put-back-item', {
 export function isOff(item: JobItem): Decision | null {
   if (item.origin === 'plug') return refuse('plug-must-come-out', `${item.name} is a plug; take it out instead.`);
   if (item.state === 'off') return null;
-  return refuse('not-off', item.state === 'on' ? `${item.name} has not come off.` : `${item.name} is back already.`);
+  const said = isBackStep(item)
+    ? item.state === 'on'
+      ? `${item.name} waits for nothing: what it comes before is still on.`
+      : `${item.name} is done already.`
+    : item.state === 'on'
+      ? `${item.name} has not come off.`
+      : `${item.name} is back already.`;
+  return refuse('not-off', said);
 }
 
 /** The plug that an item would bury, if one is still in. */

@@ -10,10 +10,13 @@ import {
   whole,
   wholeWithin,
 } from '../../shape/index.ts';
+import { isBackStep } from '../../procedure/index.ts';
 import { command } from '../command.ts';
 import { accept, type Refusal, refuse, refuseField } from '../decision.ts';
 import { earlier, fact } from '../fact.ts';
 import type { Job } from '../job.ts';
+import { asItWas } from './aside.ts';
+import { stepsWait } from './backSteps.ts';
 import { change, nextPlace, onItem, setOpenings } from './item.ts';
 import { notHere } from './listing.ts';
 import { itemOf, nameOf } from './query.ts';
@@ -47,27 +50,29 @@ export const itemRemoved = fact('item-removed', {
   // At first nothing stayed in, and lengths were not told apart.
   earlier: [earlier(removeItemShape, inFull)],
   means: (job, data, stamp) => {
-    const opens = itemOf(job, data.itemId)?.opens ?? [];
+    const known = itemOf(job, data.itemId);
+    const opens = known === undefined ? [] : asItWas(known).opens;
+    const items = change(job.items, data.itemId, (item) => ({
+      ...asItWas(item),
+      state: 'off',
+      off: stamp,
+      back: null,
+      stripOrder: item.stripOrder ?? nextPlace(job),
+      pocket: data.pocket || item.pocket,
+      label: data.label || item.label,
+      countedOut: data.countedOut,
+      countedBack: null,
+      confirmed: false,
+      bolts: [],
+      fitted: '',
+      stayingIn: data.stayIn,
+      lengthsOut: data.lengthsOut,
+      swapped: null,
+      retorqued: null,
+      kept: item.kept.map((each) => ({ ...each, restored: null })),
+    }));
     return {
-      items: change(job.items, data.itemId, (item) => ({
-        ...item,
-        state: 'off',
-        off: stamp,
-        back: null,
-        stripOrder: item.stripOrder ?? nextPlace(job),
-        pocket: data.pocket || item.pocket,
-        label: data.label || item.label,
-        countedOut: data.countedOut,
-        countedBack: null,
-        confirmed: false,
-        bolts: [],
-        fitted: '',
-        stayingIn: data.stayIn,
-        lengthsOut: data.lengthsOut,
-        swapped: null,
-        retorqued: null,
-        kept: item.kept.map((each) => ({ ...each, restored: null })),
-      })),
+      items: stepsWait(items, data.itemId, stamp),
       openings: setOpenings(job.openings, opens, 'open'),
       // Off again: what it covered can be reached.
       brokenOrders: job.brokenOrders.filter(({ itemId }) => itemId !== data.itemId),
@@ -88,8 +93,9 @@ export const removeItem = command('remove-item', {
     if (item === undefined) return notHere(data.itemId);
     if (item.origin === 'plug')
       return refuse('not-an-item', `${item.name} is a plug.`, 'Plug the opening again: then it is counted as in.');
-    if (item.state === 'off') return refuse('already-off', `${item.name} is off already.`);
-    const count = item.fasteners?.count ?? 0;
+    if (isBackStep(item)) return refuse('not-an-item', `${item.name} is a step of the way back: it never comes off.`);
+    if (item.state === 'off' && item.aside === null) return refuse('already-off', `${item.name} is off already.`);
+    const count = asItWas(item).fasteners?.count ?? 0;
     if (data.countedOut !== null && (data.countedOut < 0 || data.countedOut > Math.max(count * 2, 99))) {
       return refuseField('countedOut', `Expected 0 to ${Math.max(count * 2, 99)} fasteners, got ${data.countedOut}.`);
     }

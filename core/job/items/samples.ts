@@ -1,9 +1,9 @@
 import { plainItem } from '../../procedure/index.ts';
-import { jobMayStart } from '../start/tallies.ts';
+import { jobMayStart, jobTally } from '../start/tallies.ts';
 import type { SamplesOf } from '../testing/sample.ts';
 import { broken, drop, keep, noFigure, screwsOff } from '../testing/steps.ts';
 import { back, item, off, open, pin, pinRich, plug } from '../testing/world.ts';
-import { itemOf } from './query.ts';
+import { itemOf, nextOff } from './query.ts';
 import type { ITEMS } from './subject.ts';
 
 /** One good command of every kind of this subject; see `SAMPLES`. */
@@ -30,6 +30,22 @@ export const ITEMS_SAMPLES: SamplesOf<typeof ITEMS> = {
       itemOf(job, 'bracket')?.corrections.map(({ was, why }) => [was.name, was.count, why]),
     ],
     as: ['Cooler bracket', 3, [['Throttle bracket', 2, 'miscounted']]],
+  },
+
+  'tie-aside': {
+    after: [open, pin],
+    data: { itemId: 'plug', where: 'to the strut' },
+    events: ['item-tied-aside'],
+    shows: (job) => [itemOf(job, 'plug')?.aside?.where, jobTally(job).itemsOff.map(({ id, aside }) => [id, aside])],
+    as: ['to the strut', [['plug', true]]],
+  },
+
+  'say-off-order': {
+    after: [open, pin],
+    data: { itemId: 'plug', first: 'cover', kind: 'reach', reason: 'it sits on top' },
+    events: ['off-order-said'],
+    shows: (job) => [nextOff(job)?.id, itemOf(job, 'plug')?.offAfter],
+    as: ['cover', [{ item: 'cover', kind: 'reach', reason: 'it sits on top' }]],
   },
 
   'strike-removal': {

@@ -1,10 +1,12 @@
-import { expectedMinutes, RESTORE_KINDS } from '../../procedure/index.ts';
+import { expectedMinutes, isBackStep, RESTORE_KINDS } from '../../procedure/index.ts';
 import { formatMinutes } from '../../quantity/index.ts';
 import { lostTime } from '../../refit/index.ts';
 import { row, type SheetRow, type Speaker } from '../../sheet/index.ts';
+import { lowerFirst } from '../../words/index.ts';
 import type { Job } from '../job.ts';
 import { changesOf } from './correcting.ts';
 import { FLAGS } from './flagKinds.ts';
+import { offReasonWords, offTooEarly } from './offOrder.ts';
 import { nameOf } from './query.ts';
 import type { JobItem } from './state.ts';
 
@@ -15,6 +17,15 @@ const STATES = {
   renewed: 'renewed',
   'left-off': 'left off on purpose',
 } as const;
+
+/** A step of the way back is done or not; what stayed connected is aside or back in its place. */
+const stateWords = (item: JobItem): string => {
+  const { state } = item;
+  if (isBackStep(item))
+    return { on: '', off: 'NOT DONE', refitted: 'done', renewed: 'done', 'left-off': 'left out' }[state];
+  if (item.aside !== null && state === 'off') return 'TIED ASIDE';
+  return item.aside !== null && state === 'refitted' ? 'back in its place' : STATES[state];
+};
 
 /** What came off and went back. The day is said once, and again where it changes. */
 export function itemRows(job: Job, say: Speaker): SheetRow[] {
@@ -29,9 +40,14 @@ export function itemRows(job: Job, say: Speaker): SheetRow[] {
     .map((item) =>
       row(
         item.name,
-        STATES[item.state] + (item.back === null ? '' : `, ${when(item.back.at)}`),
+        stateWords(item) + (item.back === null ? '' : `, ${when(item.back.at)}`),
         [
           item.label,
+          item.aside === null ? '' : `left connected, tied aside: ${item.aside.where}`,
+          isBackStep(item) ? item.note : '',
+          ...offTooEarly(job, item).map(
+            (each) => `came off before ${lowerFirst(nameOf(job, each.item))}, which ${offReasonWords(each)}`,
+          ),
           item.fitted,
           item.remark,
           ...item.kept.map(measureWords),
@@ -91,7 +107,7 @@ export const brokenOrderRows = (job: Job): SheetRow[] =>
 export const leftOffRows = (job: Job): SheetRow[] =>
   job.items
     .filter(({ state }) => state === 'left-off')
-    .map((item) => row(item.name, 'left off on purpose', item.remark));
+    .map((item) => row(item.name, isBackStep(item) ? 'left out on purpose' : 'left off on purpose', item.remark));
 
 /** Items that took clearly longer than they should, worst first. */
 export const lostTimeRows = (job: Job): SheetRow[] =>

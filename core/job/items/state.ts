@@ -30,6 +30,11 @@ export type KeptMeasure = Stamp &
     readonly restored: (Stamp & { readonly text: string }) | null;
   };
 
+/** An item that was moved out of the way with everything still connected. */
+export interface TiedAside extends Pick<ProcedureItem, 'fasteners' | 'opens' | 'singleUse'> {
+  readonly where: string;
+}
+
 /** An item with where it is on its round trip. */
 export interface JobItem extends ProcedureItem {
   /** From the procedure, typed by a person, or a plug that was put into an opening. */
@@ -65,6 +70,8 @@ export interface JobItem extends ProcedureItem {
   readonly retorqued: Retorque | null;
   /** What was said of it and put right, oldest first. */
   readonly corrections: readonly (Stamp & Omit<TypeOf<typeof itemCorrectedShape>, 'itemId'>)[];
+  /** Left connected and tied out of the way, with what it would have taken to undo it; null for what really came off. */
+  readonly aside: TiedAside | null;
   /** It was said to be off and never was; null where nobody said so. */
   readonly neverOff: (Stamp & Omit<TypeOf<typeof removalStruckShape>, 'itemId'>) | null;
   /** Hands-on seconds that went into taking it off and putting it back, from gaps between one person's entries. */

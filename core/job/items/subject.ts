@@ -2,6 +2,8 @@ import { correctItem, itemCorrected, removalStruck, strikeRemoval } from './corr
 import { takeOffTyped } from './takingOff.ts';
 import { addConstraint, addItem, constraintAdded, itemAdded, itemRemarked, remarkItem } from './listing.ts';
 import { itemRemoved, removeItem, restTakenOut, takeOutRest } from './removing.ts';
+import { itemTiedAside, tieAside } from './aside.ts';
+import { offOrderSaid, sayOffOrder } from './offOrder.ts';
 import { itemPutBack, orderBroken, putBackItem } from './refitting.ts';
 import {
   benchFinished,
@@ -68,6 +70,8 @@ export const ITEMS = {
     pocketNamed,
     itemCorrected,
     removalStruck,
+    itemTiedAside,
+    offOrderSaid,
   ],
   commands: [
     addItem,
@@ -97,5 +101,7 @@ export const ITEMS = {
     namePocket,
     correctItem,
     strikeRemoval,
+    tieAside,
+    sayOffOrder,
   ],
 } as const;

@@ -1,6 +1,8 @@
+import { isBackStep } from '../../procedure/index.ts';
 import type { CommandBody, CommandData } from '../catalogue.ts';
 import type { Job } from '../job.ts';
 import { lengthsOf, strippedThreads } from '../torque/bolts.ts';
+import { renewalOf } from '../rebuild/renewal.ts';
 import type { TorqueStep } from '../torque/step.ts';
 import type { AdapterOn } from '../torque/tightening.ts';
 import { placeFor, tagFor } from './places.ts';
@@ -27,8 +29,8 @@ export interface Typed {
   readonly label: string;
   readonly torqueText: string;
   readonly byFeel: boolean;
-  /** A new one goes on instead of the old. */
-  readonly renew: boolean;
+  /** A new one goes on instead of the old; null for what was decided on the bench. */
+  readonly renew: boolean | null;
   readonly adapter: AdapterOn | null;
   /** How many stay in to hold the weight; null for what the procedure says. */
   readonly stayIn: number | null;
@@ -40,7 +42,7 @@ export const UNTYPED: Typed = {
   label: '',
   torqueText: '',
   byFeel: false,
-  renew: false,
+  renew: null,
   adapter: null,
   stayIn: null,
 };
@@ -63,9 +65,12 @@ export const holding = (job: Job, item: JobItem): JobItem | undefined =>
 function stripTap(job: Job, item: JobItem): Tap | null {
   const opening = gaping(job);
   if (opening !== undefined) return { kind: 'plug', opening };
+  if (isBackStep(item)) return null;
   const group = holding(job, item) ?? (item.stayingIn > 0 && item.state === 'off' ? item : undefined);
   if (group !== undefined) return { kind: 'rest', group };
-  return item.state === 'off' || item.origin === 'plug' ? null : { kind: 'off', item, again: item.state !== 'on' };
+  return (item.state === 'off' && item.aside === null) || item.origin === 'plug'
+    ? null
+    : { kind: 'off', item, again: item.state !== 'on' };
 }
 
 /** In refit: take a plug out, tighten a bolt, put the item back, or feel its lock. */
@@ -76,7 +81,8 @@ function refitTap(job: Job, item: JobItem, { renew }: Typed, step: TorqueStep | 
   if (torqueNow && item.state !== 'on') return { kind: 'bolt', item, step };
   // A group with a stripped thread waits for its repair; what can be done about it stands beside it.
   if (item.kind === 'fasteners' && step === null && strippedThreads(item).length > 0) return null;
-  if (item.state === 'off') return { kind: 'back', item, renewed: item.singleUse || renew };
+  if (item.state === 'off')
+    return { kind: 'back', item, renewed: item.singleUse || (renew ?? renewalOf(job, item) !== null) };
   return item.kind === 'connector' && item.state !== 'on' && !item.confirmed ? { kind: 'lock', item } : null;
 }
 
@@ -118,7 +124,7 @@ export function commandOf(tap: Tap, job: Job, typed: Typed, plugId: string): Com
         data: {
           itemId: tap.item.id,
           renewed: tap.renewed,
-          fitted: tap.renewed ? tap.item.partNumber : '',
+          fitted: tap.renewed ? renewalOf(job, tap.item)?.partNumber || tap.item.partNumber : '',
           countedBack: tap.item.countedOut,
           confirmed: tap.item.kind === 'connector',
         },

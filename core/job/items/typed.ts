@@ -42,8 +42,11 @@ export function listedAs(job: Job, text: string): JobItem[] {
   if (words.length === 0) return [];
   return job.items
     .filter(
-      ({ state, name, origin }) =>
-        state === 'on' && origin !== 'plug' && words.every((word) => name.toLowerCase().includes(word)),
+      ({ state, name, origin, backBefore }) =>
+        state === 'on' &&
+        origin !== 'plug' &&
+        backBefore === undefined &&
+        words.every((word) => name.toLowerCase().includes(word)),
     )
     .slice(0, 5);
 }

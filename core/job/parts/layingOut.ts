@@ -1,8 +1,8 @@
 import { PART_FORMS, UNIT_FORMS } from '../../clean/index.ts';
-import { id, line, oneOf, record } from '../../shape/index.ts';
+import { id, line, oneOf, optional, record } from '../../shape/index.ts';
 import { upperFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
-import { accept, nonEmpty, refuse } from '../decision.ts';
+import { accept, nonEmpty, refuse, refuseField } from '../decision.ts';
 import { fact } from '../fact.ts';
 
 /** What {@link partLaidOut} holds. */
@@ -12,6 +12,8 @@ export const partLaidOutShape = record({
   name: line,
   /** Where it goes: “cylinder 3”; empty where there is but one. */
   place: line,
+  /** The item that it is, where it is one of those that came off. */
+  itemId: optional(id),
 });
 /** The id under which a part stands among the units. */
 export const partId = (own: string): string => `part-${own}`;
@@ -37,6 +39,8 @@ export const layOutPart = command('lay-out-part', {
   decide: (job, { place, name, ...data }) => {
     if (job.laidOut.some(({ id: known }) => known === data.id))
       return refuse('already-there', 'That part lies there already.');
+    if (data.itemId !== undefined && job.items.find(({ id: item }) => item === data.itemId)?.stripOrder == null)
+      return refuseField('itemId', 'That is not among what came off.');
     const made = { ...data, name: upperFirst(name.trim() || UNIT_FORMS[data.form]), place: place.trim() };
     const alike = job.laidOut.some((each) => each.name === made.name && each.place === made.place);
     return (

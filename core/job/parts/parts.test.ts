@@ -2,21 +2,27 @@ import { describe, expect, it } from 'vitest';
 import { MASKS, PART_FORMS } from '../../clean/index.ts';
 import { pointsFor } from '../../inspect/index.ts';
 import {
+  benchParts,
   type CommandBody,
+  commandOf,
   decide,
   diagnoseJob,
   isVehicleUnit,
+  itemOf,
   type Job,
   jobUnits,
   nextUnitPass,
+  passesNow,
+  tapOn,
   unitMethod,
+  UNTYPED,
   wantsGrade,
 } from '../index.ts';
 import type { Command } from '../catalogue.ts';
 import { SHIPPED_KNOWLEDGE } from '../../diagnose/knowledge/index.ts';
 import { play } from '../testing/play.ts';
-import { open, SAMPLE_CONTEXT } from '../testing/samples.ts';
-import { partOnBenchRows } from './sheet.ts';
+import { back, item, off, open, SAMPLE_CONTEXT } from '../testing/samples.ts';
+import { partOnBenchRows, renewedPartRows } from './sheet.ts';
 
 const job = (...bodies: CommandBody[]): Job => play([open, ...bodies]).job!;
 const lay = (id: string, form: (typeof PART_FORMS)[number], place = '', name = ''): CommandBody => ({
@@ -114,5 +120,60 @@ describe('parts beside the units', () => {
     const shares = (of: Job) =>
       diagnoseJob(of, SHIPPED_KNOWLEDGE, null).ranking.causes.map(({ id, share }) => [id, share]);
     expect(shares(found)).toEqual(shares(plain));
+  });
+  it('come to the bench by themselves where an item of the procedure is one, and go when it was only tied aside', () => {
+    const add: CommandBody = {
+      type: 'add-item',
+      data: { item: item('meter', { part: 'air-meter', partNumber: 'AM-1' }) },
+    };
+    const parts = (made: Job) => benchParts(made).map(({ id, form, itemId }) => [id, form, itemId]);
+    expect(parts(job(add))).toEqual([]);
+    expect(parts(job(add, off('meter')))).toEqual([['part-meter', 'air-meter', 'meter']]);
+    const aside: CommandBody = { type: 'tie-aside', data: { itemId: 'meter', where: 'wing' } };
+    expect(parts(job(add, aside))).toEqual([]);
+    const again = job(
+      add,
+      off('meter'),
+      pass('part-meter', 'protect', 'c', { form: 'air-meter' }),
+      back('meter'),
+      off('meter'),
+    );
+    expect(passesNow(again, 'part-meter').before).toHaveLength(1);
+  });
+  it('renew their item: what goes back is the other one, unless somebody says otherwise', () => {
+    const add: CommandBody = {
+      type: 'add-item',
+      data: { item: item('meter', { part: 'air-meter', partNumber: 'AM-1' }) },
+    };
+    const renew: CommandBody = {
+      type: 'renew-part',
+      data: {
+        id: 'r',
+        unit: 'part-meter',
+        partNumber: 'AM-2',
+        origin: 'new',
+        priceMinor: 0,
+        why: 'its film is broken',
+      },
+    };
+    const made = job(add, off('meter'), renew);
+    const meter = itemOf(made, 'meter')!;
+    const tap = tapOn('refit', made, meter, UNTYPED, null)!;
+    expect(commandOf(tap, made, UNTYPED, 'x')).toMatchObject({ data: { renewed: true, fitted: 'AM-2' } });
+    expect(tapOn('refit', made, meter, { ...UNTYPED, renew: false }, null)).toMatchObject({ renewed: false });
+    expect(renewedPartRows(made)[0]).toMatchObject({ label: 'Sample meter', value: 'new one, AM-2' });
+    const nothing = { ...renew, data: { ...renew.data, unit: 'part-none' } } as Command;
+    expect(decide(job(add), nothing, SAMPLE_CONTEXT)).toMatchObject({ ok: false, message: /not lie on the bench/ });
+    const silent = { ...renew, data: { ...renew.data, why: '' } } as Command;
+    expect(decide(job(add, off('meter')), silent, SAMPLE_CONTEXT)).toMatchObject({ field: 'why' });
+  });
+  it('can be said to be one of those that came off, and only of those', () => {
+    const lays = {
+      type: 'lay-out-part',
+      data: { id: 'l', form: 'hose', name: '', place: '', itemId: 'pipe' },
+    } as Command;
+    const add: CommandBody = { type: 'add-item', data: { item: item('pipe') } };
+    expect(decide(job(add), lays, SAMPLE_CONTEXT)).toMatchObject({ ok: false, field: 'itemId' });
+    expect(benchParts(job(add, off('pipe'), lays as CommandBody))).toMatchObject([{ id: 'part-l', itemId: 'pipe' }]);
   });
 });

@@ -1,4 +1,5 @@
 import { layOutPart, partLaidOut } from './layingOut.ts';
+import { partRenewed, renewPart } from './renewing.ts';
 
 /** The facts of this subject, and the commands that record them. */
-export const PARTS = { facts: [partLaidOut], commands: [layOutPart] } as const;
+export const PARTS = { facts: [partLaidOut, partRenewed], commands: [layOutPart, renewPart] } as const;

@@ -2,6 +2,7 @@ import { plainNumber } from '../../stock/index.ts';
 import type { Need, Procedure, ProcedureItem } from '../../procedure/index.ts';
 import type { BeforeConstraint, Constraint } from '../../refit/index.ts';
 import type { RecordedEvent } from '../catalogue.ts';
+import { asItWas } from '../items/aside.ts';
 import { itemOf, leftColumn, nameOf } from '../items/query.ts';
 import type { JobItem } from '../items/state.ts';
 import type { Job } from '../job.ts';
@@ -37,7 +38,7 @@ export function proposeProcedure(
     ...head,
     version: 0,
     source: `job ${job.number}`,
-    items: travelled.map(toProcedureItem),
+    items: travelled.map((item) => toProcedureItem(item, there)),
     openings: openings.map(({ id, name, plugWith, plugId }) => ({
       id,
       name,
@@ -119,7 +120,9 @@ function foundReasons(job: Job, log: readonly RecordedEvent[]): BeforeConstraint
   return [...reasons.values()];
 }
 
-function toProcedureItem(item: JobItem): ProcedureItem {
+function toProcedureItem(travelled: JobItem, there: ReadonlySet<string>): ProcedureItem {
+  // What was tied aside is listed as what it is: the next one may have to take it off.
+  const item = asItWas(travelled);
   const plain: ProcedureItem = {
     id: item.id,
     name: item.name,
@@ -141,6 +144,9 @@ function toProcedureItem(item: JobItem): ProcedureItem {
     ...(item.unitPlace === undefined ? {} : { unitPlace: item.unitPlace }),
     ...(item.alike === undefined ? {} : { alike: item.alike }),
     ...tagOf(item),
+    ...(item.backBefore === undefined ? {} : { backBefore: item.backBefore }),
+    ...(item.part === undefined ? {} : { part: item.part }),
+    ...(item.offAfter === undefined ? {} : { offAfter: item.offAfter.filter((each) => there.has(each.item)) }),
     ...(item.swapFrom === undefined ? {} : { swapFrom: item.swapFrom }),
     ...(restore.length === 0 ? {} : { restore }),
     ...(timed

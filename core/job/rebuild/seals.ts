@@ -37,9 +37,15 @@ export const sealDecided = fact('seal-decided', {
   // At first a seal was renewed or used again and no more.
   earlier: [earlier(decideSealShape, (data) => ({ ...data, ...inFull(data) }))],
   means: (job, data, stamp) => ({
-    seals: [...job.seals.filter(({ name }) => name !== data.name), { ...data, ...stamp }],
+    seals: [
+      ...job.seals.filter(({ name }) => name !== data.name),
+      { ...data, ...stamp, instead: job.seals.find(({ name }) => name === data.name) ?? null },
+    ],
   }),
-  words: (data) => `${data.name}: ${data.decision}`,
+  words: ({ name, decision }, job) => {
+    const known = job.seals.find((seal) => seal.name === name);
+    return `${name}: ${decision}${known === undefined || known.decision === decision ? '' : `, no longer ${known.decision}`}`;
+  },
   putRight: {},
   sheet: 'Used and fitted',
 });

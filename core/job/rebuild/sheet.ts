@@ -4,12 +4,21 @@ import { UNIT_KINDS, warrantyUntil } from '../../vehicle/index.ts';
 import { itemOfUnit } from '../items/units.ts';
 import type { Job } from '../job.ts';
 import { FAIL_CODES } from './failCodes.ts';
+import type { SealDecision } from './state.ts';
 
 /** Seals with reasons. */
 export const sealRows = (job: Job): SheetRow[] =>
-  job.seals.map(({ name, decision, partNumber, why }) =>
-    row(name, decision, [partNumber, why].filter(Boolean).join(' · ')),
+  job.seals.map(({ name, decision, partNumber, why, instead }) =>
+    row(
+      name,
+      decision,
+      [partNumber, why, instead === null ? '' : `before: ${sealWords(instead)}`].filter(Boolean).join(' · '),
+    ),
   );
+
+/** What was decided of a seal, with why. */
+export const sealWords = ({ decision, why }: Pick<SealDecision, 'decision' | 'why'>): string =>
+  why === '' ? decision : `${decision}, ${why}`;
 
 /** Units that were replaced, by what and why. */
 export const replacedRows = (job: Job, say: Speaker): SheetRow[] =>

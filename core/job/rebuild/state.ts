@@ -6,7 +6,10 @@ import type { sealDecidedShape } from './seals.ts';
 import type { screwTurnedShape, sensorSweptShape } from './setting.ts';
 
 /** What was decided of a seal or gasket. */
-export type SealDecision = Recorded<typeof sealDecidedShape>;
+export type SealDecision = Recorded<typeof sealDecidedShape> & {
+  /** The decision that this one replaced; null for the first. */
+  readonly instead: SealDecision | null;
+};
 /** One of several that look alike and must go back to its own place. */
 export type PieceApart = Recorded<typeof pieceSetApartShape> & {
   readonly returned: (Stamp & { readonly renewed: boolean }) | null;

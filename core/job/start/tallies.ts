@@ -1,5 +1,5 @@
 import { coolantAccount, coolantQuestions } from '../../coolant/index.ts';
-import { RESTORE_KINDS } from '../../procedure/index.ts';
+import { isBackStep, RESTORE_KINDS } from '../../procedure/index.ts';
 import {
   type Hold,
   holdKey,
@@ -72,6 +72,8 @@ const tallyItem = (job: Job, item: JobItem): TallyInput['items'][number] => ({
   state: item.state,
   confirmed: item.confirmed,
   singleUse: item.singleUse,
+  step: isBackStep(item),
+  aside: item.aside !== null,
   loose: loose(job, item),
   toRestore: item.kept.flatMap(({ kind, text, restored }) =>
     restored === null ? [`${RESTORE_KINDS[kind].toLowerCase()} ${text}`.trim()] : [],

@@ -2,7 +2,13 @@
 import { numberIn } from '../../parts/numberIn.ts';
 import { computed, ref, watch } from 'vue';
 import { CAUTIONS } from '../../../core/job/index.ts';
-import { type Procedure, type ProcedureItem, RESTORE_KINDS, type RestoreKind } from '../../../core/procedure/index.ts';
+import {
+  isBackStep,
+  type Procedure,
+  type ProcedureItem,
+  RESTORE_KINDS,
+  type RestoreKind,
+} from '../../../core/procedure/index.ts';
 import { FIELDS } from '../../../core/quantity/index.ts';
 import FieldBox from '../../parts/FieldBox.vue';
 import { keysOf } from '../../parts/keysOf.ts';
@@ -10,6 +16,7 @@ import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { changeItem, removeItem } from './draft.ts';
 import FastenerFields from './FastenerFields.vue';
+import OrderFields from './OrderFields.vue';
 
 /** Everything that can be said of one item. */
 const props = defineProps<{ draft: Procedure; item: ProcedureItem }>();
@@ -143,7 +150,8 @@ const field = (event: Event): string => (event.target as HTMLSelectElement).valu
         {{ opening.name }}</label
       >
     </fieldset>
-    <FastenerFields :key="item.id" :item="item" @put="put" />
+    <OrderFields :draft="draft" :item="item" @put="put" />
+    <FastenerFields v-if="!isBackStep(item)" :key="item.id" :item="item" @put="put" />
     <details>
       <summary class="text-sm font-semibold">Measures and cautions</summary>
       <div class="mt-2 grid grid-cols-2 gap-x-3">

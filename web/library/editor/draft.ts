@@ -70,10 +70,16 @@ export function placeItem(draft: Procedure, id: string, to: number): Procedure {
   return { ...draft, items };
 }
 
-/** Takes an item out, and every reason that names it. */
+/** Takes an item out, every reason that names it, and the steps that exist only for it. */
 export const removeItem = (draft: Procedure, id: string): Procedure => ({
   ...draft,
-  items: draft.items.filter((item) => item.id !== id),
+  items: draft.items.flatMap((item) => {
+    if (item.id === id || item.backBefore === id) return [];
+    const kept = item.offAfter?.filter((each) => each.item !== id);
+    return [
+      kept?.length === item.offAfter?.length ? item : { ...item, offAfter: kept?.length === 0 ? undefined : kept },
+    ];
+  }),
   constraints: draft.constraints.filter((constraint) => !namedBy(constraint).includes(id)),
 });
 
@@ -113,7 +119,14 @@ export function settleIds(draft: Procedure): Procedure {
     ...draft,
     items: draft.items.map((item): ProcedureItem => {
       const settled = { ...item, id: now(item.id), name: item.name.trim() };
-      return item.swapFrom === undefined ? settled : { ...settled, swapFrom: now(item.swapFrom) };
+      return {
+        ...settled,
+        ...(item.swapFrom === undefined ? {} : { swapFrom: now(item.swapFrom) }),
+        ...(item.backBefore === undefined ? {} : { backBefore: now(item.backBefore) }),
+        ...(item.offAfter === undefined
+          ? {}
+          : { offAfter: item.offAfter.map((each) => ({ ...each, item: now(each.item) })) }),
+      };
     }),
     constraints: draft.constraints.map((constraint): Constraint => {
       switch (constraint.kind) {

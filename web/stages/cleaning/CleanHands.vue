@@ -3,6 +3,9 @@ import { computed } from 'vue';
 import { passName, type PassKind, SUBSTANCES } from '../../../core/clean/index.ts';
 import { GRADES } from '../../../core/inspect/index.ts';
 import {
+  boreGrade,
+  boreNames,
+  gradedAt,
   type JobUnit,
   nextUnitPass,
   type Refusal,
@@ -36,6 +39,8 @@ interface Step {
   readonly unit: JobUnit;
   readonly kind: PassKind | 'look';
   readonly left: number | null;
+  /** Which of several bores is looked at; empty for the only one. */
+  readonly bore: string;
 }
 const soakOf = (unit: JobUnit): number | null => {
   const timer =
@@ -49,9 +54,13 @@ const steps = computed((): readonly Step[] => {
   if (value === null) return [];
   const all = units.value.flatMap((unit): Step[] => {
     const method = unitMethod(value, unit, shop.rules, shop.figures);
-    if (wantsGrade(value, unit, method)) return [{ unit, kind: 'look', left: null }];
+    if (wantsGrade(value, unit, method)) {
+      const bores = boreNames(unit, gradedAt(value, unit));
+      const bore = bores.find((each) => boreGrade(value, unit, each) === null) ?? '';
+      return [{ unit, kind: 'look', left: null, bore }];
+    }
     const kind = nextUnitPass(value, unit, method);
-    return kind === null ? [] : [{ unit, kind, left: soakOf(unit) }];
+    return kind === null ? [] : [{ unit, kind, left: soakOf(unit), bore: '' }];
   });
   const waits = ({ left }: Step): boolean => left !== null && left > 0;
   const order = [
@@ -75,7 +84,8 @@ function act(): Refusal | null {
   return store.send('do-pass', passOver(value.unit, method.value, value.kind));
 }
 function look(grade: number): void {
-  if (step.value !== null) hands.tell(store.send('judge-point', lookAt(job.value!, step.value.unit, grade)));
+  if (step.value !== null)
+    hands.tell(store.send('judge-point', lookAt(job.value!, step.value.unit, grade, step.value.bore)));
 }
 </script>
 
@@ -98,7 +108,9 @@ function look(grade: number): void {
         </p>
         <p v-if="plan?.substance" class="mt-3 text-title">{{ SUBSTANCES[plan.substance] }}</p>
         <p v-if="plan" class="mt-2 max-w-[40ch] text-2xl text-soft">{{ plan.why }}.</p>
-        <p v-if="step.kind === 'look'" class="mt-2 max-w-[40ch] text-2xl text-soft">What does it look like now?</p>
+        <p v-if="step.kind === 'look'" class="mt-2 max-w-[40ch] text-2xl text-soft">
+          What does {{ step.bore || 'it' }} look like now?
+        </p>
         <p v-if="said" class="mt-3 text-2xl font-semibold text-alarm" role="alert">{{ said }}</p>
       </div>
       <div v-if="step.kind === 'look'" class="grid grid-cols-5 gap-3">

@@ -13,6 +13,8 @@ import {
 import { GRADES, pointOf } from '../../../core/inspect/index.ts';
 import {
   againstWords,
+  boreGrade,
+  boreNames,
   gradedAt,
   isInPlace,
   type JobUnit,
@@ -28,6 +30,7 @@ import {
   wantsGrade,
 } from '../../../core/job/index.ts';
 import { FIELDS, formatClock } from '../../../core/quantity/index.ts';
+import { upperFirst } from '../../../core/words/index.ts';
 import FigureField from '../../parts/FigureField.vue';
 import { numberIn } from '../../parts/numberIn.ts';
 import TextField from '../../parts/TextField.vue';
@@ -106,7 +109,13 @@ function leave(): void {
   because.value = '';
   form.clear();
 }
-const look = (value: number): void => void form.send('judge-point', lookAt(props.job, props.unit, value));
+const look = (value: number, bore: string): void =>
+  void form.send('judge-point', lookAt(props.job, props.unit, value, bore));
+/** Each bore of a casting is looked at; one of its own has no name. */
+const bores = computed(() => {
+  const names = boreNames(props.unit, gradePoint.value);
+  return names.length === 0 ? [''] : names;
+});
 const state = computed(() => {
   if (next.value === null) return 'clean and dry';
   if (grade.value) return 'look at it';
@@ -159,13 +168,16 @@ const ways = Object.keys(METHODS) as Method[];
     </ol>
     <div v-if="grade" class="mt-3">
       <p class="mb-2 font-semibold">What does it look like now? The card decides whether another round is due.</p>
-      <GradeScale
-        class="max-w-2xl"
-        :label="pointOf(gradePoint)?.name ?? ''"
-        :grade="seen.grade"
-        :disabled="job.status === 'closed'"
-        @pick="look"
-      />
+      <div v-for="bore in bores" :key="bore" class="mb-3">
+        <p v-if="bore !== ''" class="mb-1 text-sm font-bold">{{ upperFirst(bore) }}</p>
+        <GradeScale
+          class="max-w-2xl"
+          :label="[pointOf(gradePoint)?.name, bore].filter(Boolean).join(', ')"
+          :grade="bore === '' ? seen.grade : boreGrade(job, unit, bore)"
+          :disabled="job.status === 'closed'"
+          @pick="look($event, bore)"
+        />
+      </div>
     </div>
     <template v-else-if="next">
       <div class="mt-3 flex flex-wrap items-center gap-3">

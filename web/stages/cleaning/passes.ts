@@ -50,15 +50,18 @@ export function passOver(
   };
 }
 
-/** A look at what the round has left, by the grade card. @param grade 0 (as new) to 4 (coke) */
-export const lookAt = (job: Job, unit: JobUnit, grade: number): CommandData['judge-point'] => ({
+/**
+ * A look at what the round has left, by the grade card.
+ * @param grade 0 (as new) to 4 (coke) @param bore which of several in one casting; empty for the only one
+ */
+export const lookAt = (job: Job, unit: JobUnit, grade: number, bore = ''): CommandData['judge-point'] => ({
   id: freshId(),
   unit: unit.id,
   kind: unit.kind,
   form: unit.form,
   point: gradedAt(job, unit),
   when: 'after',
-  which: '',
+  which: bore,
   marks: [grade],
   outcome: '',
   typed: [],

@@ -3,6 +3,8 @@ import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import {
   caution,
+  comesOff,
+  isBack,
   type JobItem,
   jobLocks,
   lockWords,
@@ -73,9 +75,8 @@ const warning = computed(() => item.value?.cautions.map(caution).find((found) =>
 const done = computed(() =>
   job.value === null
     ? 0
-    : job.value.items.filter(({ state }) =>
-        way.value === 'strip' ? state !== 'on' : state === 'refitted' || state === 'renewed',
-      ).length,
+    : job.value.items.filter((each) => (way.value === 'strip' ? each.state !== 'on' && comesOff(each) : isBack(each)))
+        .length,
 );
 const dots = computed(() => {
   const total = done.value + queue.value.length;

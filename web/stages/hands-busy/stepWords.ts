@@ -1,5 +1,5 @@
 import { type JobItem, type Tap, UNIT_PLACE, type Way } from '../../../core/job/index.ts';
-import { RESTORE_KINDS } from '../../../core/procedure/index.ts';
+import { isBackStep, RESTORE_KINDS } from '../../../core/procedure/index.ts';
 import { lowerFirst, nameParts, singular } from '../../../core/words/index.ts';
 import { tapWords } from '../items/tapWords.ts';
 
@@ -15,7 +15,14 @@ export interface StepWords {
 
 /** The words of the step in hand. @param tap what Done will do; null where nothing can be done */
 export function stepWords(way: Way, item: JobItem, tap: Tap | null): StepWords {
-  const happens = way === 'strip' ? 'comes off' : item.origin === 'plug' ? 'comes out' : 'goes back';
+  const happens =
+    way === 'strip'
+      ? 'comes off'
+      : isBackStep(item)
+        ? 'before it goes on'
+        : item.origin === 'plug'
+          ? 'comes out'
+          : 'goes back';
   if (tap?.kind === 'plug')
     return {
       before: { done: 'Plugged' },
@@ -41,6 +48,7 @@ const itemDetail = (way: Way, item: JobItem): string[] =>
   [
     measuring(way, item),
     item.note,
+    way === 'refit' && item.aside !== null ? `Tied aside: ${item.aside.where}.` : '',
     item.pocket === '' ? '' : `From ${item.pocket === UNIT_PLACE ? 'the bench' : `pocket ${item.pocket}`}.`,
     item.tool,
   ].filter(Boolean);

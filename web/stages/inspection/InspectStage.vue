@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { type JobUnit, jobObjections, type When, worstGrade } from '../../../core/job/index.ts';
+import { boreNames, type JobUnit, jobObjections, type When, worstGrade } from '../../../core/job/index.ts';
 import { GRADES, type InspectPoint, pointName, pointsFor, type PointVerdict } from '../../../core/inspect/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { useJob } from '../../stores/job.ts';
@@ -35,6 +35,14 @@ const point = computed(
 );
 const seen = (of: JobUnit, id: string) =>
   job.value?.findings.filter((each) => each.unit === of.id && each.point === id && each.when === phase.value) ?? [];
+/** Looked at; a point that each bore has is, once each bore was. */
+const isSeen = (of: JobUnit, id: string): boolean => {
+  const bores = boreNames(of, id);
+  const found = seen(of, id);
+  return bores.length === 0
+    ? found.length > 0
+    : bores.every((bore) => found.some(({ judged }) => judged?.which === bore));
+};
 const rank: readonly PointVerdict[] = ['bad', 'watch', 'good', 'noted'];
 function verdictOf(of: JobUnit, id: string): PointVerdict | undefined {
   const found = seen(of, id);
@@ -47,7 +55,7 @@ const verdicts = computed(() => {
 });
 function firstOpen(): InspectPoint | undefined {
   const of = unit.value;
-  return of === null ? undefined : points.value.find(({ id }) => seen(of, id).length === 0);
+  return of === null ? undefined : points.value.find(({ id }) => !isSeen(of, id));
 }
 /** Goes to the next stop that nobody has looked at; stays where several of the same are entered. */
 function goOn(): void {
@@ -58,7 +66,7 @@ function goOn(): void {
 watch([chosen, phase], () => (current.value = ''));
 const done = (of: JobUnit): string => {
   const walk = pointsFor(of.form).filter(({ again, id }) => (phase.value === 'before' ? id !== 'leak' : again));
-  const looked = walk.filter(({ id }) => seen(of, id).length > 0).length;
+  const looked = walk.filter(({ id }) => isSeen(of, id)).length;
   return looked === walk.length ? 'walked over' : `${looked} of ${walk.length} looked at`;
 };
 const objections = computed(() => (job.value === null ? [] : jobObjections(job.value)));

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue';
-import type { JobUnit, Finding, Job, When } from '../../../core/job/index.ts';
+import { boreNames, type Finding, type Job, type JobUnit, type When } from '../../../core/job/index.ts';
 import { type InspectPoint, isPointProblem, judgePoint, limitOf, typedAt } from '../../../core/inspect/index.ts';
 import { fieldIn } from '../../../core/quantity/index.ts';
 import { figuresOf, sourceWords } from '../../../core/vehicle/index.ts';
+import { upperFirst } from '../../../core/words/index.ts';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId, useJob } from '../../stores/job.ts';
@@ -17,20 +19,47 @@ const props = defineProps<{ job: Job; unit: JobUnit; point: InspectPoint; when: 
 const emit = defineEmits<{ done: [] }>();
 const store = useJob();
 const form = useForm();
-const key = computed(() => `${props.unit.id} ${props.point.id} ${props.when}`);
+/** Bores of one casting are looked at one after the other; empty where there is but one. */
+const bores = computed(() => boreNames(props.unit, props.point.id));
+const bore = ref<string | null>(null);
+watch(
+  () => `${props.unit.id} ${props.point.id} ${props.when}`,
+  () => (bore.value = nextBore()),
+  { immediate: true },
+);
+function nextBore(): string | null {
+  const seen = (name: string): boolean =>
+    props.job.findings.some(
+      (each) =>
+        each.unit === props.unit.id &&
+        each.point === props.point.id &&
+        each.when === props.when &&
+        each.judged?.which === name,
+    );
+  return bores.value.find((name) => !seen(name)) ?? bores.value[0] ?? null;
+}
+const key = computed(() => `${props.unit.id} ${props.point.id} ${props.when} ${bore.value ?? ''}`);
 /** What is typed at each stop stays until it is recorded. */
 const typed = reactive<Record<string, { texts: string[]; which: string; note: string; marks: number[] }>>({});
 const open = ref('');
 
 const known = computed((): readonly Finding[] =>
   props.job.findings.filter(
-    (each) => each.unit === props.unit.id && each.point === props.point.id && each.when === props.when,
+    (each) =>
+      each.unit === props.unit.id &&
+      each.point === props.point.id &&
+      each.when === props.when &&
+      (bore.value === null || each.judged?.which === bore.value),
   ),
 );
 function fresh() {
   const seen = props.job.findings.find(
     (each) =>
-      each.unit === props.unit.id && each.point === props.point.id && each.when === props.when && !props.point.each,
+      each.unit === props.unit.id &&
+      each.point === props.point.id &&
+      each.when === props.when &&
+      (bore.value === null || each.judged?.which === bore.value) &&
+      !props.point.each,
   );
   return {
     texts: [...(seen?.judged?.typed ?? [])],
@@ -75,16 +104,20 @@ function record(outcome = '', marks: readonly number[] = entry.value.marks): voi
     form: props.unit.form,
     point: props.point.id,
     when: props.when,
-    which: entry.value.which,
+    which: bore.value ?? entry.value.which,
     marks: props.point.entry.kind === 'grade' || props.point.entry.kind === 'light' ? [...marks] : [],
     outcome,
-    typed: fields.value.map((_, index) => entry.value.texts[index] ?? ''),
+    // What was felt stands without a figure, whatever was half typed.
+    typed: fields.value.map((_, index) => (outcome === '' ? (entry.value.texts[index] ?? '') : '')),
     note: entry.value.note.trim(),
   });
   if (!taken) return;
   if (props.point.each) Object.assign(entry.value, { texts: [], which: '', note: '' });
   open.value = '';
-  emit('done');
+  const next = nextBore();
+  const seenAll = next === bores.value[0] || next === null;
+  if (seenAll) emit('done');
+  else bore.value = next;
 }
 function light(marks: number[]): void {
   entry.value.marks = marks;
@@ -115,6 +148,14 @@ const problem = computed(
       label="Which one"
       placeholder="idle screw"
       :error="form.error('which')"
+    />
+    <ChoiceRow
+      v-if="bore !== null"
+      v-model="bore"
+      class="mt-3"
+      label="Which bore"
+      hide-label
+      :options="bores.map((id) => ({ id, name: upperFirst(id) }))"
     />
     <GradeScale
       v-if="point.entry.kind === 'grade'"
@@ -159,6 +200,19 @@ const problem = computed(
         @update:model-value="entry.texts[index] = $event"
       />
       <button type="submit" class="primary mt-6" :disabled="closed">Record</button>
+      <fieldset v-if="point.felt.length > 0" class="flex w-full flex-wrap items-center gap-2" :disabled="closed">
+        <legend class="mb-1 text-sm text-soft">Or by eye and hand: noted, not measured</legend>
+        <button
+          v-for="outcome in point.felt"
+          :key="outcome.id"
+          type="button"
+          class="quiet"
+          :aria-pressed="!point.each && known[0]?.judged?.outcome === outcome.id"
+          @click="record(outcome.id)"
+        >
+          {{ outcome.name }}
+        </button>
+      </fieldset>
     </form>
     <p v-if="live" class="mt-2" aria-live="polite">
       <b :class="tone[live.verdict]">{{ verdictWords[live.verdict] }}.</b> {{ live.words }}

@@ -13,7 +13,8 @@ import {
   type Typed,
   type Way,
 } from '../../../core/job/index.ts';
-import { constraintWords, namedBy } from '../../../core/procedure/index.ts';
+import { constraintWords, isBackStep, namedBy } from '../../../core/procedure/index.ts';
+import { lowerFirst } from '../../../core/words/index.ts';
 import CautionStack from '../../parts/CautionStack.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeys } from '../../shell/keys.ts';
@@ -22,6 +23,8 @@ import { useMinute } from '../../stores/clock.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useForm } from '../useForm.ts';
 import AnotherLike from './AnotherLike.vue';
+import BackStepForm from './BackStepForm.vue';
+import BenchPartForm from './BenchPartForm.vue';
 import ConstraintForm from './ConstraintForm.vue';
 import CorrectForm from './CorrectForm.vue';
 import CureForm from './CureForm.vue';
@@ -32,8 +35,11 @@ import LeaveOffForm from './LeaveOffForm.vue';
 import LockList from './LockList.vue';
 import MeasureRows from './MeasureRows.vue';
 import OpeningForm from './OpeningForm.vue';
+import OffFirst from './OffFirst.vue';
+import OffOrderForm from './OffOrderForm.vue';
 import { sendTap } from './sendTap.ts';
 import { tapWords } from './tapWords.ts';
+import TieAsideForm from './TieAsideForm.vue';
 import PlaceBolts from '../torque/PlaceBolts.vue';
 import TorquePanel from '../torque/TorquePanel.vue';
 import UnitRows from './UnitRows.vue';
@@ -48,7 +54,7 @@ const pocket = ref('');
 const label = ref('');
 const torqueText = ref('');
 const byFeel = ref(false);
-const renew = ref(false);
+const renew = ref<boolean | null>(null);
 const adapter = ref<AdapterOn | null>(null);
 const stayIn = ref<number | null>(null);
 const wrench = ref(readPreference('wrench') ?? '');
@@ -57,7 +63,7 @@ watch(
   () => {
     pocket.value = props.item.pocket;
     label.value = props.item.label;
-    renew.value = false;
+    renew.value = null;
     stayIn.value = null;
     form.clear();
   },
@@ -121,6 +127,7 @@ function keepPlace(): void {
   });
 }
 const opening = computed(() => props.job.openings.find(({ id }) => props.item.opens.includes(id)));
+const cue = computed(() => props.job.items.find(({ id }) => id === props.item.backBefore));
 const gapes = computed(() => props.way === 'strip' && gaping(props.job) !== undefined);
 const name = (id: string): string => props.job.items.find((each) => each.id === id)?.name ?? id;
 const rules = computed(() =>
@@ -129,6 +136,10 @@ const rules = computed(() =>
       ? [{ id: constraint.id, text: `${constraintWords(constraint, name)}: ${constraint.reason}.` }]
       : [],
   ),
+);
+/** A unit, its fasteners and its gasket come off or stay; what hangs on wires and hoses can be moved aside. */
+const canStayConnected = computed(
+  () => props.item.origin !== 'plug' && !isBackStep(props.item) && !['fasteners', 'gasket'].includes(props.item.kind),
 );
 const lengths = computed(() => {
   const each = lengthsOf(props.item);
@@ -163,6 +174,14 @@ const subtitle = computed(() => {
       </button>
     </div>
 
+    <OffFirst v-if="way === 'strip' && item.state === 'on'" :job="job" :item="item" />
+    <p v-if="isBackStep(item)" class="text-note text-soft">
+      Only on the way back<template v-if="cue">, before {{ lowerFirst(cue.name) }} goes on</template>.
+      <template v-if="way === 'strip'">It waits there; nothing is taken off for it.</template>
+    </p>
+    <p v-if="item.aside && item.state === 'off'" class="border-l-[3px] border-oxide py-1 pl-3">
+      Still connected, tied aside: {{ item.aside.where }}.
+    </p>
     <p v-if="gapes" class="border-l-[3px] border-oxide py-1 pl-3">An opening gapes. Plug it before you go on.</p>
     <LockList v-if="way === 'refit' && item.state === 'off'" :job="job" :item="item" />
     <p v-if="item.stayingIn > 0 && item.state === 'off'" class="border-l-[3px] border-oxide py-1 pl-3">
@@ -225,7 +244,7 @@ const subtitle = computed(() => {
       >.
     </p>
     <form
-      v-if="item.origin !== 'plug' && !(way === 'refit' && item.fasteners?.spec)"
+      v-if="item.origin !== 'plug' && !isBackStep(item) && !(way === 'refit' && item.fasteners?.spec)"
       class="grid grid-cols-2 gap-3"
       @submit.prevent="remarkChanged ? keepPlace() : act()"
     >
@@ -233,6 +252,11 @@ const subtitle = computed(() => {
       <TextField v-model="label" label="Tag or mark" :error="form.error('label')" placeholder="left, upper" />
       <button v-if="remarkChanged" type="submit" class="quiet col-span-2">Keep place and mark</button>
     </form>
+    <TieAsideForm
+      v-if="way === 'strip' && item.state === 'on' && job.status === 'open' && canStayConnected"
+      :key="`aside ${item.id}`"
+      :item="item"
+    />
     <details v-if="rules.length > 0" class="text-note">
       <summary class="font-semibold">Order: {{ rules.length }} {{ rules.length === 1 ? 'reason' : 'reasons' }}</summary>
       <ul class="rows mt-1">
@@ -242,14 +266,27 @@ const subtitle = computed(() => {
     <AnotherLike v-if="way === 'strip' && job.status === 'open'" :job="job" :item="item" />
     <ItemPictures v-if="item.origin !== 'plug'" :job="job" :item="item" :way="way" />
     <FlagForm v-if="item.flag" :item="item" :closed="job.status === 'closed'" />
-    <CorrectForm v-if="item.origin !== 'plug' && job.status === 'open'" :job="job" :item="item" />
+    <CorrectForm v-if="item.origin !== 'plug' && !isBackStep(item) && job.status === 'open'" :job="job" :item="item" />
     <details v-if="item.origin !== 'plug' && job.status === 'open'" class="border-t border-line pt-2">
       <summary class="min-h-8 text-sm font-semibold text-soft">More about it</summary>
       <div class="flex flex-col gap-1">
         <FlagForm v-if="!item.flag" :item="item" :closed="false" />
-        <OpeningForm v-if="way === 'strip' && item.opens.length === 0" :item="item" />
+        <OpeningForm v-if="way === 'strip' && !isBackStep(item) && item.opens.length === 0" :item="item" />
         <CureForm v-if="way === 'refit'" :item="item" />
+        <BackStepForm v-if="!isBackStep(item)" :key="`step ${item.id}`" :item="item" />
+        <OffOrderForm
+          v-if="way === 'strip' && item.state === 'on' && !isBackStep(item)"
+          :key="`first ${item.id}`"
+          :job="job"
+          :item="item"
+        />
         <ConstraintForm :job="job" :item="item" />
+        <BenchPartForm
+          v-if="item.stripOrder !== null && item.kind !== 'unit' && !item.aside && !isBackStep(item)"
+          :key="`part ${item.id}`"
+          :job="job"
+          :item="item"
+        />
         <LeaveOffForm v-if="way === 'refit' && item.state === 'off'" :key="item.id" :item="item" />
       </div>
     </details>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { allNeeds, standsAt, type Way } from '../../../core/job/index.ts';
+import { allNeeds, comesOff, standsAt, type Way } from '../../../core/job/index.ts';
 import { useKeys } from '../../shell/keys.ts';
 import { afterPaint } from '../../stores/afterPaint.ts';
 import { useMinute } from '../../stores/clock.ts';
@@ -42,14 +42,16 @@ const item = computed(() => {
   return (
     value.items.find(({ id }) => id === chosen.value) ??
     standsAt(value, props.way, shop.personId, now.value) ??
-    value.items.filter(({ stripOrder }) => stripOrder !== null).at(-1) ??
+    value.items.filter((each) => each.stripOrder !== null && comesOff(each)).at(-1) ??
     null
   );
 });
 const left = computed(() =>
   job.value === null
     ? 0
-    : job.value.items.filter(({ state }) => state === (props.way === 'strip' ? 'on' : 'off')).length,
+    : job.value.items.filter((each) =>
+        props.way === 'strip' ? each.state === 'on' && comesOff(each) : each.state === 'off',
+      ).length,
 );
 const lead = computed(() => {
   if (left.value === 0) {

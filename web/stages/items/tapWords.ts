@@ -1,3 +1,4 @@
+import { isBackStep } from '../../../core/procedure/index.ts';
 import type { Tap } from '../../../core/job/index.ts';
 
 /** What the button of a tap says. */
@@ -8,7 +9,11 @@ export function tapWords(tap: Tap): string {
     case 'rest':
       return `Take out the ${tap.group.stayingIn} that hold it`;
     case 'off':
-      return tap.again ? 'Take off again' : 'Take off';
+      return tap.item.aside !== null && tap.item.state === 'off'
+        ? 'Take it off after all'
+        : tap.again
+          ? 'Take off again'
+          : 'Take off';
     case 'unplug':
       return 'Take it out';
     case 'bolt':
@@ -16,6 +21,8 @@ export function tapWords(tap: Tap): string {
         ? `Record bolt ${tap.step.number}, pass ${tap.step.pass}`
         : `Record bolt ${tap.step.number}`;
     case 'back':
+      if (isBackStep(tap.item)) return 'Done';
+      if (tap.item.aside !== null) return 'Back in its place';
       return tap.item.kind === 'connector' ? 'Back, lock felt' : tap.renewed ? 'Fit the new one' : 'Put back';
     case 'lock':
       return 'Lock felt';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { PART_FORMS, type PartForm, UNIT_FORMS } from '../../../core/clean/index.ts';
-import type { Job } from '../../../core/job/index.ts';
+import { benchParts, comesOff, type Job } from '../../../core/job/index.ts';
 import { upperFirst } from '../../../core/words/index.ts';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
@@ -15,18 +15,46 @@ const open = ref(false);
 const kind = ref<PartForm>('injector');
 const name = ref('');
 const place = ref('');
+const itemId = ref('');
+const parts = computed(() => benchParts(props.job));
+/** What came off and has no lane yet. */
+const cameOff = computed(() =>
+  props.job.items.filter(
+    (item) =>
+      item.stripOrder !== null &&
+      comesOff(item) &&
+      item.aside === null &&
+      item.kind !== 'unit' &&
+      !parts.value.some((part) => part.itemId === item.id),
+  ),
+);
+/** Its own id where it was laid out by hand; an item that is a part lies there by itself. */
+const laidOut = (id: string): string | undefined => props.job.laidOut.find((each) => `part-${each.id}` === id)?.id;
 function add(): void {
-  const sent = form.send('lay-out-part', { id: freshId(), form: kind.value, name: name.value, place: place.value });
-  if (sent) [name.value, place.value] = ['', ''];
+  const item = props.job.items.find(({ id }) => id === itemId.value);
+  const sent = form.send('lay-out-part', {
+    id: freshId(),
+    form: kind.value,
+    name: name.value || (item?.name ?? ''),
+    place: place.value,
+    ...(item === undefined ? {} : { itemId: item.id }),
+  });
+  if (sent) [name.value, place.value, itemId.value] = ['', '', ''];
 }
 </script>
 
 <template>
-  <section v-if="props.job.status === 'open' || props.job.laidOut.length > 0" aria-label="Other parts on the bench">
-    <ul v-if="props.job.laidOut.length > 0" class="flex flex-wrap gap-x-4 gap-y-1 text-note text-soft">
-      <li v-for="part in props.job.laidOut" :key="part.id">
+  <section v-if="props.job.status === 'open' || parts.length > 0" aria-label="Other parts on the bench">
+    <ul v-if="parts.length > 0" class="flex flex-wrap gap-x-4 gap-y-1 text-note text-soft">
+      <li v-for="part in parts" :key="part.id">
         {{ part.name }}<template v-if="part.place">, {{ part.place }}</template>
-        <PutRight :job="props.job" kind="part-laid-out" :holds="{ id: part.id }" :what="part.name" />
+        <PutRight
+          v-if="laidOut(part.id)"
+          :job="props.job"
+          kind="part-laid-out"
+          :holds="{ id: laidOut(part.id) }"
+          :what="part.name"
+        />
       </li>
     </ul>
     <button v-if="!open && props.job.status === 'open'" type="button" class="faint" @click="open = true">
@@ -37,6 +65,13 @@ function add(): void {
         <span class="mb-1 block text-sm font-semibold">What</span>
         <select v-model="kind" class="input w-52">
           <option v-for="each in PART_FORMS" :key="each" :value="each">{{ upperFirst(UNIT_FORMS[each]) }}</option>
+        </select>
+      </label>
+      <label v-if="cameOff.length > 0">
+        <span class="mb-1 block text-sm font-semibold">One that came off</span>
+        <select v-model="itemId" class="input w-52">
+          <option value="">none of those</option>
+          <option v-for="item in cameOff" :key="item.id" :value="item.id">{{ item.name }}</option>
         </select>
       </label>
       <TextField v-model="name" class="w-36" label="Called" placeholder="as it is" />

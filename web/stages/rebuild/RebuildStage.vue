@@ -4,7 +4,7 @@ import { numberIn } from '../../parts/numberIn.ts';
 import { FIELDS } from '../../../core/quantity/index.ts';
 import { computed, onMounted, ref } from 'vue';
 import { isBody } from '../../../core/clean/index.ts';
-import type { JobUnit } from '../../../core/job/index.ts';
+import { isVehicleUnit, type JobUnit } from '../../../core/job/index.ts';
 import { unitTypeOf } from '../../../core/vehicle/index.ts';
 import type { StockItem } from '../../../contract/index.ts';
 import { lookInStock } from '../../data/stock.ts';
@@ -23,6 +23,7 @@ import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
 import AfterTests from './AfterTests.vue';
 import PiecesBlock from './PiecesBlock.vue';
+import RenewPart from './RenewPart.vue';
 import SealRows from './SealRows.vue';
 import SensorBlock from './SensorBlock.vue';
 import TrimPanel from '../trim/TrimPanel.vue';
@@ -109,7 +110,8 @@ const replaced = computed(() => job.value?.replaced.find((each) => each.unit ===
   >
     <UnitsDone :job="job" />
     <UnitTabs class="mt-3" :units="units" :current="unit?.id ?? ''" @pick="chosen = $event">
-      <template v-if="unit">
+      <RenewPart v-if="unit && !isVehicleUnit(unit)" :key="unit.id" :job="job" :unit="unit" />
+      <template v-else-if="unit">
         <div class="mt-4 flex flex-wrap items-center gap-3">
           <p v-if="replaced" class="font-semibold text-moss">
             Replaced by <span class="code">{{ replaced.fitted.partNumber }}</span>, {{ replaced.fitted.origin }}.

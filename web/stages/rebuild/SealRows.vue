@@ -3,7 +3,7 @@ import { samePart } from '../../../core/stock/index.ts';
 import { computed, ref } from 'vue';
 import type { StockItem } from '../../../contract/index.ts';
 import { SUBSTANCES, type Substance } from '../../../core/clean/index.ts';
-import { type Job, type JobUnit, rulesOf } from '../../../core/job/index.ts';
+import { type Job, type JobUnit, rulesOf, sealWords } from '../../../core/job/index.ts';
 import { inOrder, type KitPart, lubricantsFor, missingBefore, RUBBERS } from '../../../core/rebuild/index.ts';
 import { unitTypeOf } from '../../../core/vehicle/index.ts';
 import { lowerFirst } from '../../../core/words/index.ts';
@@ -43,6 +43,11 @@ function nameOf(part: KitPart): string {
     : `${part.name}, ${props.unit.place}`;
 }
 const decided = (name: string) => props.job.seals.find((seal) => seal.name === name);
+/** What this decision replaced, struck through beside it. */
+const instead = (name: string): string => {
+  const before = decided(name)?.instead ?? null;
+  return before === null ? '' : sealWords(before);
+};
 const inStock = (partNumber: string) => props.stock.find((item) => samePart(item.partNumber, partNumber));
 const done = computed(
   () => new Set(kit.value.filter((part) => decided(nameOf(part)) !== undefined).map(({ id }) => id)),
@@ -133,6 +138,7 @@ function reuse(name: string, partNumber: string): void {
             {{ decided(name)?.decision
             }}{{ decided(name)?.lubricant ? `, with ${SUBSTANCES[decided(name)?.lubricant ?? 'clean-oil']}` : ''
             }}{{ decided(name)?.why ? `: ${decided(name)?.why}` : '' }}
+            <s v-if="instead(name)" class="font-normal text-soft">{{ instead(name) }}</s>
           </p>
           <p v-else-if="before(part)" class="text-sm text-brass">first: {{ before(part) }}</p>
         </div>

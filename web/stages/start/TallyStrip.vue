@@ -43,7 +43,14 @@ const holding = ref(false);
 const item = (id: string, text: string) => ({ text, to: `/jobs/${props.job.id}/refit?item=${id}` });
 
 const lists = {
-  off: (): List => ({ title: 'Items off', lines: tally.value.itemsOff.map(({ id, name }) => item(id, name)) }),
+  off: (): List => ({
+    title: 'Items off',
+    lines: tally.value.itemsOff.map(({ id, name, aside }) => item(id, aside === true ? `${name}: tied aside` : name)),
+  }),
+  steps: (): List => ({
+    title: 'To do on the way back',
+    lines: tally.value.stepsToDo.map(({ id, name }) => item(id, name)),
+  }),
   openings: (): List => ({
     title: 'Openings',
     lines: openings.value.map(({ name, state }) => ({ text: `${name}: ${state}` })),
@@ -114,6 +121,13 @@ const lastTime = computed(() => (props.job.last === null ? '' : shop.say.clock(p
       label="items off"
       :tone="tally.itemsOff.length > 0 ? 'oxide' : 'ink'"
       @open="shown = lists.off()"
+    />
+    <TallyFigure
+      v-if="tally.stepsToDo.length > 0"
+      :value="String(tally.stepsToDo.length)"
+      label="to do on the way back"
+      tone="oxide"
+      @open="shown = lists.steps()"
     />
     <template v-if="early">
       <TallyFigure :value="String(found)" label="findings" tone="ink" @open="shown = lists.findings()" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { leftColumn, tagFor } from '../../../../core/job/index.ts';
+import { comesOff, leftColumn, tagFor } from '../../../../core/job/index.ts';
 import { useJob } from '../../../stores/job.ts';
 
 /** Tags to print and cut: number, name, place and mark of everything that comes off. */
@@ -19,7 +19,7 @@ const tags = computed(() =>
     ? []
     : leftColumn(job.value)
         .map((item, index) => ({ item, number: index + 1 }))
-        .filter(({ item }) => item.origin !== 'plug'),
+        .filter(({ item }) => comesOff(item)),
 );
 const marks = tagFor;
 const print = (): void => window.print();

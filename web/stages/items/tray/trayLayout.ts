@@ -1,4 +1,4 @@
-import { hangsLoose, type Job, type JobItem, pocketsOf } from '../../../../core/job/index.ts';
+import { comesOff, hangsLoose, type Job, type JobItem, pocketsOf } from '../../../../core/job/index.ts';
 
 /** A pocket of the tray with what lies in it. */
 export interface Pocket {
@@ -18,7 +18,7 @@ export interface TrayLayout {
 
 /** Lays out what is off. Plugs are not in the tray but in their openings. */
 export function layOutTray(job: Job): TrayLayout {
-  const off = job.items.filter(({ state, origin }) => state === 'off' && origin !== 'plug');
+  const off = job.items.filter((item) => item.state === 'off' && item.aside === null && comesOff(item));
   const byPocket = new Map<string, JobItem[]>();
   for (const item of off) {
     if (item.pocket === '') continue;
