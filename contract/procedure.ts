@@ -95,6 +95,7 @@ export const need = z.strictObject({
   partNumber: line,
   note: line,
   caution: id.nullable(),
+  count: count.min(1, 'Expected 1 to 99.').max(99, 'Expected 1 to 99.').optional(),
   leadDays: number.min(0).max(365).optional(),
   atEnd: z.strictObject({ words: line, beforeStart: z.boolean() }).optional(),
 }) satisfies z.ZodType<Need>;

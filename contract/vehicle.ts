@@ -64,6 +64,7 @@ export const vehicleInput = z.strictObject({
   knownSince: isoDay.nullable().optional(),
   use: z.enum(keysOf(VEHICLE_USES)).optional(),
   computer: line.trim().optional(),
+  selfStarting: z.boolean().optional(),
   coolant: coolantFilling.optional(),
 });
 /** The type of {@link vehicleInput}. */
@@ -155,6 +156,7 @@ export const unitInput = z.strictObject({
   kind: z.enum(keysOf(UNIT_KINDS)),
   partNumber: line,
   features: variantFeatures,
+  built: line.trim().optional(),
 });
 /** The type of {@link unitInput}. */
 export type UnitInput = z.infer<typeof unitInput>;

@@ -234,7 +234,15 @@ describe('families, units and their lives', () => {
         .send({ by: 'tomas', entry: { kind, vehicleId: null, place: '', priceMinor: null, note: '', ...more } });
     await server.http
       .put('/api/units/breaker-1')
-      .send({ by: 'tomas', unit: { kind: 'throttle-body', partNumber: 'CW-14-0200', features } })
+      .send({
+        by: 'tomas',
+        unit: {
+          kind: 'throttle-body',
+          partNumber: 'CW-14-0200',
+          features: { ...features, bores: 2 },
+          built: 'week 23/19',
+        },
+      })
       .expect(201);
     await live('bought', { place: 'shelf U2', priceMinor: 9000, note: 'from the breaker' }).expect(201);
     expect((await server.http.get('/api/units')).body.rows.map(({ id }: { id: string }) => id)).toContain('breaker-1');
@@ -248,7 +256,7 @@ describe('families, units and their lives', () => {
     await live('scrapped').expect(201);
     const { body } = await server.http.get('/api/units/breaker-1').expect(200);
     expect(body).toMatchObject({
-      unit: { state: 'scrapped', vehicleId: null },
+      unit: { state: 'scrapped', vehicleId: null, built: 'week 23/19', features: { bores: 2 } },
       life: [
         { kind: 'bought', priceMinor: 9000 },
         { kind: 'fitted', vehicleId: 'van2' },
@@ -260,6 +268,12 @@ describe('families, units and their lives', () => {
       .put('/api/units/breaker-1')
       .send({ by: 'tomas', basedOn: body.version, unit: { kind: 'throttle-body', partNumber: 'X', features } })
       .expect(200);
+    const many = { kind: 'throttle-body', partNumber: 'X', features: { ...features, bores: 9 } };
+    const refused = await server.http
+      .put('/api/units/breaker-1')
+      .send({ by: 'tomas', basedOn: 99, unit: many })
+      .expect(400);
+    expect(refused.body.error.fields['unit.features.bores']).toBe('Expected 1 to 8 bores.');
     await server.http.get('/api/units/none').expect(404);
     await server.http
       .post('/api/units/none/life')

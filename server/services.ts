@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import type { ShopResult } from '../core/choose/index.ts';
+import type { PartLived, ShopResult } from '../core/choose/index.ts';
 import type { ThrottleKind } from '../core/vehicle/index.ts';
 import { AdapterHub } from './adapter/hub.ts';
 import { makeBackup } from './keeping/backup.ts';
@@ -31,7 +31,7 @@ import type { RungTries } from '../core/seized/index.ts';
 import { Recipes } from './store/recipes.ts';
 import type { TrialReply } from '../contract/index.ts';
 import type { Knowledge } from '../core/diagnose/index.ts';
-import { rungTries, shopResults } from './store/results.ts';
+import { partLives, rungTries, shopResults } from './store/results.ts';
 import { tryKnowledge } from './store/trial.ts';
 import { Stock } from './store/stock.ts';
 import { Units } from './store/units.ts';
@@ -64,6 +64,8 @@ export interface Services {
   readonly keeper: Keeper;
   readonly hub: AdapterHub;
   readonly rungTries: () => readonly RungTries[];
+  /** What parts of these numbers lasted here before they failed. */
+  readonly partLives: (numbers: readonly string[]) => readonly PartLived[];
   readonly results: (throttle: ThrottleKind) => readonly ShopResult[];
   /** What a change of the knowledge would do to past jobs. */
   readonly trial: (before: Knowledge, after: Knowledge) => TrialReply;
@@ -178,6 +180,7 @@ export function createServices(
     keeper,
     hub,
     rungTries: () => rungTries(db),
+    partLives: (numbers) => partLives(db, numbers),
     results: (throttle) => shopResults(db, throttle, settings.read('comeback-within')),
     trial: (before, after) => tryKnowledge({ db, jobs, families }, before, after),
     pictures,

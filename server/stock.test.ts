@@ -364,6 +364,23 @@ describe('replacing a unit', () => {
       'Job 228, new, warranty until 13 May 2028',
     );
   });
+  it('tells what parts of a number lasted here before they failed', async () => {
+    const lives = async (query: string) =>
+      (await server.http.get(`/api/part-lives?${query}`).expect(200)).body.rows as unknown[];
+    await openJob(server, 'first', { reading: { value: 100_000, unit: 'km' }, readingReason: 'on paper' }).expect(201);
+    await server.send('first', 'replace-unit', { ...replace.data, id: 'r1' }).expect(201);
+    await openJob(server, 'second', { reading: { value: 141_000, unit: 'km' }, readingReason: 'on paper' }).expect(201);
+    const again = { ...replace.data, id: 'r2', oldUnitId: 'bus-tb-2', fitted: { ...fitted, unitId: 'bus-tb-3' } };
+    await server.send('second', 'replace-unit', again).expect(201);
+    expect(await lives('number=np-25%201100&number=other')).toEqual([
+      { partNumber: 'NP-25-1100', distance: 41_000, unit: 'km' },
+    ]);
+    expect(await lives('number=other')).toEqual([]);
+    await server.http.get('/api/part-lives').expect(400);
+    // One of the wrong variant did not fail.
+    await server.send('second', 'replace-unit', { ...again, id: 'r3', failCode: 'F-70' }).expect(201);
+    expect(await lives('number=NP-25-1100')).toEqual([]);
+  });
   it('puts the old one into the returns box until it is sent', async () => {
     await job(replace);
     const box = async () => (await server.http.get('/api/returns').expect(200)).body.rows as unknown[];

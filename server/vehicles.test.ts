@@ -29,6 +29,15 @@ describe('a vehicle that is wrong in the list', () => {
     expect(refused.body.error.fields['vehicle.coolant.capacityL']).toBe('Expected 0.1 to 60 L.');
   });
 
+  it('keeps whether its engine starts by itself, and that nobody has said', async () => {
+    await copy('hybrid', 'HY 1', { selfStarting: true });
+    await copy('plain', 'PL 1', { selfStarting: false });
+    await copy('unsaid', 'UN 1');
+    expect(['hybrid', 'plain', 'unsaid'].map((id) => get(id)?.selfStarting)).toEqual([true, false, undefined]);
+    await openJob(server, 'hybrid-job', { vehicleId: 'hybrid' }).expect(201);
+    expect(server.services.jobs.job('hybrid-job')?.vehicle.selfStarting).toBe(true);
+  });
+
   it('goes when nothing hangs on it, and its units lie loose', async () => {
     const unit = { id: 'loose-tb', kind: 'throttle-body', place: 'only', partNumber: 'TB-9', variant: '' } as const;
     await copy('slip', 'SL 1', { units: [unit] });

@@ -29,3 +29,5 @@ export type {
 export { wayId, waysOf } from './ways.ts';
 export { worthOfChecks } from './worth.ts';
 export type { CheckWorth, WorthInput } from './worth.ts';
+export { FAILURES_THAT_COUNT, lifeAfter, withLives } from './lives.ts';
+export type { PartLived } from './lives.ts';

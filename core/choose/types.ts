@@ -18,6 +18,9 @@ export interface OptionTerms {
   readonly daysOff: number;
   /** How long it lasts when it cures: km, or hours for engines that count them. */
   readonly life: number;
+  /** Where parts of the number it fits failed here at known distances: those, and the life that is usual. */
+  readonly lived?:
+    { readonly partNumber: string; readonly distances: readonly number[]; readonly usual: number } | undefined;
   /** Of failures, the share that shows before hand-over, 0 to 1: those cost no comeback. */
   readonly showsAtOnce?: number | undefined;
   /** The kind of unit it is done to; absent where it is done to the engine, or to whatever is there. */

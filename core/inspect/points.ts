@@ -72,6 +72,55 @@ export const POINTS: readonly InspectPoint[] = [
   grade('deposit-front', 'Deposit, front', BODIES, 'Lamp from the duct side, plate closed.'),
   grade('deposit-back', 'Deposit, back', BODIES, 'From the engine side: it is always worse there.'),
   grade('deposit-edge', 'Deposit at the plate’s edge', BODIES, 'Open the plate a little and look along its rim.'),
+  grade(
+    'deposit-recirculation',
+    'Deposit, recirculation side',
+    ['diesel-flap'],
+    'Where exhaust comes back in: behind the flap, and as far up its port as the lamp reaches.',
+  ),
+  point(
+    'coke-thickness',
+    'Coke, how thick',
+    ['diesel-flap', 'passage'],
+    figure('mm', 0, 40),
+    [
+      'Depth gauge or a scribed stick down to the metal, at the thickest place: flap, port, passage.',
+      'Thick coke narrows the way and breaks off in lumps',
+      'Scrape it dry on bare metal with the engine side plugged; what breaks off must not go in.',
+    ],
+    {
+      limit: { low: null, high: 1, unit: 'mm' },
+      cure: 'clean',
+      each: true,
+      again: true,
+      felt: [
+        answer('film', 'A film', 'good'),
+        answer('third', 'Narrows it by a third', 'watch', 'clean'),
+        answer('half', 'Half shut or more', 'bad', 'clean'),
+      ],
+    },
+  ),
+  point(
+    'plate-time',
+    'Plate to its stop and back',
+    ['diesel-flap', 'electronic'],
+    figure('s', 0, 30),
+    [
+      'Driven by the tester, on the bench or on the vehicle, fingers out: time it from stop to stop and back.',
+      'A motor or gears that labour are late long before they stick',
+      'Clean the shaft ends once; still slow means motor or gears.',
+    ],
+    {
+      limit: { low: null, high: 1, unit: 's' },
+      cure: 'replace',
+      again: true,
+      felt: [
+        answer('at-once', 'At once, knocks on its stop', 'good'),
+        answer('slowly', 'Slowly', 'watch', 'clean'),
+        answer('short', 'Does not reach its stop', 'bad', 'replace'),
+      ],
+    },
+  ),
   grade('valve-deposit', 'Deposit in the port', VALVES, 'Look into the port, then turn the valve and look again.'),
   point(
     'light',

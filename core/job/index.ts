@@ -32,6 +32,7 @@ export {
   jobBelief,
   jobChoice,
   jobTerms,
+  partNumberFor,
   wayMinutes,
 } from './choice/options.ts';
 export type { ShopFigures } from './choice/options.ts';

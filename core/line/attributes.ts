@@ -8,6 +8,8 @@ export interface Attributes {
   place?: string;
   torque?: string;
   plug?: string;
+  /** It stays connected and was only moved out of the way: how, as it was said. */
+  aside?: string;
   /** What was counted is what holds the thing: “two clamps” of an air duct. */
   holders?: true;
 }
@@ -29,6 +31,8 @@ const SHELF =
   /\b(?:(?:in|on|into|to)\s+)?(?:the\s+|a\s+)?(?<!air )(rack|shelf|bag|tin|tub|cup|bin|bench|drawer)\b\s*(\d+|[a-z]\b)?/i;
 const NUMBERED_BOX = /\b(?:in\s+)?(?<!air )(box)\s*(\d+)\b/i;
 const HANGING = /\b(?:hung|tied|hanging|folded)\s*(?:up|back|aside|out of the way)?\b/i;
+const ASIDE =
+  /\b(?:(?:(?:tied|hung|swung|folded|moved)\s+(?:up|back|aside|away)|propped(?:\s+up)?)(?:\s+(?:and|but|with it))?\s+)?(?:left|still|stays?|stayed)\s+(?:connected|plugged in)\b|\bpropped(?:\s+up)?\b|\bswung\s+(?:up|back|aside|away)\b/i;
 const TOOLS: readonly (readonly [RegExp, (found: readonly string[]) => string])[] = [
   [/\b(?:hex|allen)\s*(\d+(?:[.,]5)?)(?:\s*mm)?\b/i, ([, size]) => `${size} mm hex`],
   [/\b(\d+(?:[.,]5)?)\s*mm\s*(?:hex|allen)\b/i, ([, size]) => `${size} mm hex`],
@@ -102,6 +106,8 @@ export function takeAttributes(part: string): { readonly read: Attributes; reado
     const tool = read.tool === undefined ? take(rest, pattern) : null;
     if (tool !== null) read.tool = say(tool);
   }
+  const aside = take(rest, ASIDE);
+  if (aside !== null) read.aside = aside[0].trim().toLowerCase();
   take(rest, HANGING);
   const stuff = take(rest, STUFF_IN);
   if (stuff !== null) read.plug = capital(stuff[1] ?? '');

@@ -17,6 +17,7 @@ describe('the standing line', () => {
         tool: '10 mm',
         place: 'B2',
         torque: '',
+        aside: '',
         plug: '',
       },
     ]);
@@ -91,5 +92,16 @@ describe('the standing line', () => {
     ['engine cover, cap', [['Engine cover, cap', '']]],
   ])('takes a plug that is only named after what it plugs: %s', (text, things) => {
     expect(readLine(text).map(({ name, plug }) => [name, plug])).toEqual(things);
+  });
+  it.each([
+    ['coolant hose left, tied aside, still connected', 'Coolant hose left', 'still connected'],
+    ['tank propped up', 'Tank', 'propped up'],
+    ['air box swung aside', 'Air box', 'swung aside'],
+    ['throttle cable left connected', 'Throttle cable', 'left connected'],
+  ])('knows what stays connected: %s', (text, name, aside) => {
+    expect(readLine(text)).toMatchObject([{ name, aside }]);
+  });
+  it('takes what only hangs for what came off', () => {
+    expect(readLine('breather hose tied back')).toMatchObject([{ name: 'Breather hose', aside: '' }]);
   });
 });

@@ -19,6 +19,8 @@ export interface LineThing {
   readonly place: string;
   readonly torque: string;
   readonly plug: string;
+  /** It stays connected and was only moved out of the way: how, as it was said; empty for what came off. */
+  readonly aside: string;
   /** Whether the kind was read from the words; else it is a guess. */
   readonly kindSaid: boolean;
 }
@@ -140,6 +142,7 @@ function finish({ names, read }: Draft): LineThing {
     place: read.place ?? '',
     torque: read.torque ?? '',
     plug: read.plug ?? '',
+    aside: read.aside ?? '',
   };
 }
 

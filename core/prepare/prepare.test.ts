@@ -175,6 +175,12 @@ describe('readiness', () => {
     expect(one(need('a'), { wantedElsewhere: () => 2 })).toMatchObject({ status: 'spoken for' });
     expect(one(need('a'), { wantedElsewhere: () => 1 })).toMatchObject({ status: 'in stock' });
   });
+  it('wants as many as the units take', () => {
+    const two = { ...need('a'), count: 2 };
+    expect(one(two)).toMatchObject({ status: 'in stock' });
+    expect(one({ ...two, count: 3 })).toMatchObject({ status: 'not in stock', words: '2 in drawer 1, 3 are needed' });
+    expect(one(two, { wantedElsewhere: () => 1 })).toMatchObject({ status: 'spoken for' });
+  });
   it('believes what a person said of it', () => {
     expect(one(need('b'), { states: [{ needId: 'b', state: 'ready', expected: null }] })).toMatchObject({
       status: 'ready',

@@ -58,9 +58,11 @@ export function readiness(input: ReadinessInput): Readiness[] {
     if (need.kind === 'do-first' || need.partNumber === '') return told('not looked at', '');
     const held = input.stock.find(({ partNumber }) => samePart(partNumber, need.partNumber));
     if (held === undefined) return told('not in stock', 'not stocked here');
+    const wanted = need.count ?? 1;
     if (held.left <= 0) return told('not in stock', `none left in ${held.place}`);
+    if (held.left < wanted) return told('not in stock', `${held.left} in ${held.place}, ${wanted} are needed`);
     const elsewhere = input.wantedElsewhere(need.partNumber);
-    return elsewhere >= held.left
+    return held.left - elsewhere < wanted
       ? told(
           'spoken for',
           `${held.left} in ${held.place}, wanted by ${elsewhere} other ${elsewhere === 1 ? 'job' : 'jobs'}`,

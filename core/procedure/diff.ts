@@ -56,6 +56,7 @@ export function diffProcedures(before: Procedure, after: Procedure): Difference[
         name: need.name,
         kind: need.kind,
         number: need.partNumber,
+        'how many': need.count === undefined ? '' : String(need.count),
         note: need.note,
         'days to get': need.leadDays === undefined ? '' : String(need.leadDays),
         'at the end': need.atEnd?.words ?? '',

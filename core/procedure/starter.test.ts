@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { planRefit } from '../refit/index.ts';
 import {
   answersFor,
+  backStepTies,
   figureWanted,
   procedureProblems,
   STARTER_HOLES,
@@ -37,6 +38,7 @@ const anyAnswers: fc.Arbitrary<StarterAnswers> = fc.record({
   coolantHoses: fc.integer({ min: 0, max: 4 }),
   valve: keyOf(STARTER_VALVES),
   plugs: fc.integer({ min: 0, max: 8 }),
+  bodies: fc.integer({ min: 1, max: 12 }),
 });
 
 describe('a starter procedure', () => {
@@ -55,6 +57,7 @@ describe('a starter procedure', () => {
       'Flange bolts',
       'Throttle body',
       'Body gasket',
+      'Clean the face it seals on',
       'Idle air valve',
     ]);
     expect(procedure.openings.map(({ id }) => id)).toEqual(['inlet', 'pipe-1', 'pipe-2', 'valve-port']);
@@ -93,13 +96,37 @@ describe('a starter procedure', () => {
         expect(procedureProblems(procedure).filter(({ level }) => level === 'wrong')).toEqual([]);
         const plan = planRefit(
           procedure.items.map(({ id, name }, index) => ({ id, name, stripOrder: index + 1 })),
-          procedure.constraints,
+          [...procedure.constraints, ...backStepTies(procedure.items)],
         );
         expect(plan.ok).toBe(true);
         for (const { id } of [...procedure.items, ...procedure.needs]) expect(reasons[id]).toMatch(/\.$/);
         expect(procedure.items.every(({ minutes }) => minutes !== undefined)).toBe(true);
       }),
     );
+  });
+  it('brings a tank up or off with its caution, its line first, and the hoses under it on the way back', () => {
+    const bank: StarterAnswers = { ...cable, unit: 'bank', reach: 'tank-off', coolantHoses: 0, bodies: 4 };
+    const { procedure } = starterProcedure(bank, head);
+    const tank = procedure.items.find(({ id }) => id === 'tank')!;
+    expect(tank.cautions).toEqual(['fuel-tank']);
+    expect(tank.offAfter).toEqual([{ item: 'fuel-line', kind: 'reach', reason: 'it would tear the line' }]);
+    expect(procedure.items.find(({ id }) => id === 'fuel-line')).toMatchObject({
+      opens: ['fuel-union'],
+      cautions: ['fuel', 'fuel-tank'],
+    });
+    expect(procedure.items.filter(({ backBefore }) => backBefore !== undefined).map(({ id }) => id)).toEqual([
+      'route',
+      'face',
+      'boot-look',
+    ]);
+    expect(procedure.needs.find(({ id }) => id === 'seal-part')?.count).toBe(4);
+    expect(procedure.needs.map(({ id }) => id)).toContain('gauges');
+    const up = starterProcedure({ ...bank, reach: 'tank-up' }, head).procedure;
+    expect(up.items.map(({ id }) => id)).not.toContain('fuel-line');
+    expect(up.openings.map(({ id }) => id)).not.toContain('fuel-union');
+    const without = starterProcedure(bank, head, new Set(['tank', 'seal'])).procedure;
+    expect(without.items.map(({ id }) => id)).not.toEqual(expect.arrayContaining(['route', 'face']));
+    expect(procedureProblems(without).filter(({ level }) => level === 'wrong')).toEqual([]);
   });
   it('refuses counts that no unit has', () => {
     expect(() => starterProcedure({ ...cable, bolts: 13 }, head)).toThrow('Expected 0 to 12 bolts, got 13.');
@@ -108,5 +135,10 @@ describe('a starter procedure', () => {
   it('asks only what the vehicle does not say', () => {
     expect(answersFor({ throttle: 'cable', idleValve: 'none' })).toEqual({ unit: 'cable', valve: 'none' });
     expect(answersFor({ throttle: 'cable', idleValve: 'stepper', use: 'outboard' })).toEqual({ unit: 'plastic' });
+    const bike = { throttle: 'cable', idleValve: 'none', use: 'motorcycle' } as const;
+    const bodies = (count: number) => Array.from({ length: count }, () => ({ kind: 'throttle-body' }));
+    expect(answersFor(bike)).toEqual({ valve: 'none' });
+    expect(answersFor({ ...bike, units: bodies(1) })).toEqual({ unit: 'boot', valve: 'none' });
+    expect(answersFor({ ...bike, units: bodies(4) })).toEqual({ unit: 'bank', bodies: 4, valve: 'none' });
   });
 });

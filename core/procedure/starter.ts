@@ -8,6 +8,7 @@ export const STARTER_UNITS = {
   cable: 'Cable body',
   electronic: 'Electronic body',
   'diesel-flap': 'Diesel intake flap',
+  boot: 'One body on a rubber boot',
   bank: 'Bank of bodies, rubber boots',
   plastic: 'Plastic body of an outboard',
 } as const;
@@ -16,6 +17,8 @@ export const STARTER_REACHES = {
   open: 'It stands free',
   cover: 'Under a cover',
   plenum: 'Under a plenum or airbox',
+  'tank-up': 'Under a tank that is propped up',
+  'tank-off': 'Under a tank that comes off',
 } as const;
 /** What its bolts go into. */
 export const STARTER_HOLES = { alloy: 'Alloy', plastic: 'Plastic or inserts', iron: 'Iron or steel' } as const;
@@ -39,6 +42,8 @@ export interface StarterAnswers {
   readonly valve: keyof typeof STARTER_VALVES;
   /** Connectors on it, 0 to 8. */
   readonly plugs: number;
+  /** How many of the unit there are, where the vehicle’s file says so: parts are counted by it. 1 to 12. */
+  readonly bodies?: number | undefined;
 }
 
 /** A draft with why each of its lines is there. */
@@ -53,10 +58,27 @@ export const answersFor = (vehicle: {
   readonly throttle: ThrottleKind;
   readonly idleValve: IdleValveKind;
   readonly use?: VehicleUse | undefined;
-}): Partial<StarterAnswers> => ({
-  unit: vehicle.use === 'outboard' ? 'plastic' : vehicle.throttle,
-  ...(vehicle.idleValve === 'none' ? { valve: 'none' as const } : {}),
-});
+  readonly units?: readonly { readonly kind: string }[] | undefined;
+}): Partial<StarterAnswers> => {
+  const bodies = (vehicle.units ?? []).filter(({ kind }) => kind === 'throttle-body').length;
+  const boots = vehicle.use === 'motorcycle' && vehicle.throttle === 'cable';
+  // A motorcycle whose file lists no body may have one or four: that is asked.
+  const unit =
+    vehicle.use === 'outboard'
+      ? 'plastic'
+      : !boots
+        ? vehicle.throttle
+        : bodies === 0
+          ? null
+          : bodies === 1
+            ? ('boot' as const)
+            : ('bank' as const);
+  return {
+    ...(unit === null ? {} : { unit }),
+    ...(bodies > 1 ? { bodies } : {}),
+    ...(vehicle.idleValve === 'none' ? { valve: 'none' as const } : {}),
+  };
+};
 
 interface Line {
   readonly item: ProcedureItem;
@@ -90,6 +112,38 @@ const ring = (count: number): Bolt[] =>
     };
   });
 
+/** Whether rubber boots hold it to the engine. */
+const onBoots = (unit: StarterAnswers['unit']): boolean => unit === 'bank' || unit === 'boot';
+
+/** A tank that lies over the unit: propped up with its line left on, or taken off. */
+function tank(reach: StarterAnswers['reach']): Line[] {
+  if (reach !== 'tank-up' && reach !== 'tank-off') return [];
+  const up = reach === 'tank-up';
+  return [
+    ...(up
+      ? []
+      : [
+          item('fuel-line', 'Fuel line at the tank', 'hose', 'Fuel stands in it, and runs when it comes off.', {
+            opens: ['fuel-union'],
+            cautions: ['fuel', 'fuel-tank'],
+            note: 'Tap shut or pump quiet first; a cloth round the joint, catch what runs.',
+            ...minutes(3, 3),
+          }),
+        ]),
+    item('tank', up ? 'Tank, propped up' : 'Tank', 'cover', 'It lies over the unit.', {
+      cautions: ['fuel-tank'],
+      note: up ? 'Line and wires stay on: nothing may pull on them.' : 'Two hands: it is heavier than it looks.',
+      ...(up ? {} : { offAfter: [{ item: 'fuel-line', kind: 'reach' as const, reason: 'it would tear the line' }] }),
+      ...minutes(up ? 4 : 8, up ? 4 : 8),
+    }),
+    item('route', 'Route hoses and cables under the tank', 'other', 'A pinched one starves or floods the engine.', {
+      backBefore: 'tank',
+      note: 'a pinched hose starves or floods the engine',
+      ...minutes(0, 2),
+    }),
+  ];
+}
+
 /** What stands in the way before the unit itself. */
 function before({ unit, reach, hoses, coolantHoses, plugs }: StarterAnswers): Line[] {
   const electric = unit === 'electronic' || unit === 'diesel-flap';
@@ -106,7 +160,8 @@ function before({ unit, reach, hoses, coolantHoses, plugs }: StarterAnswers): Li
           ),
         ]
       : []),
-    ...(reach === 'plenum' || unit === 'bank'
+    ...tank(reach),
+    ...(reach === 'plenum' || onBoots(unit) || reach === 'tank-up' || reach === 'tank-off'
       ? []
       : [
           item('duct', 'Air duct', 'duct', 'The plate’s front is seen and reached once it is off.', {
@@ -153,7 +208,7 @@ function before({ unit, reach, hoses, coolantHoses, plugs }: StarterAnswers): Li
         },
       ),
     ),
-    ...(unit === 'cable' || unit === 'bank' || unit === 'plastic'
+    ...(unit === 'cable' || onBoots(unit) || unit === 'plastic'
       ? [
           item('cable', 'Throttle cable', 'cable', 'Only one lock-nut is moved, so that the adjustment survives.', {
             restore: ['lock-nut'],
@@ -167,9 +222,10 @@ function before({ unit, reach, hoses, coolantHoses, plugs }: StarterAnswers): Li
 /** The unit, what holds it and what seals it. */
 function itself({ unit, bolts, into, seal, valve }: StarterAnswers): Line[] {
   const name = unit === 'diesel-flap' ? 'Intake flap' : unit === 'bank' ? 'Bank of bodies' : 'Throttle body';
+  const boots = unit === 'bank' ? 'Boot clamps' : 'Boot clamp';
   return [
-    ...(unit === 'bank'
-      ? [item('boots', 'Boot clamps', 'clamp', 'Slackened; the rubber boots hold the bank.', minutes(5, 8))]
+    ...(onBoots(unit)
+      ? [item('boots', boots, 'clamp', 'Slackened; the rubber boots hold the unit.', minutes(5, 8))]
       : []),
     ...(valve === 'apart'
       ? [
@@ -217,7 +273,21 @@ function itself({ unit, bolts, into, seal, valve }: StarterAnswers): Line[] {
             singleUse: true,
             ...minutes(2, 1),
           }),
+          item('face', 'Clean the face it seals on', 'other', 'What is left of the old one leaks round the new one.', {
+            backBefore: 'seal',
+            note: 'what is left of the old one leaks round the new one',
+            ...minutes(0, 2),
+          }),
         ]),
+    ...(onBoots(unit)
+      ? [
+          item('boot-look', 'Look into the boots: no fold, no rag', 'other', 'A folded boot draws air.', {
+            backBefore: 'unit',
+            note: 'a folded boot draws air; what lies in it goes in',
+            ...minutes(0, 1),
+          }),
+        ]
+      : []),
     ...(valve === 'on'
       ? [
           item('valve', 'Idle air valve', 'unit', 'It sits on the body and comes off on the bench.', {
@@ -230,7 +300,8 @@ function itself({ unit, bolts, into, seal, valve }: StarterAnswers): Line[] {
   ];
 }
 
-const openingsOf = ({ coolantHoses, valve }: StarterAnswers): ProcedureOpening[] => [
+const openingsOf = ({ coolantHoses, valve, reach }: StarterAnswers): ProcedureOpening[] => [
+  ...(reach === 'tank-off' ? [{ id: 'fuel-union', name: 'Fuel union of the tank', plugWith: 'Cap' }] : []),
   { id: 'inlet', name: 'Manifold inlet', plugWith: 'Inlet cap' },
   ...Array.from({ length: coolantHoses }, (_, index) => ({
     id: `pipe-${index + 1}`,
@@ -248,12 +319,22 @@ function constraintsOf(has: (id: string) => boolean): (Constraint & { readonly r
     ...order('seal', 'unit', 'it lies under the unit'),
     ...order('unit', 'flange', 'the bolts hold the unit'),
     ...order('unit', 'boots', 'the clamps hold the boots on it'),
+    ...order('tank', 'fuel-line', 'the line is pushed on once the tank sits'),
     ...order('unit', 'cable', 'the cable hooks onto the unit'),
     { kind: 'after-bench', id: 'bench', item: 'unit', unit: 'throttle-body', reason: 'clean and dry first' },
   ];
 }
 
-function needsOf({ unit, seal, valve, coolantHoses, into, bolts }: StarterAnswers): { need: Need; why: string }[] {
+function needsOf({
+  unit,
+  seal,
+  valve,
+  coolantHoses,
+  into,
+  bolts,
+  reach,
+  bodies = 1,
+}: StarterAnswers): { need: Need; why: string }[] {
   const need = (id: string, kind: Need['kind'], name: string, why: string, more: Partial<Need> = {}) => ({
     need: { id, kind, name, partNumber: '', note: '', caution: null, ...more },
     why,
@@ -294,6 +375,7 @@ function needsOf({ unit, seal, valve, coolantHoses, into, bolts }: StarterAnswer
             'part',
             seal === 'ring' ? 'Body ring' : 'Body gasket',
             'Without it the vehicle stands over the weekend.',
+            bodies > 1 ? { count: bodies } : {},
           ),
         ]),
     ...(valve === 'none' ? [] : [need('valve-seal', 'part', 'Valve gasket or ring', 'A hardened one leaks air.')]),
@@ -309,6 +391,14 @@ function needsOf({ unit, seal, valve, coolantHoses, into, bolts }: StarterAnswer
           ),
         ]
       : []),
+    ...(reach === 'tank-off'
+      ? [
+          need('fuel-cap', 'tool', 'Cap for the fuel line, a tin for what runs', 'Fuel runs when the line comes off.', {
+            caution: 'fuel',
+          }),
+        ]
+      : []),
+    ...(unit === 'bank' ? [need('gauges', 'tool', 'Vacuum gauges for the bank', 'Balance before and after.')] : []),
     ...(unit === 'plastic'
       ? [need('water', 'tool', 'Cooling water for the run', 'An outboard never runs without it.')]
       : []),
@@ -333,11 +423,14 @@ export function starterProcedure(
     ['hoses', answers.hoses, 12],
     ['coolant hoses', answers.coolantHoses, 4],
     ['connectors', answers.plugs, 8],
+    ['bodies', answers.bodies ?? 1, 12],
   ] as const;
   for (const [name, count, most] of counts)
     if (!Number.isInteger(count) || count < 0 || count > most)
       throw new RangeError(`Expected 0 to ${most} ${name}, got ${count}.`);
-  const lines = [...before(answers), ...itself(answers)].filter(({ item: { id } }) => !without.has(id));
+  const lines = [...before(answers), ...itself(answers)].filter(
+    ({ item: { id, backBefore } }) => !without.has(id) && !(backBefore !== undefined && without.has(backBefore)),
+  );
   const needs = needsOf(answers).filter(({ need: { id } }) => !without.has(id));
   const there = new Set(lines.map(({ item: { id } }) => id));
   const opened = new Set(lines.flatMap(({ item: { opens } }) => opens));

@@ -171,6 +171,8 @@ export interface Need {
   readonly partNumber: string;
   readonly note: string;
   readonly caution: string | null;
+  /** How many; absent for one. */
+  readonly count?: number | undefined;
   /** Days until it is here when ordered; absent where it is not known. */
   readonly leadDays?: number | undefined;
   /** What undoes it once the work is done: “battery negative on”. */

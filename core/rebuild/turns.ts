@@ -1,5 +1,5 @@
 /** Screws of a body that are counted when they are turned. */
-export const COUNTED_SCREWS = { stop: 'Stop screw', idle: 'Idle screw', sync: 'Sync screw' } as const;
+export const COUNTED_SCREWS = { stop: 'Stop screw', idle: 'Idle screw', air: 'Air screw', sync: 'Sync screw' } as const;
 /** The id of a counted screw. */
 export type CountedScrew = keyof typeof COUNTED_SCREWS;
 

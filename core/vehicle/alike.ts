@@ -35,14 +35,21 @@ export function familyOf(vehicle: Vehicle, id: string): EngineFamily {
     layout: most > 2 ? 'per-cylinder' : most > 1 ? 'per-bank' : 'single',
     unitTypes: kinds.map((kind) => {
       const [first] = placesOf(kind);
-      const { portMm = null, gasket = '', pins = null, drive = '', mark = '' } = first?.features ?? {};
+      const { portMm = null, gasket = '', pins = null, drive = '', mark = '', bores } = first?.features ?? {};
       return {
         id: kind,
         kind,
         name: UNIT_KINDS[kind],
         places: placesOf(kind).map(({ place }) => place),
         partNumber: first?.partNumber ?? '',
-        expected: { portMm, gasket, pins, drive, mark: mark || (first?.variant ?? '') },
+        expected: {
+          portMm,
+          gasket,
+          pins,
+          drive,
+          mark: mark || (first?.variant ?? ''),
+          ...(bores === undefined ? {} : { bores }),
+        },
         prices: { new: null, rebuilt: null, used: null },
         daysToGet: null,
         source: `as fitted on ${vehicle.plate}`,

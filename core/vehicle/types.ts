@@ -65,6 +65,8 @@ export interface Vehicle {
   readonly familyId?: string | null | undefined;
   /** Which engine computer or market variant is fitted, as it is marked; absent where nobody has looked. */
   readonly computer?: string | undefined;
+  /** Whether its engine starts by itself: hybrid, stop-start; absent where nobody has said. */
+  readonly selfStarting?: boolean | undefined;
   /** What its cooling system holds; absent where nobody has said. */
   readonly coolant?: CoolantFilling | undefined;
 }

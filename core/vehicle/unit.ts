@@ -38,6 +38,8 @@ export interface UnitObject {
   readonly vehicleId: string | null;
   readonly place: string;
   readonly state: 'fitted' | 'on the shelf' | 'scrapped' | 'sold';
+  /** When it was built, as it is stamped: “2019-06”, “week 23/19”; absent where nobody has looked. */
+  readonly built?: string | undefined;
 }
 
 /** Why an entry cannot follow, or null when it can. */

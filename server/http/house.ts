@@ -16,6 +16,11 @@ const settingsBody = z.strictObject({ by: id, settings, sameFigures: z.boolean()
 const figureName = z.enum(Object.keys(SHOP_FIGURES) as [keyof typeof SHOP_FIGURES], 'There is no such figure.');
 const starterBody = z.strictObject({ by: id });
 const measuresBody = z.strictObject({ by: id, measures: z.enum(['US', 'imperial']) });
+const partNumber = z.string().trim().min(1).max(120);
+/** One number, or several. */
+const partLivesQuery = z.strictObject({
+  number: z.union([partNumber.transform((one) => [one]), z.array(partNumber).max(20)]),
+});
 const resultQuery = z.strictObject({ throttle: z.enum(['cable', 'electronic', 'diesel-flap']) });
 
 /** Amounts are kept in the smallest coin: with other decimals every one of them would mean something else. */
@@ -117,6 +122,10 @@ export function houseRoutes(services: Services): Router {
   router.get('/results', (request, response) => {
     const { throttle } = parse(resultQuery, request.query);
     response.json({ rows: results(throttle as ThrottleKind), next: null });
+  });
+  router.get('/part-lives', (request, response) => {
+    const { number } = parse(partLivesQuery, request.query);
+    response.json({ rows: services.partLives(number), next: null });
   });
   router.get('/rung-tries', (_request, response) => {
     response.json({ rows: services.rungTries(), next: null });

@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
-import type { OptionId, ShopResult } from '../../core/choose/index.ts';
+import type { OptionId, PartLived, ShopResult } from '../../core/choose/index.ts';
+import { samePart } from '../../core/stock/index.ts';
 import type { RungTries } from '../../core/seized/index.ts';
 import type { Comeback } from '../../core/job/index.ts';
 
@@ -33,4 +34,27 @@ export function shopResults(db: Database, throttle: string, within: Comeback): S
     )
     .all({ ...within, throttle })
     .map(({ choice, cured, came_back }) => ({ option: choice, cured, cameBack: came_back }));
+}
+
+/**
+ * What parts of these numbers lasted on a vehicle before they failed: from the reading of the job that fitted one to
+ * that of the job that replaced it at the same place. A wrong variant did not fail, and a meter of another unit or one
+ * that ran backwards says nothing.
+ */
+export function partLives(db: Database, numbers: readonly string[]): PartLived[] {
+  const rows = db
+    .prepare<[], { number: string; distance: number; hours: 0 | 1 }>(
+      `WITH moved AS (
+         SELECT u.*, j.reading_unit = 'h' AS hours,
+           j.reading * CASE j.reading_unit WHEN 'mi' THEN 1.609344 ELSE 1 END AS meter
+         FROM unit_replaced u JOIN job_summary j ON j.job_id = u.job_id)
+       SELECT o.old_number AS number, o.meter - n.meter AS distance, o.hours FROM moved o JOIN moved n
+         ON n.vehicle_id = o.vehicle_id AND n.kind = o.kind AND n.place = o.place AND n.hours = o.hours
+         AND n.new_unit = o.old_unit AND n.at <= o.at
+       WHERE o.fail_code <> 'F-70' AND o.old_unit <> '' AND o.meter > n.meter ORDER BY o.at`,
+    )
+    .all();
+  return rows
+    .filter(({ number }) => numbers.some((each) => samePart(each, number)))
+    .map(({ number, distance, hours }) => ({ partNumber: number, distance, unit: hours === 1 ? 'h' : 'km' }));
 }

@@ -24,6 +24,7 @@ interface UnitRow {
   readonly vehicle_id: string | null;
   readonly place: string;
   readonly state: UnitObject['state'];
+  readonly built: string;
   readonly version: number;
 }
 interface LifeRow {
@@ -59,7 +60,7 @@ export class Units {
   readonly #sql: Database['prepare'];
   readonly #audit: Audit;
   readonly #get: Statement<[string], UnitRow>;
-  readonly #put: Statement<[string, string, string, string, string | null, string, string]>;
+  readonly #put: Statement<[string, string, string, string, string | null, string, string, string]>;
   readonly #live: Statement<[string, string, string, string, string | null, string, number | null, string]>;
 
   constructor(db: Database, audit: Audit) {
@@ -67,9 +68,9 @@ export class Units {
     this.#sql = prepared(db);
     this.#get = db.prepare('SELECT * FROM unit WHERE id = ?');
     this.#put = db.prepare(
-      `INSERT INTO unit (id, kind, part_number, features, vehicle_id, place, state) VALUES (?, ?, ?, ?, ?, ?, ?)
+      `INSERT INTO unit (id, kind, part_number, features, vehicle_id, place, state, built) VALUES (?, ?, ?, ?, ?, ?, ?, ?)
        ON CONFLICT (id) DO UPDATE SET kind = excluded.kind, part_number = excluded.part_number, features = excluded.features,
-         vehicle_id = excluded.vehicle_id, place = excluded.place, state = excluded.state, version = unit.version + 1`,
+         vehicle_id = excluded.vehicle_id, place = excluded.place, state = excluded.state, built = excluded.built, version = unit.version + 1`,
     );
     this.#live = db.prepare(
       'INSERT INTO unit_life (unit_id, at, person, kind, vehicle_id, place, price_minor, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
@@ -210,7 +211,16 @@ export class Units {
       if (sits !== null && sits !== vehicleId) continue;
       const known = before.find((unit) => unit.id === id);
       const own: VariantFeatures = { ...(features ?? known?.features ?? UNKNOWN_VARIANT), mark: variant };
-      this.#write({ id, kind, partNumber, features: own, vehicleId, place, state: 'fitted' });
+      this.#write({
+        id,
+        kind,
+        partNumber,
+        features: own,
+        vehicleId,
+        place,
+        state: 'fitted',
+        built: this.get(id)?.built,
+      });
       if (known === undefined) this.#lived(id, { kind: 'fitted', vehicleId, place, priceMinor: null, note: '' }, who);
     }
     for (const unit of before.filter(({ id }) => !units.some((kept) => kept.id === id))) {
@@ -225,8 +235,8 @@ export class Units {
     this.#audit.write(who, 'unit-lived', id, entry);
   }
 
-  #write({ id, kind, partNumber, features, vehicleId, place, state }: UnitObject): void {
-    this.#put.run(id, kind, partNumber, JSON.stringify(features), vehicleId, place, state);
+  #write({ id, kind, partNumber, features, vehicleId, place, state, built = '' }: UnitObject): void {
+    this.#put.run(id, kind, partNumber, JSON.stringify(features), vehicleId, place, state, built);
   }
 }
 
@@ -234,9 +244,14 @@ const fail = (id: string): never => {
   throw new Error(`Unit ${id} was written but cannot be read.`);
 };
 
-const typed = ({ kind, partNumber, features }: UnitInput): UnitInput => ({ kind, partNumber, features });
+const typed = ({ kind, partNumber, features, built = '' }: UnitInput): UnitInput => ({
+  kind,
+  partNumber,
+  features,
+  ...(built === '' ? {} : { built }),
+});
 
-const toUnit = ({ id, kind, part_number, features, vehicle_id, place, state }: UnitRow): UnitObject => ({
+const toUnit = ({ id, kind, part_number, features, vehicle_id, place, state, built }: UnitRow): UnitObject => ({
   id,
   kind,
   partNumber: part_number,
@@ -244,4 +259,5 @@ const toUnit = ({ id, kind, part_number, features, vehicle_id, place, state }: U
   vehicleId: vehicle_id,
   place,
   state,
+  ...(built === '' ? {} : { built }),
 });

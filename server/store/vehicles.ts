@@ -31,6 +31,7 @@ interface VehicleRow {
   readonly known_since: string | null;
   readonly use: string | null;
   readonly computer: string | null;
+  readonly self_starting: 0 | 1 | null;
   readonly coolant: string | null;
   readonly last_value: number | null;
   readonly last_unit: string | null;
@@ -65,11 +66,11 @@ export class Vehicles {
     this.#units = units;
     this.#get = db.prepare(`${SELECT} WHERE v.id = ?`);
     this.#put =
-      db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, family_id, notes, known_since, use, computer, coolant, search)
-      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+      db.prepare(`INSERT INTO vehicle (id, plate, vin, make, model, nickname, year, engine, throttle, idle_valve, owner, meter_unit, figures, family_id, notes, known_since, use, computer, self_starting, coolant, search)
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
       ON CONFLICT (id) DO UPDATE SET plate = excluded.plate, vin = excluded.vin, make = excluded.make, model = excluded.model, nickname = excluded.nickname,
         year = excluded.year, engine = excluded.engine, throttle = excluded.throttle, idle_valve = excluded.idle_valve, owner = excluded.owner,
-        meter_unit = excluded.meter_unit, figures = excluded.figures, family_id = excluded.family_id, notes = excluded.notes, known_since = excluded.known_since, use = excluded.use, computer = excluded.computer, coolant = excluded.coolant, search = excluded.search,
+        meter_unit = excluded.meter_unit, figures = excluded.figures, family_id = excluded.family_id, notes = excluded.notes, known_since = excluded.known_since, use = excluded.use, computer = excluded.computer, self_starting = excluded.self_starting, coolant = excluded.coolant, search = excluded.search,
         version = vehicle.version + 1`);
   }
 
@@ -132,6 +133,7 @@ export class Vehicles {
       input.knownSince ?? null,
       input.use ?? null,
       input.computer ?? null,
+      input.selfStarting === undefined ? null : Number(input.selfStarting),
       input.coolant === undefined ? null : JSON.stringify(input.coolant),
       search,
     );
@@ -204,9 +206,20 @@ const wordsOf = ({
   );
 
 /** What a person types about a vehicle, whichever way units and a missing family are written. */
-const typed = ({ lastReading: _, units, familyId, knownSince, use, computer, coolant, ...rest }: Vehicle) => ({
+const typed = ({
+  lastReading: _,
+  units,
+  familyId,
+  knownSince,
+  use,
+  computer,
+  selfStarting,
+  coolant,
+  ...rest
+}: Vehicle) => ({
   ...rest,
   computer: computer ?? null,
+  selfStarting: selfStarting ?? null,
   coolant: coolant ?? null,
   use: use ?? null,
   knownSince: knownSince ?? null,
@@ -244,6 +257,7 @@ function toVehicle(row: VehicleRow, units: readonly FittedUnit[]): Vehicle {
     knownSince: row.known_since,
     ...(row.use === null ? {} : { use: row.use as VehicleUse }),
     ...(row.computer === null ? {} : { computer: row.computer }),
+    ...(row.self_starting === null ? {} : { selfStarting: row.self_starting === 1 }),
     ...(row.coolant === null ? {} : { coolant: JSON.parse(row.coolant) as NonNullable<Vehicle['coolant']> }),
   };
 }

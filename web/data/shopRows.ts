@@ -1,6 +1,6 @@
 import type { RungTries } from '../../core/seized/index.ts';
 import type { AirReply } from '../../contract/index.ts';
-import type { ShopResult } from '../../core/choose/index.ts';
+import type { PartLived, ShopResult } from '../../core/choose/index.ts';
 import type { AiringState } from '../../core/clean/index.ts';
 import type { HouseRules } from '../../core/house/index.ts';
 import type { Calendar } from '../../core/prepare/index.ts';
@@ -22,6 +22,15 @@ export const keepCalendar = (calendar: Calendar): Promise<Calendar> => keep('/ca
 /** What became of earlier choices on throttles of that kind. */
 export const readResults = async (throttle: ThrottleKind): Promise<readonly ShopResult[]> =>
   (await ask<{ rows: readonly ShopResult[] }>(`/results?throttle=${throttle}`)).rows;
+/** What parts of these numbers lasted here before they failed. */
+export const readPartLives = async (numbers: readonly string[]): Promise<readonly PartLived[]> =>
+  numbers.length === 0
+    ? []
+    : (
+        await ask<{ rows: readonly PartLived[] }>(
+          `/part-lives?${numbers.map((number) => `number=${encodeURIComponent(number)}`).join('&')}`,
+        )
+      ).rows;
 /** How often each rung of the ladder was tried here, and brought the screw. */
 export const readRungTries = async (): Promise<readonly RungTries[]> =>
   (await ask<{ rows: readonly RungTries[] }>('/rung-tries')).rows;

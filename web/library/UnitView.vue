@@ -33,6 +33,7 @@ const vehicle = shallowRef<VehicleFile | null>(null);
 const failed = ref('');
 const problem = ref('');
 const text = ref(emptyVariant());
+const built = ref('');
 const row = useRow(() => `/units/${String(route.params.id)}`, 'unit');
 /** What was sent last, for showing it beside what somebody else saved. */
 const sent = shallowRef<unknown>(null);
@@ -41,6 +42,7 @@ async function load(id: string): Promise<void> {
   try {
     file.value = await readUnit(id);
     text.value = variantText(file.value.unit.features);
+    built.value = file.value.unit.built ?? '';
     row.version.value = file.value.version;
     const { vehicleId } = file.value.unit;
     vehicle.value = vehicleId === null ? null : await readVehicle(vehicleId);
@@ -73,7 +75,8 @@ async function keepFeatures(): Promise<void> {
   problem.value = '';
   if (unit.value === null || !read.value.ok) return;
   const { kind, partNumber } = unit.value;
-  sent.value = { kind, partNumber, features: read.value.features };
+  const stamped = built.value.trim();
+  sent.value = { kind, partNumber, features: read.value.features, ...(stamped === '' ? {} : { built: stamped }) };
   try {
     if ((await row.save(sent.value)) !== null) await load(String(route.params.id));
   } catch (error) {
@@ -146,6 +149,7 @@ function live(): void {
     <form class="mt-4 max-w-3xl" @submit.prevent="keepFeatures">
       <h2 class="mb-2 text-lg">What it is</h2>
       <VariantFields v-model="text" :errors="read.ok ? {} : read.errors" />
+      <TextField v-model="built" class="mt-3 max-w-xs" label="Date of build" placeholder="as stamped: week 23/19" />
       <p v-if="expected" class="mt-2 text-sm text-soft">
         Expected:
         <template v-for="(feature, id, index) in FEATURES" :key="id"

@@ -154,6 +154,15 @@ async function saveMine(): Promise<void> {
       />
     </div>
     <h2 class="mt-7 text-lg">All that follows can wait</h2>
+    <ChoiceRow
+      v-model="text.selfStarting"
+      class="mt-3"
+      label="Does its engine start by itself?"
+      :options="[
+        { id: 'yes', name: 'Yes: hybrid or stop-start' },
+        { id: 'no', name: 'No' },
+      ]"
+    />
     <PickField
       :model-value="text.familyId"
       class="mt-3 max-w-md"

@@ -150,6 +150,9 @@ const matchOf = (unit: FittedUnit) => {
       </p>
       <dl class="rows mt-3 border-y border-line text-note">
         <FigureRow label="Customer">{{ vehicle.owner || 'not noted' }}</FigureRow>
+        <FigureRow v-if="vehicle.selfStarting !== undefined" label="Starts by itself">{{
+          vehicle.selfStarting ? 'yes: made safe first' : 'no'
+        }}</FigureRow>
         <FigureRow v-if="vehicle.computer" label="Computer or variant">{{ vehicle.computer }}</FigureRow>
         <FigureRow v-if="vehicle.coolant" label="Coolant"
           >{{ vehicle.coolant.capacityL }} L, {{ Math.round(vehicle.coolant.concentration * 100) }} %</FigureRow

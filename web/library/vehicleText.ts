@@ -24,6 +24,7 @@ export interface VehicleText {
   meterUnit: VehicleInput['meterUnit'] | null;
   familyId: string;
   computer: string;
+  selfStarting: 'yes' | 'no' | null;
   /** As it is stored; it is given from a job. */
   coolant: VehicleInput['coolant'] | null;
   bands: Record<keyof VehicleInput['figures'], string>;
@@ -51,6 +52,7 @@ export const vehicleText = (vehicle: Vehicle | null): VehicleText => ({
   meterUnit: vehicle?.meterUnit ?? 'km',
   familyId: vehicle?.familyId ?? '',
   computer: vehicle?.computer ?? '',
+  selfStarting: vehicle?.selfStarting === undefined ? null : vehicle.selfStarting ? 'yes' : 'no',
   coolant: vehicle?.coolant ?? null,
   bands: {
     idleRpm: bandText(vehicle?.figures.idleRpm ?? null),
@@ -69,6 +71,7 @@ export function readVehicleText({
   familyId,
   use,
   computer,
+  selfStarting,
   coolant,
   ...text
 }: VehicleText): TypedRow {
@@ -89,6 +92,7 @@ export function readVehicleText({
     ...(knownSince === '' ? {} : { knownSince }),
     ...(use === null ? {} : { use }),
     ...(computer.trim() === '' ? {} : { computer }),
+    ...(selfStarting === null ? {} : { selfStarting: selfStarting === 'yes' }),
     ...(coolant === null ? {} : { coolant }),
   };
   return { row, unread };

@@ -49,6 +49,21 @@ describe('balance of a bank on a job', () => {
     expect(refusal(job(openBank), read('225', '230', { reference: 'x' }))).toMatchObject({ field: 'reference' });
     expect(refusal(job(openBank), read('225', '230', { rpmText: 'idle' }))).toMatchObject({ field: 'rpmText' });
   });
+  it('can be read on a bank whose file lists no body: whoever holds the gauge says how many', () => {
+    const made = job(openBank);
+    const stranger: Job = { ...made, vehicle: { ...made.vehicle, units: [] } };
+    const decision = decide(stranger, read('225', '262') as Command, contextFor(read('225', '262')));
+    expect(decision).toMatchObject({ ok: true, events: [{ type: 'balance-measured' }] });
+    const alone = { bodies: [{ place: 'cylinder 1', text: '225' }] };
+    expect(refusal(stranger, read('1', '2', alone))).toMatchObject({ code: 'single' });
+    const twice = {
+      bodies: [
+        { place: 'a', text: '225' },
+        { place: 'a', text: '226' },
+      ],
+    };
+    expect(refusal(stranger, read('1', '2', twice))).toMatchObject({ code: 'single' });
+  });
   it('is judged by the spread that the shop has set', () => {
     const said = { 'balance-spread': { value: 6, source: null, by: 'isla', at: '2026-05-13T08:00:00.000Z' } };
     const wide = play([openBank, read('225', '262')], { figures: said }).job!;

@@ -53,8 +53,10 @@ export const measureBalance = command('measure-balance', {
   decide: (job, { rpmText = '', bodies, ...data }, { figures }) => {
     if (job.balances.some(({ id: known }) => known === data.id))
       return refuse('already-there', 'That reading is noted already.');
-    const places = bankPlaces(job);
-    if (places.length < 2)
+    const listed = bankPlaces(job);
+    // Where the file lists no body, whoever holds the gauge says how many there are.
+    const places = listed.length === 0 ? bodies.map(({ place }) => place) : listed;
+    if (places.length < 2 || new Set(places).size < places.length)
       return refuse('single', 'One body alone has nothing to be balanced with.', 'Set its idle by the maker’s way.');
     const read: { place: string; typed: string; kPa: number }[] = [];
     for (const [index, { place, text }] of bodies.entries()) {

@@ -3,15 +3,17 @@ import {
   type ChooseInput,
   type OptionId,
   type OptionTerms,
+  type PartLived,
   type ShopResult,
   USUAL,
   usualTerms,
   wayId,
+  withLives,
 } from '../../choose/index.ts';
 import type { Knowledge } from '../../diagnose/index.ts';
 import { expectedMinutes, type Procedure } from '../../procedure/index.ts';
 import { minorOf } from '../../quantity/index.ts';
-import type { EngineFamily } from '../../vehicle/index.ts';
+import { type EngineFamily, type UnitObjectKind, unitTypeOf } from '../../vehicle/index.ts';
 import type { JobDiagnosis } from '../diagnosis/diagnose.ts';
 import type { Job } from '../job.ts';
 import type { EstimateLine } from './state.ts';
@@ -58,17 +60,29 @@ export function jobTerms(
   family: EngineFamily | null,
   procedure: Pick<Procedure, 'items'> | null,
   said: ShopValues = {},
+  lived: readonly PartLived[] = [],
 ): OptionTerms[] {
-  return usualTerms({
+  const per = job.vehicle.meterUnit === 'h' ? 'h' : 'km';
+  const usual = usualTerms({
     family,
     units: diagnosis.subject.units ?? [],
     belief: jobBelief(diagnosis),
-    per: job.vehicle.meterUnit === 'h' ? 'h' : 'km',
+    per,
     wayMinutes: procedure === null ? null : wayMinutes(procedure),
-  })
-    .map((terms) => inThisShop(terms, procedure !== null, said))
-    .map((terms) => ({ ...terms, ...setByHand(job, terms) }));
+  }).map((terms) => inThisShop(terms, procedure !== null, said));
+  return withLives(usual, lived, per, (kind) => partNumberFor(job, family, kind)).map((terms) => ({
+    ...terms,
+    ...setByHand(job, terms),
+  }));
 }
+
+/** The number of the part that a unit of that kind is replaced by: the family’s, else the one that sits there. */
+export const partNumberFor = (
+  job: Pick<Job, 'vehicle'>,
+  family: EngineFamily | null,
+  kind: UnitObjectKind,
+): string | null =>
+  unitTypeOf(family, kind)?.partNumber || job.vehicle.units.find((unit) => unit.kind === kind)?.partNumber || null;
 
 /** Terms with the minutes and lives that this shop has; a procedure's own minutes stand. */
 function inThisShop(terms: OptionTerms, timed: boolean, said: ShopValues): OptionTerms {
@@ -105,11 +119,12 @@ export function jobChoice(
   results: readonly ShopResult[],
   shop: ShopFigures,
   said: ShopValues = {},
+  lived: readonly PartLived[] = [],
 ): ChooseInput {
   return {
     belief: jobBelief(diagnosis),
     causes: knowledge.causes,
-    terms: jobTerms(job, diagnosis, family, procedure, said),
+    terms: jobTerms(job, diagnosis, family, procedure, said, lived),
     results,
     ratePerHourMinor: shop.ratePerHourMinor,
     dayPriceMinor: shop.dayPriceMinor,

@@ -13,8 +13,7 @@ export interface CircuitHold {
 /** When the circuit was opened last: a coolant hose or joint came off, or coolant was caught; null where nothing did. */
 function lastOpened({ items, coolant }: Job): string | null {
   const opens = (item: Job['items'][number]): boolean =>
-    item.aside === null &&
-    (item.kind === 'coolant-hose' || (item.fasteners !== null && jointOf(item) === 'coolant'));
+    item.aside === null && (item.kind === 'coolant-hose' || (item.fasteners !== null && jointOf(item) === 'coolant'));
   const times = [
     ...items.flatMap((item) => (item.off !== null && opens(item) ? [item.off.at] : [])),
     ...coolant.flatMap(({ kind, at }) => (kind === 'caught' ? [at] : [])),

@@ -105,4 +105,20 @@ describe('what is listed already', () => {
       [],
     );
   });
+  it('ties aside what is said to stay connected: nothing opened, nothing plugged, no count wanted', () => {
+    const made = play([open]).job!;
+    const [said] = readLine('coolant hose left, still connected, tied aside');
+    const thing = asItem(made, said!, 'h');
+    expect(thing).toMatchObject({ aside: 'still connected', opening: null, problems: [] });
+    const body = { type: 'take-off-typed', data: takenOff(made, thing, 'p') } as CommandBody;
+    const after = play([open, body]).job!;
+    expect(itemOf(after, 'h')).toMatchObject({ state: 'off', aside: { where: 'still connected' } });
+    expect(after.openings).toEqual([]);
+  });
+  it('warns of fuel at a tank that holds some, and not at one that holds water', () => {
+    const cautions = (text: string) => asItem(play([open]).job!, readLine(text)[0]!, 'x').item.cautions;
+    expect(cautions('tank propped up')).toEqual(['fuel-tank']);
+    expect(cautions('expansion tank')).toEqual([]);
+    expect(cautions('fuel line')).toEqual(['fuel']);
+  });
 });

@@ -31,6 +31,8 @@ export interface TypedThing {
   /** What plugs it, as it was said; empty while it gapes. */
   readonly plug: string;
   readonly pocket: string;
+  /** It stays connected and is only tied aside: how, as it was said; empty for what comes off. */
+  readonly aside: string;
   readonly states: Readonly<Partial<Record<TypedField, ChipState>>>;
   /** What cannot be recorded, by field, in words. */
   readonly problems: readonly { readonly field: TypedField; readonly message: string }[];
@@ -68,9 +70,9 @@ export function asItem(job: Job, thing: LineThing, id: string, meant: readonly s
     fasteners: group?.fasteners ?? null,
     cautions: cautionsOf(words, thing, job.vehicle),
   });
-  const opens = openingOf(item, words) ?? (thing.plug === '' ? null : pluggedEnd(item));
+  const opens = thing.aside !== '' ? null : (openingOf(item, words) ?? (thing.plug === '' ? null : pluggedEnd(item)));
   const hangs = hangsLoose(thing) || opens?.hangs === true;
-  const pocket = thing.place || (unit !== null ? UNIT_PLACE : hangs ? '' : freePocket(job, '', meant));
+  const pocket = thing.place || thing.aside || (unit !== null ? UNIT_PLACE : hangs ? '' : freePocket(job, '', meant));
   const states: Partial<Record<TypedField, ChipState>> = {
     name: named === thing.name ? 'said' : 'proposed',
     kind: thing.kindSaid ? 'said' : 'proposed',
@@ -94,6 +96,7 @@ export function asItem(job: Job, thing: LineThing, id: string, meant: readonly s
     plugs: opens?.plugs ?? [],
     plug: thing.plug,
     pocket,
+    aside: thing.aside,
     states,
     problems: [
       ...lineProblems(thing),
@@ -112,6 +115,7 @@ export const takenOff = (job: Job, thing: TypedThing, plugId: string): CommandDa
   opening: thing.opening,
   pocket: thing.pocket,
   plug: thing.opening !== null && thing.plug !== '' ? { id: plugId, what: plugName(job, thing) } : null,
+  ...(thing.aside === '' ? {} : { aside: thing.pocket || thing.aside }),
 });
 
 /** A second bung is told from the first by what it sits in. */
@@ -181,6 +185,7 @@ const pluggedEnd = ({ name, kind }: ProcedureItem) => ({
 function cautionsOf(words: string, { kind, joint }: LineThing, vehicle: Vehicle): string[] {
   return [
     ...(/\bfuel\b|\binjector/.test(words) || joint === 'fuel' ? ['fuel'] : []),
+    ...(/\btank\b/.test(words) && !/\b(?:expansion|header|washer|coolant|vacuum)\b/.test(words) ? ['fuel-tank'] : []),
     ...(/\b(?:battery|air-?bag|alternator|starter)\b/.test(words) ? ['battery'] : []),
     ...(kind === 'coolant-hose' || joint === 'coolant' ? ['hot-coolant'] : []),
     ...(vehicle.throttle === 'electronic' && /\b(?:throttle|plate|flap|unit|tb)\b/.test(words) ? ['plate'] : []),

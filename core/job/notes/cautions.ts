@@ -1,4 +1,4 @@
-import { useOf } from '../../vehicle/index.ts';
+import { useOf, type VehicleUse } from '../../vehicle/index.ts';
 import type { Job } from '../job.ts';
 import type { Stage } from '../stages.ts';
 
@@ -57,9 +57,19 @@ export const CAUTIONS: readonly Caution[] = [
     stages: [],
   },
   {
+    id: 'regeneration',
+    text: 'A filter that is burning itself clean makes the exhaust glow: let it end or cool for an hour, outdoors, before work begins.',
+    stages: [],
+  },
+  {
+    id: 'fuel-tank',
+    text: 'A tank that comes up or off spills and breathes: tap shut or line pinched, lid on, no flame or charger near.',
+    stages: [],
+  },
+  {
     id: 'self-start',
     text: 'An engine that starts by itself (hybrid, stop-start) is made safe by the maker’s way first; key out of its reach.',
-    stages: ['strip'],
+    stages: [],
   },
   {
     id: 'propeller',
@@ -80,15 +90,30 @@ const RUN_UP: ReadonlySet<Stage> = new Set<Stage>(['rebuild', 'relearn', 'prove'
 /** Stages at which hands come near a plate. */
 const AT_THE_PLATE: ReadonlySet<Stage> = new Set<Stage>(['diagnose', 'inspect', 'clean']);
 
+/** What may have an engine that starts by itself while nobody has said. */
+const MAY_SELF_START: ReadonlySet<VehicleUse> = new Set<VehicleUse>(['road', 'other']);
+/** Stages at which hands come near the exhaust, or the engine is driven hot. */
+const HOT: ReadonlySet<Stage> = new Set<Stage>(['strip', 'relearn', 'prove']);
+/** Stages at which an engine that starts by itself can hurt whoever has hands in it. */
+const HANDS_IN: ReadonlySet<Stage> = new Set<Stage>(['diagnose', 'prepare', 'strip', 'clean', 'refit', 'coolant']);
+
 /** Cautions that a vehicle calls for at a stage: a plate that is driven, a diesel at the cleaner. */
 export function cautionsFor({ vehicle }: Pick<Job, 'vehicle'>, stage: Stage): readonly string[] {
+  const use = useOf(vehicle, null);
   const diesel = vehicle.throttle === 'diesel-flap';
   const driven =
     diesel || vehicle.throttle === 'electronic' || vehicle.units.some(({ kind }) => kind === 'throttle-actuator');
   return [
     ...(driven && AT_THE_PLATE.has(stage) ? ['plate'] : []),
-    ...(useOf(vehicle, null) === 'outboard' && RUN_UP.has(stage) ? ['propeller'] : []),
+    ...(use === 'outboard' && RUN_UP.has(stage) ? ['propeller'] : []),
     ...(diesel && stage === 'clean' ? ['diesel-spray'] : []),
+    ...(diesel && HOT.has(stage) ? ['regeneration'] : []),
+    ...(use === 'motorcycle' && stage === 'strip' ? ['fuel-tank'] : []),
+    // Where nobody has said, it may: strip says so for every engine that is not known to wait for its key.
+    ...((vehicle.selfStarting === true && HANDS_IN.has(stage)) ||
+    (vehicle.selfStarting === undefined && MAY_SELF_START.has(use) && stage === 'strip')
+      ? ['self-start']
+      : []),
   ];
 }
 

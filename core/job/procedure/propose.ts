@@ -170,16 +170,29 @@ function needsOf(job: Job, travelled: readonly JobItem[]): Need[] {
     ({ state, fitted, partNumber }) =>
       state === 'renewed' && (fitted || partNumber) !== '' && !numbers.has(plainNumber(fitted || partNumber)),
   );
+  // Parts of one number are one line, counted: two banks take two gaskets.
+  const byNumber = new Map<string, JobItem[]>();
+  for (const item of renewed) {
+    const number = plainNumber(item.fitted || item.partNumber);
+    byNumber.set(number, [...(byNumber.get(number) ?? []), item]);
+  }
   return [
     ...needs,
-    ...renewed.map((item): Need => ({
-      id: `need-${item.id}`,
-      kind: 'part',
-      name: item.name,
-      partNumber: item.fitted || item.partNumber,
-      note: '',
-      caution: null,
-    })),
+    ...[...byNumber.values()].flatMap(([item, ...others]): Need[] =>
+      item === undefined
+        ? []
+        : [
+            {
+              id: `need-${item.id}`,
+              kind: 'part',
+              name: item.name,
+              partNumber: item.fitted || item.partNumber,
+              note: '',
+              caution: null,
+              ...(others.length === 0 ? {} : { count: others.length + 1 }),
+            },
+          ],
+    ),
   ];
 }
 

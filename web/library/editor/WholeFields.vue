@@ -56,6 +56,11 @@ function days(id: string, text: string): void {
   const value = numberIn(text, FIELDS.days);
   putNeed(id, { leadDays: value >= 0 ? value : undefined });
 }
+/** A count that is none is one. */
+const howMany = (id: string, words: string): void => {
+  const typed = Number(words.trim());
+  putNeed(id, { count: Number.isInteger(typed) && typed > 1 && typed < 100 ? typed : undefined });
+};
 const atEnd = (need: Need, words: string): void =>
   putNeed(need.id, {
     atEnd: words.trim() === '' ? undefined : { words, beforeStart: need.atEnd?.beforeStart ?? true },
@@ -175,7 +180,14 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
             inputmode="decimal"
             :value="need.leadDays ?? ''"
             placeholder="?"
-            @change="days(need.id, text($event))"
+            @change="days(need.id, text($event))" />
+          how many
+          <input
+            class="cell w-12"
+            inputmode="numeric"
+            :value="need.count ?? ''"
+            placeholder="1"
+            @change="howMany(need.id, text($event))"
         /></label>
         <label v-else-if="need.atEnd" class="col-span-3 flex min-h-8 items-center gap-2 text-sm text-soft"
           ><input

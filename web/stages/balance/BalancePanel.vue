@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue';
+import { computed, reactive, ref, watch } from 'vue';
 import { type Balance } from '../../../core/balance/index.ts';
 import { balanceSeen, bankPlaces, GAUGE_UNITS, type Job } from '../../../core/job/index.ts';
 import { convert, FIELDS, format } from '../../../core/quantity/index.ts';
@@ -14,15 +14,25 @@ import { useForm } from '../useForm.ts';
 const props = defineProps<{ job: Job; when: 'before' | 'after' }>();
 const form = useForm();
 const store = useJob();
-const places = computed(() => bankPlaces(props.job));
+const listed = computed(() => bankPlaces(props.job));
+/** How many bodies there are, where the vehicle’s file lists none. */
+const count = ref<string | null>(props.job.balances.at(-1)?.bodies.length.toString() ?? null);
+const places = computed(() =>
+  listed.value.length > 0
+    ? listed.value
+    : Array.from({ length: Number(count.value ?? 0) }, (_, index) => `cylinder ${index + 1}`),
+);
 /** Bodies of their own cylinders draw each for itself; two on one plenum do not. */
 const applies = computed(
   () =>
-    places.value.length > 1 &&
+    listed.value.length !== 1 &&
     (store.family?.layout === 'per-cylinder' || useOf(props.job.vehicle, store.family) === 'motorcycle'),
 );
 const unit = ref<(typeof GAUGE_UNITS)[number] | null>(props.job.balances.at(-1)?.unit ?? 'kPa');
 const reference = ref(props.job.balances.at(-1)?.reference ?? places.value[0] ?? '');
+watch(places, (now) => {
+  if (!now.includes(reference.value)) reference.value = now[0] ?? '';
+});
 const rpm = ref('');
 const texts = reactive<Record<string, string>>({});
 const seen = computed(() =>
@@ -121,8 +131,14 @@ function record(): void {
       {{ advice(last.balance) }}
     </p>
     <form v-if="job.status === 'open'" class="mt-3 grid gap-3" @submit.prevent="record">
+      <ChoiceRow
+        v-if="listed.length === 0"
+        v-model="count"
+        label="How many bodies has it?"
+        :options="['2', '3', '4', '6'].map((id) => ({ id, name: id }))"
+      />
       <ChoiceRow v-model="unit" label="The gauge shows" :options="GAUGE_UNITS.map((id) => ({ id, name: id }))" />
-      <div class="flex flex-wrap items-start gap-3">
+      <div v-if="places.length > 1" class="flex flex-wrap items-start gap-3">
         <FigureField
           v-for="(place, index) in places"
           :key="place"

@@ -106,6 +106,13 @@ const headline = computed(() => {
 const after = computed(() =>
   plan.value === null || planned.value !== null || priceDecides.value !== false ? '' : thenWords(plan.value, wayName),
 );
+/** Parts that failed here twice or more, with the life that is left to expect of a new one. */
+const shortLived = computed(() => {
+  const found = (input.value?.terms ?? []).flatMap(({ id, lived, life }) =>
+    id === 'replace' && lived !== undefined ? [{ ...lived, life }] : [],
+  );
+  return found.filter((each, index) => found.findIndex(({ partNumber }) => partNumber === each.partNumber) === index);
+});
 const hopeless = computed(() => plans.value?.notWorth.filter(({ why: reasonWhy }) => reasonWhy !== 'no price') ?? []);
 const NOT_WORTH = {
   'no chance': 'not worth trying',
@@ -259,6 +266,17 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
           >{{ NOT_WORTH[each.why]
           }}<template v-if="each.why === 'no chance'">: {{ ofHundred(each.way.chance.mean) }} in 100</template></span
         >
+      </li>
+    </ul>
+    <ul
+      v-if="shortLived.length > 0"
+      class="mt-3 grid gap-1 border-l-[3px] border-brass pl-3"
+      aria-label="Failed here before"
+    >
+      <li v-for="each in shortLived" :key="each.partNumber">
+        <span class="code">{{ each.partNumber }}</span> failed here after
+        {{ each.distances.map((distance) => lasts(distance)).join(' and ') }}: a new one is expected to last
+        <b>{{ lasts(each.life) }}</b>, not the usual {{ lasts(each.usual) }}.
       </li>
     </ul>
     <div class="mt-2 flex flex-wrap items-baseline justify-between gap-3 text-note">

@@ -3,17 +3,19 @@ import {
   compareOptions,
   OPTIONS,
   type OptionId,
+  type PartLived,
   PER,
   planOptions,
   type ShopResult,
   type Way,
   wayId,
 } from '../../../core/choose/index.ts';
-import { jobChoice, unitsOf, wayMinutes } from '../../../core/job/index.ts';
+import { jobChoice, partNumberFor, unitsOf, wayMinutes } from '../../../core/job/index.ts';
 import type { Procedure } from '../../../core/procedure/index.ts';
 import { convert, format, formatRoundMoney } from '../../../core/quantity/index.ts';
+import { UNIT_KINDS, type UnitObjectKind } from '../../../core/vehicle/index.ts';
 import { procedureOf } from '../../data/procedures.ts';
-import { readResults } from '../../data/shopRows.ts';
+import { readPartLives, readResults } from '../../data/shopRows.ts';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { wayWords } from './planWords.ts';
 
@@ -22,6 +24,7 @@ export function useOptions() {
   const base = useDiagnosis();
   const { store, shop, diagnosis } = base;
   const results = shallowRef<readonly ShopResult[]>([]);
+  const lived = shallowRef<readonly PartLived[]>([]);
   const procedure = shallowRef<Pick<Procedure, 'items'> | null>(null);
   const dragged = ref<{ readonly way: string; readonly partsMinor: number } | null>(null);
 
@@ -31,6 +34,19 @@ export function useOptions() {
       if (throttle === undefined) return;
       // Without the shop's results the chances come from the ranked causes alone, and say so.
       results.value = await readResults(throttle).catch(() => []);
+    },
+    { immediate: true },
+  );
+  // A part that failed here before is not expected to last as long as is usual.
+  watch(
+    () =>
+      store.job === null
+        ? ''
+        : (Object.keys(UNIT_KINDS) as UnitObjectKind[])
+            .flatMap((kind) => partNumberFor(store.job!, store.family, kind) ?? [])
+            .join('\n'),
+    async (numbers) => {
+      lived.value = await readPartLives(numbers.split('\n').filter(Boolean)).catch(() => []);
     },
     { immediate: true },
   );
@@ -54,6 +70,7 @@ export function useOptions() {
       results.value,
       shop.settings,
       shop.figures,
+      lived.value,
     );
     const { value: moved } = dragged;
     return moved === null

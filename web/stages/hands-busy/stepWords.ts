@@ -48,6 +48,7 @@ const itemDetail = (way: Way, item: JobItem): string[] =>
   [
     measuring(way, item),
     item.note,
+    way === 'refit' && item.alike !== undefined && item.label !== '' ? `Its tag must say: ${item.label}.` : '',
     way === 'refit' && item.aside !== null ? `Tied aside: ${item.aside.where}.` : '',
     item.pocket === '' ? '' : `From ${item.pocket === UNIT_PLACE ? 'the bench' : `pocket ${item.pocket}`}.`,
     item.tool,

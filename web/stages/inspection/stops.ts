@@ -25,7 +25,14 @@ const CABLE: Stops = {
   'sensor-spring': [52, 176],
   stripped: [52, 122],
 };
-const MOTOR: Stops = { ...BODY, gears: [386, 190], 'rest-angle': [352, 110], coil: [414, 98], spring: [352, 196] };
+const MOTOR: Stops = {
+  ...BODY,
+  gears: [386, 190],
+  'rest-angle': [352, 110],
+  coil: [414, 98],
+  spring: [352, 196],
+  'plate-time': [414, 150],
+};
 const VALVE: Stops = {
   'valve-deposit': [124, 128],
   'valve-free': [150, 178],
@@ -44,6 +51,7 @@ const VALVE: Stops = {
 const PART: Stops = {
   'part-deposit': [150, 150],
   'part-whole': [320, 62],
+  'coke-thickness': [230, 96],
   'part-clear': [230, 150],
   'part-moves': [310, 150],
   'part-face': [92, 150],
@@ -75,7 +83,12 @@ const STOPS: Readonly<Record<UnitForm, Stops>> = {
     'ring-look': [394, 200],
   },
   electronic: MOTOR,
-  'diesel-flap': { ...MOTOR, 'sensor-spring': [434, 222] },
+  'diesel-flap': {
+    ...MOTOR,
+    'sensor-spring': [434, 222],
+    'deposit-recirculation': [300, 244],
+    'coke-thickness': [176, 208],
+  },
   'rotary-valve': VALVE,
   'stepper-valve': VALVE,
   'duty-valve': VALVE,

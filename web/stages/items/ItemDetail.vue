@@ -183,6 +183,12 @@ const subtitle = computed(() => {
       Still connected, tied aside: {{ item.aside.where }}.
     </p>
     <p v-if="gapes" class="border-l-[3px] border-oxide py-1 pl-3">An opening gapes. Plug it before you go on.</p>
+    <p
+      v-if="way === 'refit' && item.state === 'off' && item.alike && item.label"
+      class="border-l-[3px] border-brass py-1 pl-3"
+    >
+      Looks like another: its tag must say <b>{{ item.label }}</b>.
+    </p>
     <LockList v-if="way === 'refit' && item.state === 'off'" :job="job" :item="item" />
     <p v-if="item.stayingIn > 0 && item.state === 'off'" class="border-l-[3px] border-oxide py-1 pl-3">
       {{ item.stayingIn }} still in, to hold the weight.

@@ -153,7 +153,9 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
         <ul class="rows mt-1 border-y border-line">
           <li v-for="line in orders" :key="line.need.id" class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2">
             <p class="min-w-48 flex-1">
-              <span class="font-semibold">{{ line.need.name }}</span>
+              <span class="font-semibold"
+                >{{ (line.need.count ?? 1) > 1 ? `${line.need.count} × ` : '' }}{{ line.need.name }}</span
+              >
               <span class="code text-sm text-soft">{{ line.need.partNumber }}</span><span
                 class="block text-sm text-soft"
                 >{{ line.why
@@ -185,7 +187,7 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
           >
             <div class="min-w-48 flex-1">
               <p class="font-semibold" :class="row.status === 'ready' ? 'text-soft' : ''">
-                {{ row.need.name }}
+                {{ (row.need.count ?? 1) > 1 ? `${row.need.count} × ` : '' }}{{ row.need.name }}
                 <span v-if="row.need.partNumber" class="code text-sm font-normal text-soft">{{
                   row.need.partNumber
                 }}</span>

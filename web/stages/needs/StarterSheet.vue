@@ -33,6 +33,7 @@ const answers = reactive<{ -readonly [K in keyof StarterAnswers]: StarterAnswers
   coolantHoses: null,
   valve: known.valve ?? null,
   plugs: null,
+  bodies: known.bodies ?? 1,
 });
 const without = ref<ReadonlySet<string>>(new Set());
 const busy = ref(false);

@@ -19,6 +19,10 @@ const screw = ref<CountedScrew | null>('idle');
 const turns = ref('');
 const why = ref('');
 const reason = ref('');
+/** A new body is set by whoever made it. */
+const isNew = computed(() =>
+  props.job.replaced.some(({ unit, fitted }) => unit === props.unit.id && fitted.origin === 'new'),
+);
 const own = computed(() => props.job.turned.filter(({ unit }) => unit === props.unit.id));
 const options = (Object.entries(COUNTED_SCREWS) as [CountedScrew, string][]).map(([id, name]) => ({ id, name }));
 function record(): void {
@@ -47,6 +51,12 @@ function depart(): void {
 <template>
   <section>
     <h3 class="text-lg">Screws turned</h3>
+    <p class="max-w-prose text-note text-soft">
+      To keep where one stood: turn it in gently until it seats, counting, and out again by the same.
+      <template v-if="isNew"
+        >This body is new: it comes with its own factory setting, so leave its stop screw.</template
+      >
+    </p>
     <dl v-if="own.length > 0" class="rows mt-1 border-y border-line">
       <div
         v-for="option in options.filter(({ id }) => own.some((turn) => turn.screw === id))"

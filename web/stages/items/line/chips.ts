@@ -19,7 +19,7 @@ interface Chip {
 }
 
 /** The chips of a thing in their order; what plugs its opening has a line of its own. */
-export function chipsOf({ item, states }: TypedThing): Chip[] {
+export function chipsOf({ item, states, aside }: TypedThing): Chip[] {
   const group: Chip[] = [
     { field: 'count', look: { label: 'how many', placeholder: 'count', numeric: true } },
     { field: 'thread', look: { label: 'thread', placeholder: 'M6×25' } },
@@ -36,6 +36,6 @@ export function chipsOf({ item, states }: TypedThing): Chip[] {
     ...(states.torque === undefined
       ? []
       : [{ field: 'torque' as const, look: { label: torque, placeholder: 'figure later' } }]),
-    { field: 'place', look: { label: 'lies', placeholder: 'where it is' } },
+    { field: 'place', look: { label: aside === '' ? 'lies' : 'stays connected, tied', placeholder: 'where it is' } },
   ];
 }
