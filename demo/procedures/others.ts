@@ -20,6 +20,7 @@ export const minibusProcedure: Procedure = {
     item('flap-plug', 'Flap motor plug', 'connector', { cautions: ['plate'] }),
     item('egr-plug', 'Recirculation valve plug', 'connector'),
     item('egr-pipe', 'Recirculation pipe', 'hose', {
+      part: 'passage',
       tool: '10 mm',
       note: 'Two bolts, heat-tight. Oil them the day before.',
     }),
@@ -28,6 +29,7 @@ export const minibusProcedure: Procedure = {
     item('flap-bolts', 'Flap bolts, four', 'fasteners', {
       tool: '6 mm hex',
       cautions: ['alloy'],
+      offAfter: [{ item: 'dipstick', kind: 'reach', reason: 'its bracket sits on a flap bolt' }],
       fasteners: group('M8×45', 'alloy', '20–24 Nm', square(84, 45), [0.5, 1], {
         staysIn: 2,
         hole: { material: 'die-cast-aluminium', engagementMm: 16 },
@@ -37,6 +39,10 @@ export const minibusProcedure: Procedure = {
     }),
     item('flap', 'Intake flap', 'unit', { unit: 'throttle-body', opens: ['manifold'], restore: ['way-round'] }),
     item('flap-gasket', 'Flap gasket', 'gasket', { singleUse: true, partNumber: 'VF-30-0714' }),
+    item('flakes', 'Vacuum the manifold mouth', 'other', {
+      backBefore: 'flap-gasket',
+      note: 'flakes of coke go straight into the engine',
+    }),
   ],
   openings: [{ id: 'manifold', name: 'Intake manifold', plugWith: 'Manifold cap, 80 mm' }],
   constraints: [
@@ -85,7 +91,14 @@ export const twinProcedure: Procedure = {
       cautions: ['fuel'],
       note: 'Pressure off; cloth round it.',
     }),
-    item('tank', 'Tank', 'other', { cautions: ['fuel'] }),
+    item('tank', 'Tank', 'other', {
+      cautions: ['fuel', 'fuel-tank'],
+      offAfter: [{ item: 'fuel-line', kind: 'reach', reason: 'it would tear the line' }],
+    }),
+    item('route', 'Route cables and hoses under the tank', 'other', {
+      backBefore: 'tank',
+      note: 'a pinched hose starves the engine',
+    }),
     item('cables', 'Throttle cables, two', 'cable', {
       restore: ['lock-nut', 'threads'],
       note: 'Pull and return: mark which is which.',
@@ -142,12 +155,21 @@ export const fourProcedure: Procedure = {
   source: DEMO_SOURCE,
   items: [
     item('seat', 'Seat', 'cover', { section: 'On top' }),
-    item('tank', 'Tank, hinged up', 'other', { section: 'On top', cautions: ['fuel'], note: 'Prop in the toolkit.' }),
+    item('tank', 'Tank, hinged up', 'other', {
+      section: 'On top',
+      cautions: ['fuel', 'fuel-tank'],
+      note: 'Prop in the toolkit.',
+    }),
     item('airbox-bolts', 'Air box bolts, two', 'fasteners', {
       section: 'On top',
       fasteners: loose(2, 'M6×20', 'rubber mounts'),
     }),
-    item('airbox', 'Air box', 'cover', { section: 'On top', opens: ['trumpets'] }),
+    item('airbox', 'Air box', 'cover', { section: 'On top', opens: ['trumpets'], part: 'air-box' }),
+    item('trumpet-look', 'Lamp into each trumpet, four cloths counted', 'other', {
+      section: 'On top',
+      backBefore: 'airbox',
+      note: 'what lies there goes through the engine',
+    }),
     item('fuel-feed', 'Fuel feed', 'hose', { section: 'Fuel', opens: ['rail-port'], cautions: ['fuel'] }),
     ...CYLINDERS.map((each) =>
       item(`inj-plug-${each}`, `Injector plug, cylinder ${each}`, 'connector', {
@@ -173,12 +195,21 @@ export const fourProcedure: Procedure = {
         { hole: { material: 'die-cast-aluminium', engagementMm: 9 } },
       ),
     }),
-    item('rail', 'Fuel rail', 'other', { section: 'Fuel' }),
+    item('rail', 'Fuel rail', 'other', {
+      section: 'Fuel',
+      offAfter: [{ item: 'fuel-feed', kind: 'reach', reason: 'the feed holds it' }],
+    }),
+    item('ring-oil', 'A drop of clean oil on each injector ring', 'other', {
+      section: 'Fuel',
+      backBefore: 'rail',
+      note: 'a dry ring folds and leaks fuel',
+    }),
     ...CYLINDERS.map((each) =>
       item(`injector-${each}`, `Injector, cylinder ${each}`, 'other', {
         section: 'Fuel',
         alike: 'injector',
         tag: `cylinder ${each}`,
+        part: 'injector',
       }),
     ),
     ...CYLINDERS.map((each) =>

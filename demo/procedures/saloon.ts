@@ -341,6 +341,11 @@ const middle: ProcedureItem[] = [
     opens: ['valley'],
     note: 'Long bung under it: free the bung first on the way back.',
   }),
+  item('valley', 'Vacuum the valley', 'other', {
+    section: 'Plenum',
+    backBefore: 'plenum',
+    note: 'what lies there falls into the ports',
+  }),
   item('plenum-seal', 'Plenum seal', 'gasket', { section: 'Plenum', singleUse: true, partNumber: 'VR-48-0302' }),
 ];
 
