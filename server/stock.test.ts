@@ -316,12 +316,18 @@ describe('replacing a unit', () => {
   });
   const handOver = sample('hand-over');
   it('moves both units in the vehicle’s file when the job is handed over, and not before', async () => {
+    const { unitId, partNumber, features } = fitted;
+    server.services.units.put(unitId, { kind: 'throttle-body', partNumber, features, built: '2019-06' } as never, 0, {
+      by: 'isla',
+      at: NOW,
+    });
     await job(sample('decide'), replace);
     const units = async () =>
       ((await server.http.get('/api/vehicles/bus')).body.vehicle.units as { id: string }[]).map(({ id }) => id).sort();
     expect(await units()).toEqual(['bus-iv', 'bus-tb']);
     await server.send('j', 'hand-over', handOver.data).expect(201);
     expect(await units()).toEqual(['bus-iv', 'bus-tb-2']);
+    expect(server.services.units.get('bus-tb-2')?.built).toBe('2019-06');
     const old = (await server.http.get('/api/units/bus-tb')).body;
     expect(old).toMatchObject({ unit: { state: 'on the shelf', place: 'returns box' } });
     expect(old.life.at(-1)).toMatchObject({ kind: 'taken-off', note: 'Job 228: F-20, 0.3 mm' });

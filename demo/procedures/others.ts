@@ -165,10 +165,10 @@ export const fourProcedure: Procedure = {
       fasteners: loose(2, 'M6×20', 'rubber mounts'),
     }),
     item('airbox', 'Air box', 'cover', { section: 'On top', opens: ['trumpets'], part: 'air-box' }),
-    item('trumpet-look', 'Lamp into each trumpet, four cloths counted', 'other', {
+    item('trumpet-look', 'Wipe round the trumpets, cloths still in', 'other', {
       section: 'On top',
       backBefore: 'airbox',
-      note: 'what lies there goes through the engine',
+      note: 'what lies round them falls in when the cloths come out',
     }),
     item('fuel-feed', 'Fuel feed', 'hose', { section: 'Fuel', opens: ['rail-port'], cautions: ['fuel'] }),
     ...CYLINDERS.map((each) =>

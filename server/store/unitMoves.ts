@@ -23,7 +23,10 @@ export function moveUnits(job: Job, units: Units, who: Stamp, timeZone: string):
         who,
       );
     if (units.get(fitted.unitId)?.vehicleId === vehicle.id) continue;
-    units.describe(fitted.unitId, { kind, partNumber: fitted.partNumber, features: fitted.features }, who);
+    // When it was built is not asked at the bench: what its file says of that stays.
+    const built = units.get(fitted.unitId)?.built;
+    const { partNumber, features } = fitted;
+    units.describe(fitted.unitId, { kind, partNumber, features, ...(built === undefined ? {} : { built }) }, who);
     units.live(
       fitted.unitId,
       { kind: 'fitted', vehicleId: vehicle.id, place, priceMinor: fitted.priceMinor, note: onNote },

@@ -94,6 +94,15 @@ const USES = Object.entries(VEHICLE_USES).map(([key, name]) => ({ id: key as Veh
 function takeUse(use: VehicleUse | null): void {
   text.value.use = use;
   if (use === 'outboard') text.value.meterUnit = 'h';
+  ownUnit(use);
+}
+/** A unit without its vehicle is listed as what it is, so that what is done to it stands in its life. */
+function ownUnit(use: VehicleUse | null): void {
+  const { units } = text.value;
+  const blank = units.find(({ id: key, partNumber, variant }) => key === `${id}-unit` && partNumber + variant === '');
+  if (use === 'loose' && units.length === 0)
+    text.value.units = [{ id: `${id}-unit`, kind: 'throttle-body', place: 'only', partNumber: '', variant: '' }];
+  else if (use !== 'loose' && blank !== undefined) text.value.units = units.filter((each) => each !== blank);
 }
 /** Electronic bodies and diesel flaps have no idle valve unless somebody says so. */
 function takeThrottle(throttle: Vehicle['throttle'] | null): void {
@@ -155,6 +164,7 @@ async function saveMine(): Promise<void> {
     </div>
     <h2 class="mt-7 text-lg">All that follows can wait</h2>
     <ChoiceRow
+      v-if="text.use !== 'loose'"
       v-model="text.selfStarting"
       class="mt-3"
       label="Does its engine start by itself?"

@@ -6,7 +6,25 @@ import { opening } from '../shapes.ts';
 import { change, nextPlace, onItem, plugItem } from './item.ts';
 import { notHere } from './listing.ts';
 import { closerOf, isBack, itemOf, nameOf, openingIn } from './query.ts';
-import type { JobOpening } from './state.ts';
+import type { Job } from '../job.ts';
+import type { JobItem, JobOpening } from './state.ts';
+
+/**
+ * A plug takes the next place. Where a step of the way back belongs to what closes its opening, it stands before that
+ * step: the face is cleaned while the plug is in, and the string stays straight.
+ */
+function plugIn(job: Job, openingId: string, make: (place: number) => JobItem): readonly JobItem[] {
+  const closer = closerOf(job, openingId);
+  const steps = job.items.filter(({ backBefore, state }) => backBefore === closer?.id && state === 'off');
+  if (closer?.stripOrder == null || steps.length === 0) return [...job.items, make(nextPlace(job))];
+  const after = closer.stripOrder;
+  return [
+    ...job.items.map((item) =>
+      item.stripOrder !== null && item.stripOrder > after ? { ...item, stripOrder: item.stripOrder + 1 } : item,
+    ),
+    make(after + 1),
+  ];
+}
 
 /** What {@link openingPlugged} holds. */
 export const openingPluggedShape = record({ openingId: id, plugId: id, what: line });
@@ -14,7 +32,7 @@ export const openingPluggedShape = record({ openingId: id, plugId: id, what: lin
 export const openingPlugged = fact('opening-plugged', {
   shape: openingPluggedShape,
   means: (job, { openingId, plugId, what }, stamp) => ({
-    items: [...job.items, plugItem(plugId, what, nextPlace(job), stamp)],
+    items: plugIn(job, openingId, (place) => plugItem(plugId, what, place, stamp)),
     openings: job.openings.map((opening) =>
       opening.id === openingId ? { ...opening, state: 'plugged', plugId } : opening,
     ),

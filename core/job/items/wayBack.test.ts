@@ -55,6 +55,17 @@ describe('a step that exists only on the way back', () => {
       steps: [{ movedBy: [] }, { movedBy: [] }, { movedBy: [] }, { movedBy: [] }],
     });
   });
+  it('is done while the plug is still in: the plug comes out after it, and the string stays straight', () => {
+    const plug: CommandBody = { type: 'plug-opening', data: { openingId: 'mouth', plugId: 'cap', what: 'Cap' } };
+    const opens: CommandBody = {
+      type: 'add-opening',
+      data: { itemId: 'plenum', opening: { id: 'mouth', name: 'Mouth', plugWith: 'Cap' } },
+    };
+    const made = job(...listed, opens, off('plenum'), plug, off('rail'));
+    const plan = jobPlan(made);
+    expect(plan.ok && plan.steps.map(({ itemId }) => itemId)).toEqual(['rail', 'vacuum', 'cap', 'plenum']);
+    expect(plan.ok && plan.steps.every(({ mirrors, position }) => mirrors === position)).toBe(true);
+  });
   it('holds the engine and what it belongs to until it is done, or left out with a reason', () => {
     const waits = job(...listed, off('plenum'));
     expect(engineHolds(waits).map(({ words }) => words)).toContain('Vacuum the valley: still to do');

@@ -1,3 +1,4 @@
+import { isBackStep } from '../../../core/procedure/index.ts';
 import { perElement, type Projection } from '../projection.ts';
 
 /** Tables of what came off, and what it left. */
@@ -12,7 +13,8 @@ export const ITEMS_TABLES: readonly Projection[] = [
         id: item.id,
         name: item.name,
         kind: item.kind,
-        origin: item.origin,
+        // Whoever counts what came off counts no step of the way back.
+        origin: isBackStep(item) ? 'step' : item.origin,
         state: item.state,
         strip_order: item.stripOrder,
         off_at: item.off?.at ?? null,

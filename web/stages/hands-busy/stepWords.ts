@@ -1,6 +1,6 @@
 import { type JobItem, type Tap, UNIT_PLACE, type Way } from '../../../core/job/index.ts';
 import { isBackStep, RESTORE_KINDS } from '../../../core/procedure/index.ts';
-import { lowerFirst, nameParts, singular } from '../../../core/words/index.ts';
+import { lowerFirst, nameParts, singular, upperFirst } from '../../../core/words/index.ts';
 import { tapWords } from '../items/tapWords.ts';
 
 /** What one step says, large. */
@@ -47,7 +47,7 @@ export function stepWords(way: Way, item: JobItem, tap: Tap | null): StepWords {
 const itemDetail = (way: Way, item: JobItem): string[] =>
   [
     measuring(way, item),
-    item.note,
+    upperFirst(item.note),
     way === 'refit' && item.alike !== undefined && item.label !== '' ? `Its tag must say: ${item.label}.` : '',
     way === 'refit' && item.aside !== null ? `Tied aside: ${item.aside.where}.` : '',
     item.pocket === '' ? '' : `From ${item.pocket === UNIT_PLACE ? 'the bench' : `pocket ${item.pocket}`}.`,

@@ -146,7 +146,7 @@ const problem = computed(
       v-model="entry.which"
       class="mt-3 max-w-xs"
       label="Which one"
-      placeholder="idle screw"
+      :placeholder="unit.kind === 'part' ? 'upper ring' : 'idle screw'"
       :error="form.error('which')"
     />
     <ChoiceRow

@@ -14,7 +14,7 @@ import {
   type Way,
 } from '../../../core/job/index.ts';
 import { constraintWords, isBackStep, namedBy } from '../../../core/procedure/index.ts';
-import { lowerFirst } from '../../../core/words/index.ts';
+import { lowerFirst, upperFirst } from '../../../core/words/index.ts';
 import CautionStack from '../../parts/CautionStack.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeys } from '../../shell/keys.ts';
@@ -158,7 +158,7 @@ const subtitle = computed(() => {
     <div>
       <h2 class="text-xl">{{ item.name }}</h2>
       <p v-if="subtitle" class="mt-0.5 text-note text-soft">{{ subtitle }}</p>
-      <p v-if="item.note && step === null" class="mt-2">{{ item.note }}</p>
+      <p v-if="item.note && step === null" class="mt-2">{{ upperFirst(item.note) }}</p>
     </div>
     <CautionStack :ids="item.cautions" />
 

@@ -28,8 +28,6 @@ const cameOff = computed(() =>
       !parts.value.some((part) => part.itemId === item.id),
   ),
 );
-/** Its own id where it was laid out by hand; an item that is a part lies there by itself. */
-const laidOut = (id: string): string | undefined => props.job.laidOut.find((each) => `part-${each.id}` === id)?.id;
 function add(): void {
   const item = props.job.items.find(({ id }) => id === itemId.value);
   const sent = form.send('lay-out-part', {
@@ -44,17 +42,11 @@ function add(): void {
 </script>
 
 <template>
-  <section v-if="props.job.status === 'open' || parts.length > 0" aria-label="Other parts on the bench">
-    <ul v-if="parts.length > 0" class="flex flex-wrap gap-x-4 gap-y-1 text-note text-soft">
-      <li v-for="part in parts" :key="part.id">
+  <section v-if="props.job.status === 'open' || props.job.laidOut.length > 0" aria-label="Other parts on the bench">
+    <ul v-if="props.job.laidOut.length > 0" class="flex flex-wrap gap-x-4 gap-y-1 text-note text-soft">
+      <li v-for="part in props.job.laidOut" :key="part.id">
         {{ part.name }}<template v-if="part.place">, {{ part.place }}</template>
-        <PutRight
-          v-if="laidOut(part.id)"
-          :job="props.job"
-          kind="part-laid-out"
-          :holds="{ id: laidOut(part.id) }"
-          :what="part.name"
-        />
+        <PutRight :job="props.job" kind="part-laid-out" :holds="{ id: part.id }" :what="part.name" />
       </li>
     </ul>
     <button v-if="!open && props.job.status === 'open'" type="button" class="faint" @click="open = true">
