@@ -3,7 +3,9 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { item, RICH_PROCEDURE, SAMPLE_PROCEDURE } from '../../../core/job/testing/samples.ts';
 import type { Procedure } from '../../../core/procedure/index.ts';
 import { field, freshShop, press, read, stubs } from '../../testing.ts';
+import { removeItem } from './draft.ts';
 import ItemFields from './ItemFields.vue';
+import OrderFields from './OrderFields.vue';
 import SystemFields from './SystemFields.vue';
 
 beforeEach(freshShop);
@@ -115,5 +117,53 @@ describe('coolant and relearn of a procedure', () => {
     expect(puts().at(-1)).toEqual({ relearn: [] });
     await checked[on === 0 ? 1 : 0]!.trigger('change');
     expect(puts().at(-1)?.relearn).toHaveLength(2);
+  });
+});
+
+describe('the order of an item', () => {
+  const order = (id: string, more: object = {}) => {
+    const draft = {
+      ...RICH_PROCEDURE,
+      items: RICH_PROCEDURE.items.map((each) => (each.id === id ? { ...each, ...more } : each)),
+    };
+    const wrapper = mount(OrderFields, {
+      props: { draft, item: draft.items.find((each) => each.id === id)! },
+      global: { stubs },
+    });
+    return { wrapper, put: () => wrapper.emitted<[object]>('put')!.at(-1)![0] };
+  };
+  it('says what comes off before it and why, and takes that out again', async () => {
+    const { wrapper, put } = order('dashpot');
+    await wrapper.find(field(wrapper, 'Comes off after')).setValue('screws');
+    expect(put()).toEqual({ offAfter: [{ item: 'screws', kind: 'reach', reason: '' }] });
+    const said = order('dashpot', { offAfter: [{ item: 'screws', kind: 'reach', reason: '' }] });
+    await said.wrapper.find(field(said.wrapper, 'because that')).setValue('weight');
+    expect(said.put()).toEqual({ offAfter: [{ item: 'screws', kind: 'weight', reason: '' }] });
+    await said.wrapper.find(field(said.wrapper, 'In a few words')).setValue('it hangs there');
+    expect(said.put()).toEqual({ offAfter: [{ item: 'screws', kind: 'reach', reason: 'it hangs there' }] });
+    await said.wrapper.find(field(said.wrapper, 'Comes off after')).setValue('');
+    expect(said.put()).toEqual({ offAfter: undefined });
+  });
+  it('can be a step of the way back, or lie on the bench as a part', async () => {
+    const { wrapper, put } = order('dashpot');
+    await wrapper.find(field(wrapper, 'Only on the way back')).setValue('unit');
+    expect(put()).toEqual({ backBefore: 'unit' });
+    await wrapper.find(field(wrapper, 'Looked at and cleaned on the bench as')).setValue('fast-idle');
+    expect(put()).toEqual({ part: 'fast-idle' });
+    const step = order('dashpot', { backBefore: 'unit' });
+    expect(read(step.wrapper)).not.toContain('Comes off after');
+  });
+  it('goes with what it hangs on: its steps fall with an item, and reasons that name it', () => {
+    const items = RICH_PROCEDURE.items.map((each) =>
+      each.id === 'dashpot'
+        ? { ...each, backBefore: 'unit' }
+        : each.id === 'left-plug'
+          ? { ...each, offAfter: [{ item: 'unit', kind: 'reach' as const, reason: '' }] }
+          : each,
+    );
+    const left = removeItem({ ...RICH_PROCEDURE, items }, 'unit').items;
+    expect(left.map(({ id }) => id)).not.toEqual(expect.arrayContaining(['dashpot', 'unit']));
+    expect(left.some(({ id }) => id === 'dashpot')).toBe(false);
+    expect(left.find(({ id }) => id === 'left-plug')?.offAfter).toBeUndefined();
   });
 });

@@ -24,10 +24,11 @@ const bores = computed(() => boreNames(props.unit, props.point.id));
 const bore = ref<string | null>(null);
 watch(
   () => `${props.unit.id} ${props.point.id} ${props.when}`,
-  () => (bore.value = nextBore()),
+  () => (bore.value = unseenBore(null) ?? bores.value[0] ?? null),
   { immediate: true },
 );
-function nextBore(): string | null {
+/** The next bore that nobody has looked at. @param besides one that was looked at just now */
+function unseenBore(besides: string | null): string | null {
   const seen = (name: string): boolean =>
     props.job.findings.some(
       (each) =>
@@ -36,7 +37,7 @@ function nextBore(): string | null {
         each.when === props.when &&
         each.judged?.which === name,
     );
-  return bores.value.find((name) => !seen(name)) ?? bores.value[0] ?? null;
+  return bores.value.find((name) => name !== besides && !seen(name)) ?? null;
 }
 const key = computed(() => `${props.unit.id} ${props.point.id} ${props.when} ${bore.value ?? ''}`);
 /** What is typed at each stop stays until it is recorded. */
@@ -112,11 +113,11 @@ function record(outcome = '', marks: readonly number[] = entry.value.marks): voi
     note: entry.value.note.trim(),
   });
   if (!taken) return;
+  if (outcome !== '') entry.value.texts = [];
   if (props.point.each) Object.assign(entry.value, { texts: [], which: '', note: '' });
   open.value = '';
-  const next = nextBore();
-  const seenAll = next === bores.value[0] || next === null;
-  if (seenAll) emit('done');
+  const next = unseenBore(bore.value);
+  if (next === null) emit('done');
   else bore.value = next;
 }
 function light(marks: number[]): void {

@@ -93,3 +93,29 @@ describe('the rebuild stage', () => {
     expect(read(wrapper)).toContain('the form of marks');
   });
 });
+
+describe('a part on the bench', () => {
+  it('is renewed with why, a price that can be read, and then goes on as that one', async () => {
+    const lay: CommandBody = { type: 'lay-out-part', data: { id: 'm', form: 'air-meter', name: '', place: '' } };
+    const { wrapper, sent } = await stage(SAMPLE_FAMILY.unitTypes, lay);
+    await press(wrapper, 'Air meter');
+    expect(read(wrapper)).not.toContain('Replace it instead');
+    await press(wrapper, 'Renew it');
+    const form = wrapper.find('section[aria-label="Another part instead"] form');
+    await form.trigger('submit');
+    expect(read(wrapper)).toContain('Why does the old one not serve?');
+    await wrapper.find(field(wrapper, 'Why does the old one not serve?')).setValue('film broken');
+    await wrapper.find(field(wrapper, 'Price')).setValue('dear');
+    await form.trigger('submit');
+    expect(read(wrapper)).toContain('got “dear”');
+    await wrapper.find(field(wrapper, 'Price')).setValue('42');
+    await wrapper.find(field(wrapper, 'Number')).setValue('AM-2');
+    await form.trigger('submit');
+    expect(sent.at(-1)).toMatchObject({
+      type: 'renew-part',
+      data: { unit: 'part-m', partNumber: 'AM-2', origin: 'new', priceMinor: 4200, why: 'film broken' },
+    });
+    await flushPromises();
+    expect(read(wrapper)).toContain('new one goes on AM-2');
+  });
+});

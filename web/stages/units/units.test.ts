@@ -348,3 +348,71 @@ describe('marking a picture', () => {
     expect(wrapper.emitted('close')).toHaveLength(1);
   });
 });
+
+describe('words for the eye and the hand', () => {
+  it('stand beside the figure, are recorded by one tap, and are said to be no measure', async () => {
+    const { job, body, sent } = bench();
+    const wrapper = mount(PointPanel, {
+      props: { job: job(), unit: body, point: pointOf('play')!, when: 'before' },
+      global,
+    });
+    expect(read(wrapper)).toContain('Or by eye and hand: noted, not measured');
+    await wrapper.find('input').setValue('0.');
+    await press(wrapper, 'No play felt');
+    expect(sent.at(-1)).toMatchObject({ data: { outcome: 'none-felt', typed: [''] } });
+    await wrapper.setProps({ job: job() });
+    expect(read(wrapper)).toContain('Noted. No play felt: by eye or hand, not measured.');
+    const coil = mount(PointPanel, {
+      props: { job: job(), unit: body, point: pointOf('coil')!, when: 'before' },
+      global,
+    });
+    expect(read(coil)).not.toContain('by eye and hand');
+  });
+});
+
+describe('several bores in one casting', () => {
+  it('are gone through one by one at each stop that they have of their own', async () => {
+    const { job, body, sent } = bench();
+    const two = { ...body, bores: 2 };
+    const store = useJob();
+    const units = [
+      {
+        id: 'tb',
+        kind: 'throttle-body' as const,
+        place: 'only',
+        partNumber: '',
+        variant: '',
+        features: { portMm: null, gasket: '', pins: null, drive: '', mark: '', bores: 2 },
+      },
+    ];
+    store.confirmed = { ...job(), vehicle: { ...job().vehicle, units } };
+    const wrapper = mount(PointPanel, {
+      props: { job: job(), unit: two, point: pointOf('deposit-edge')!, when: 'before' },
+      global,
+    });
+    expect(read(wrapper)).toContain('Bore 1Bore 2');
+    await wrapper.findComponent(GradeScale).vm.$emit('pick', 1);
+    expect(sent.at(-1)).toMatchObject({ data: { which: 'bore 1', marks: [1] } });
+    expect(wrapper.emitted('done')).toBeUndefined();
+    await wrapper.setProps({ job: job() });
+    await wrapper.findComponent(GradeScale).vm.$emit('pick', 3);
+    expect(sent.at(-1)).toMatchObject({ data: { which: 'bore 2', marks: [3] } });
+    expect(wrapper.emitted('done')).toHaveLength(1);
+  });
+});
+
+describe('a gasket whose decision changed', () => {
+  it('shows the earlier one struck through beside the later', async () => {
+    const seal = (decision: 'renewed' | 'reused', why: string): CommandBody =>
+      ({
+        type: 'decide-seal',
+        data: { id: decision, name: 'Body gasket', decision, partNumber: '', why },
+      }) as CommandBody;
+    const { job } = bench(seal('reused', 'still proud'), seal('renewed', ''));
+    const wrapper = mount(SealRows, {
+      props: { job: job(), unit: null, stock: [], seals: [{ name: 'Body gasket', partNumber: '' }] },
+      global: { stubs: { ...stubs, PutRight: true } },
+    });
+    expect(wrapper.find('s').text()).toBe('reused, still proud');
+  });
+});
