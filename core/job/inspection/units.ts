@@ -56,6 +56,20 @@ const isValve = (kind: UnitObjectKind): boolean => kind === 'idle-valve' || kind
  * valve nobody has noted yet) is there too.
  */
 export function jobUnits(job: Job, family: EngineFamily | null): readonly JobUnit[] {
+  const known = unitsOfJobs.get(job)?.find(({ of }) => of === family);
+  if (known !== undefined) return known.units;
+  const units = madeUnits(job, family);
+  unitsOfJobs.set(job, [...(unitsOfJobs.get(job) ?? []), { of: family, units }]);
+  return units;
+}
+
+/** Asked for by every lane and every stop of a page: worked out once for each job value and family. */
+const unitsOfJobs = new WeakMap<
+  Job,
+  readonly { readonly of: EngineFamily | null; readonly units: readonly JobUnit[] }[]
+>();
+
+function madeUnits(job: Job, family: EngineFamily | null): readonly JobUnit[] {
   const { vehicle } = job;
   const listed = vehicle.units.map(({ id, kind, place, partNumber, features }) => ({
     unitId: id,
