@@ -4,7 +4,7 @@ import { computed, nextTick, useTemplateRef } from 'vue';
 import type { Procedure, ProcedureProblem } from '../../../core/procedure/index.ts';
 import { HANDLE, useOrder } from '../../parts/useOrder.ts';
 import { addItem, changeItem, moveItem, placeItem, removeItem } from './draft.ts';
-import { ITEM_KINDS } from '../../../core/procedure/index.ts';
+import { isBackStep, ITEM_KINDS } from '../../../core/procedure/index.ts';
 
 /**
  * The items as an outline, quick by keyboard: Enter adds below, Alt with an arrow moves, Backspace in an empty name
@@ -116,7 +116,9 @@ const typed = (id: string, event: Event): void =>
           @focus="emit('choose', row.item.id)"
           @keydown="press($event, row.index)"
         />
+        <span v-if="isBackStep(row.item)" class="kind flex items-center text-brass">on the way back</span>
         <select
+          v-else
           class="kind"
           :value="row.item.kind"
           :aria-label="`Kind of item ${row.index + 1}`"

@@ -125,7 +125,7 @@ const lastTime = computed(() => (props.job.last === null ? '' : shop.say.clock(p
     <TallyFigure
       v-if="tally.stepsToDo.length > 0"
       :value="String(tally.stepsToDo.length)"
-      label="to do on the way back"
+      label="steps to do"
       tone="oxide"
       @open="shown = lists.steps()"
     />
