@@ -9,7 +9,8 @@ export { renewalOf, type Renewal } from './rebuild/renewal.ts';
 export { sealWords } from './rebuild/sheet.ts';
 export { offReasonWords, stillBefore } from './items/offOrder.ts';
 export { comesOff } from './items/backSteps.ts';
-export { TRIAL_PLACES, trimmedUnits } from './trim/trying.ts';
+export { TRIAL_PLACES, type TrialPlace } from './start/runPlaces.ts';
+export { trimmedUnits } from './trim/trying.ts';
 export { recipesFor } from './runs/offered.ts';
 export { bringUp, isCurrent } from './bringUp.ts';
 export type {

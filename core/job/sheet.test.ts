@@ -231,3 +231,14 @@ describe('a gasket', () => {
     expect(rows(made, 'Used and fitted')[0]).toBe('Body gasket | renewed | G · before: reused, still proud');
   });
 });
+
+describe('an outboard', () => {
+  it('is proved as it ran, and the sheet says how', () => {
+    const made = job(
+      { type: 'take-measurement', data: { id: 'm', kind: 'idle-rpm', when: 'after', value: 1300, place: 'water' } },
+      { type: 'record-proof', data: { check: 'leaks', result: 'good', note: '', place: 'hose' } },
+    );
+    expect(rows(made, 'Proved')[0]).toContain('1300 rpm after, on the water');
+    expect(rows(made, 'Proved').some((line) => line.endsWith('| good | on the hose'))).toBe(true);
+  });
+});

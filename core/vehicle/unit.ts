@@ -8,6 +8,7 @@ export const LIFE_KINDS = {
   fitted: 'Fitted',
   cleaned: 'Cleaned',
   rebuilt: 'Rebuilt',
+  refitted: 'Refitted',
   failed: 'Failed',
   'taken-off': 'Taken off',
   scrapped: 'Scrapped',
@@ -71,6 +72,7 @@ export function livedOn(unit: UnitObject, entry: Pick<LifeEntry, 'kind' | 'vehic
     // What was done to it where it is.
     case 'cleaned':
     case 'rebuilt':
+    case 'refitted':
     case 'failed':
     case 'noted':
       return unit;

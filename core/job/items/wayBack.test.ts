@@ -16,6 +16,7 @@ import {
   proposeProcedure,
   stillBefore,
   tapOn,
+  unitDeeds,
   UNTYPED,
 } from '../index.ts';
 import type { Command } from '../catalogue.ts';
@@ -178,5 +179,18 @@ describe('what stays connected and is tied aside', () => {
       field: 'where',
     });
     expect(told(job(hose, aside), aside)).toMatchObject({ ok: false, message: /tied aside already/ });
+  });
+});
+
+describe('the life of a unit', () => {
+  it('says that it was off and back, and leaves out the one that was replaced', () => {
+    const unit = { id: 'tb-9', kind: 'throttle-body' as const, place: 'only', partNumber: '', variant: '' };
+    const made = job(...listed, off('cover'), back('cover'));
+    const on = { ...made, vehicle: { ...made.vehicle, units: [unit] } };
+    const is = { ...on, items: on.items.map((each) => (each.id === 'cover' ? { ...each, unitIds: ['tb-9'] } : each)) };
+    expect(unitDeeds(is)).toEqual([
+      { unitId: 'tb-9', kind: 'refitted', note: expect.stringMatching(/^Job \d+, at 10 km/) },
+    ]);
+    expect(unitDeeds(on)).toEqual([]);
   });
 });

@@ -2,6 +2,7 @@ import { dayOf, sayDate } from '../../days/index.ts';
 import { isLooseUnit, warrantyUntil } from '../../vehicle/index.ts';
 import { besideMetric } from '../../quantity/index.ts';
 import { jobUnits } from '../inspection/units.ts';
+import { itemOfUnit } from '../items/units.ts';
 import type { Job } from '../job.ts';
 import type { UnitReplaced } from './state.ts';
 
@@ -24,7 +25,7 @@ export const unitMoves = ({ replaced, number }: Job, timeZone: string): UnitMove
 /** What a job did to a unit that has a file of its own, as it stands in its life. */
 export interface UnitDeed {
   readonly unitId: string;
-  readonly kind: 'cleaned' | 'rebuilt' | 'failed';
+  readonly kind: 'cleaned' | 'rebuilt' | 'refitted' | 'failed';
   readonly note: string;
 }
 
@@ -43,6 +44,13 @@ export function unitDeeds(job: Job): readonly UnitDeed[] {
   const rebuilt = renewed
     ? cleaned.map(({ unitId }) => ({ unitId, kind: 'rebuilt' as const, note: `${at}: seals renewed` }))
     : [];
+  // Off and back on the same vehicle: that alone is part of its life.
+  const gone = new Set(job.replaced.map(({ oldUnitId }) => oldUnitId));
+  const refitted = own.flatMap(({ unitId }) =>
+    itemOfUnit(job, unitId)?.state === 'refitted' && !gone.has(unitId)
+      ? [{ unitId, kind: 'refitted' as const, note: at }]
+      : [],
+  );
   const failed = job.replaced.flatMap(({ oldUnitId, failCode, failNote }) =>
     oldUnitId === ''
       ? []
@@ -54,7 +62,7 @@ export function unitDeeds(job: Job): readonly UnitDeed[] {
           },
         ],
   );
-  return [...cleaned, ...rebuilt, ...failed];
+  return [...cleaned, ...rebuilt, ...refitted, ...failed];
 }
 
 const warrantyWords = (months: number, from: string): string =>

@@ -1,7 +1,7 @@
 import { turnWords } from '../../rebuild/index.ts';
 import { row, type SheetRow } from '../../sheet/index.ts';
 import type { Job } from '../job.ts';
-import { TRIAL_PLACES } from './trying.ts';
+import { TRIAL_PLACES } from '../start/runPlaces.ts';
 
 /** Each step of a trim trial: turns, speed, duty, and whether it came into its window. */
 export const trimRows = (job: Job): SheetRow[] =>

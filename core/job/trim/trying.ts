@@ -7,14 +7,9 @@ import { accept, refuse, refuseField, within } from '../decision.ts';
 import { fact } from '../fact.ts';
 import type { Job } from '../job.ts';
 import { screwTurned, stopScrewLeft } from '../rebuild/setting.ts';
+import { TRIAL_PLACES } from '../start/runPlaces.ts';
 import { lacksWater } from '../start/water.ts';
 
-/** How an outboard is run while its screw is trimmed. */
-export const TRIAL_PLACES = {
-  hose: 'on the hose',
-  tank: 'in the tank',
-  water: 'on the water',
-} as const;
 const window = record({ low: number, high: number, source: orNull(line) });
 
 /** What {@link trimTried} holds. */

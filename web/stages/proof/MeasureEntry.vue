@@ -8,6 +8,7 @@ import {
   MEASURE_FIELDS,
   type MeasureKind,
   MEASURES,
+  type TrialPlace,
   type When,
 } from '../../../core/job/index.ts';
 import { freshId, useJob } from '../../stores/job.ts';
@@ -15,7 +16,7 @@ import FigureField from '../../parts/FigureField.vue';
 import PutRight from '../entries/PutRight.vue';
 
 /** Figures typed one by one; each says at once whether it lies in the family's band. */
-const props = defineProps<{ job: Job; when: When }>();
+const props = defineProps<{ job: Job; when: When; place?: TrialPlace | null }>();
 const store = useJob();
 const typed = reactive<Record<MeasureKind, string>>({
   'idle-rpm': '',
@@ -30,13 +31,22 @@ const kinds = computed(() =>
     (kind) => kind !== 'valve-duty' || props.job.vehicle.idleValve !== 'none',
   ),
 );
+/** How an outboard ran for it. */
+const ran = computed(() => (props.place === undefined || props.place === null ? {} : { place: props.place }));
 const known = (kind: MeasureKind) => measured(props.job, kind, props.when);
 function keep(kind: MeasureKind): void {
   const text = typed[kind].trim();
   if (text === '') return;
   const read = readFigure(text, MEASURE_FIELDS[kind]);
   const refusal = read.ok
-    ? store.send('take-measurement', { id: freshId(), kind, when: props.when, value: read.value, typed: read.text })
+    ? store.send('take-measurement', {
+        id: freshId(),
+        kind,
+        when: props.when,
+        value: read.value,
+        typed: read.text,
+        ...ran.value,
+      })
     : { message: read.message, wouldHelp: '' };
   errors[kind] = refusal === null ? '' : `${refusal.message} ${refusal.wouldHelp}`.trim();
   if (refusal === null) typed[kind] = '';

@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { MEASURES, type MeasureKind, type ProofKind, PROOFS } from '../../../core/job/index.ts';
+import {
+  MEASURES,
+  type MeasureKind,
+  type ProofKind,
+  PROOFS,
+  TRIAL_PLACES,
+  type TrialPlace,
+} from '../../../core/job/index.ts';
+import { useOf } from '../../../core/vehicle/index.ts';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
 import TextField from '../../parts/TextField.vue';
 import { freshId, useJob } from '../../stores/job.ts';
 import BalancePanel from '../balance/BalancePanel.vue';
@@ -24,9 +33,14 @@ const code = ref('');
 const badFor = ref<ProofKind | null>(null);
 const note = ref('');
 const kinds = (Object.keys(MEASURES) as MeasureKind[]).filter((kind) => kind !== 'settle-time');
+/** An outboard is proved where it ran: on the hose says less than on the water. */
+const outboard = computed(() => job.value !== null && useOf(job.value.vehicle, store.family) === 'outboard');
+const place = ref<TrialPlace | null>(store.job?.proofs.at(-1)?.place ?? store.job?.measurements.at(-1)?.place ?? null);
+const ran = computed(() => (outboard.value && place.value !== null ? { place: place.value } : {}));
+const PLACES = (Object.keys(TRIAL_PLACES) as TrialPlace[]).map((id) => ({ id, name: TRIAL_PLACES[id] }));
 const proved = (check: ProofKind) => job.value?.proofs.find((proof) => proof.check === check);
 function record(check: ProofKind, result: 'good' | 'bad'): void {
-  if (form.send('record-proof', { check, result, note: result === 'bad' ? note.value : '' })) {
+  if (form.send('record-proof', { check, result, note: result === 'bad' ? note.value : '', ...ran.value })) {
     badFor.value = null;
     note.value = '';
   }
@@ -49,7 +63,8 @@ function addCode(): void {
       <BandLine v-for="kind in kinds" :key="kind" :job="job" :kind="kind" />
     </div>
     <h3 id="measured" class="mb-2 mt-7 text-sm font-bold">Measured after the work</h3>
-    <MeasureEntry :job="job" when="after" />
+    <ChoiceRow v-if="outboard" v-model="place" class="mb-3" label="It runs" :options="PLACES" />
+    <MeasureEntry :job="job" when="after" :place="outboard ? place : null" />
 
     <BalancePanel class="mt-7" :job="job" when="after" />
 
@@ -79,7 +94,10 @@ function addCode(): void {
       <li v-for="(name, check) in PROOFS" :key="check" class="flex flex-wrap items-center gap-3 py-2">
         <span class="flex-1 font-semibold"
           >{{ name
-          }}<span v-if="proved(check)?.note" class="block text-sm font-normal text-oxide">{{
+          }}<span v-if="proved(check)?.place" class="block text-sm font-normal text-soft">{{
+            TRIAL_PLACES[proved(check)?.place ?? 'hose']
+          }}</span
+          ><span v-if="proved(check)?.note" class="block text-sm font-normal text-oxide">{{
             proved(check)?.note
           }}</span></span
         >

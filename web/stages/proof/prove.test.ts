@@ -1,7 +1,7 @@
 import { mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { CommandBody } from '../../../core/job/index.ts';
-import { open, SAMPLES } from '../../../core/job/testing/samples.ts';
+import { afloat, open, SAMPLES } from '../../../core/job/testing/samples.ts';
 import { field, freshShop, press, read, showJob, stubs } from '../../testing.ts';
 import BandLine from './BandLine.vue';
 import ProveStage from './ProveStage.vue';
@@ -99,5 +99,24 @@ describe('proving', () => {
   });
   it('says that none was stored', () => {
     expect(read(stage(of('read-codes-out')).wrapper)).toContain('Read: none stored.');
+  });
+});
+
+describe('an outboard', () => {
+  it('is proved where it runs: on the hose, in the tank or on the water', async () => {
+    const { wrapper, sent } = (() => {
+      const shown = showJob([afloat, { type: 'give-water', data: { how: 'muffs' } }]);
+      return { ...shown, wrapper: mount(ProveStage, { global }) };
+    })();
+    await wrapper
+      .findAll('[role="radio"], input[type="radio"]')
+      .find((each) => (each.element.closest('label')?.textContent ?? each.text()).includes('on the water'))!
+      .trigger('click');
+    await wrapper.find('#driven ~ ul li button').trigger('click');
+    expect(sent.at(-1)).toMatchObject({ type: 'record-proof', data: { result: 'good', place: 'water' } });
+    expect(read(wrapper)).toContain('on the water');
+  });
+  it('is the only one that is asked', () => {
+    expect(read(stage().wrapper)).not.toContain('in the tank');
   });
 });
