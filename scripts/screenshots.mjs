@@ -38,8 +38,21 @@ const VIEWS = {
   prove: { path: '/jobs/job-229/prove' },
   'hand-over': { path: '/jobs/job-229/hand-over' },
   editor: { path: '/procedures/multi-bank-v8/edit', person: 'isla' },
-  torque: { path: '/tools/torque' },
-  advice: { path: '/tools/advice' },
+  recipe: { path: '/recipes/wick-tool', person: 'isla' },
+  relearn: {
+    path: '/jobs/job-228/relearn',
+    prepare: async (page) => {
+      await page
+        .getByRole('listitem')
+        .filter({ hasText: 'throttle stops by the tool, or timed' })
+        .getByRole('button', { name: 'Start' })
+        .click();
+      await page.getByLabel('Battery, V').fill('12.5');
+      await page.getByLabel('Battery, V').press('Enter');
+      await page.getByRole('button', { name: 'Lights, fan and heater off' }).click();
+      await page.waitForTimeout(600);
+    },
+  },
   air: { path: '/tools/air', theme: 'dark' },
   stock: { path: '/stock' },
 };
@@ -51,7 +64,14 @@ const LOOKED_AT = {
   units: { path: '/units' },
   returns: { path: '/returns', theme: 'dark' },
   'decide-bus': { path: '/jobs/job-230/decide' },
-  relearn: { path: '/jobs/job-229/relearn' },
+  torque: { path: '/tools/torque' },
+  advice: { path: '/tools/advice' },
+  'relearn-bus': { path: '/jobs/job-229/relearn' },
+  'refit-bank': { path: '/jobs/job-236/refit?item=trumpet-look' },
+  'rebuild-part': {
+    path: '/jobs/job-236/rebuild',
+    prepare: (page) => page.getByRole('tab', { name: /Injector, cylinder 3/ }).click(),
+  },
   procedures: { path: '/procedures' },
   'vehicle-new': { path: '/vehicles/new' },
   'job-new': { path: '/vehicles/bus/new-job' },

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { besideMetric, format } from '../quantity/index.ts';
 import { speaker } from '../sheet/index.ts';
 import { bandOf, type CommandBody, costOf, type Job, measured, mixAfter, sheetOf } from './index.ts';
 import { play } from './testing/play.ts';
@@ -240,5 +241,19 @@ describe('an outboard', () => {
     );
     expect(rows(made, 'Proved')[0]).toContain('1300 rpm after, on the water');
     expect(rows(made, 'Proved').some((line) => line.endsWith('| good | on the hose'))).toBe(true);
+  });
+});
+
+describe('an amount that was only estimated', () => {
+  it('stays about, on its own and in the sum', () => {
+    const caught = (id: string, amountText: string): CommandBody =>
+      ({
+        type: 'record-coolant',
+        data: { ...SAMPLES['record-coolant'].data, id, kind: 'caught', amountText },
+      }) as CommandBody;
+    const made = job(caught('a', '0.4 L'), caught('b', 'about 200 cc'));
+    expect(format(made.coolant[1]!.quantity)).toBe('about 200 mL');
+    expect(rows(made, 'Coolant').find((line) => line.startsWith('Caught'))).toBe('Caught | about 0.60 L');
+    expect(besideMetric({ value: 5, unit: 'mi', text: 'about 5' })).toBe('about 5 mi (8.0 km)');
   });
 });

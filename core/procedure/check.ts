@@ -1,7 +1,7 @@
 import { samePart } from '../stock/index.ts';
 import { type Constraint, planRefit } from '../refit/index.ts';
 import { MARGIN_WANTED, parseThread, stripMargin } from '../torque/index.ts';
-import { backStepTies, comesOffAfter } from './order.ts';
+import { backStepTies, comesOffAfter, stepsInPlace } from './order.ts';
 import { isBackStep, type Procedure, type ProcedureItem } from './types.ts';
 
 /** Something about a procedure that cannot stay, or that should be looked at. */
@@ -144,7 +144,7 @@ function constraintProblems(procedure: Procedure): ProcedureProblem[] {
       ),
     );
   const plan = planRefit(
-    items.map(({ id, name }, index) => ({ id, name, stripOrder: index + 1 })),
+    stepsInPlace(items).map(({ id, name }, index) => ({ id, name, stripOrder: index + 1 })),
     [...constraints, ...backStepTies(items)],
   );
   if (!plan.ok) {

@@ -14,7 +14,7 @@ export {
   starterProcedure,
 } from './starter.ts';
 export type { StarterAnswers, StarterDraft } from './starter.ts';
-export { backStepTies, comesOffAfter } from './order.ts';
+export { backStepTies, comesOffAfter, stepsInPlace } from './order.ts';
 export { plainItem } from './plain.ts';
 export { isBackStep, ITEM_KINDS, JOINTS, OFF_REASONS, RESTORE_KINDS, WORK_KINDS } from './types.ts';
 export type {

@@ -1,4 +1,4 @@
-import type { ItemKind, ProcedureItem } from './types.ts';
+import { isBackStep, type ItemKind, type ProcedureItem } from './types.ts';
 
 /** Hands-on minutes off and back by kind, for items that nobody has timed: our own estimates for one person. */
 const BY_KIND: Readonly<Record<ItemKind, readonly [number, number]>> = {
@@ -22,6 +22,7 @@ const PER_TORQUE_PASS = 0.4;
 
 /** The hands-on minutes to expect: the procedure's own, else by kind and number of fasteners. */
 export function expectedMinutes(item: ProcedureItem, way: 'off' | 'back'): number {
+  if (isBackStep(item) && way === 'off') return 0;
   if (item.minutes !== undefined) return item.minutes[way];
   const at = way === 'off' ? 0 : 1;
   const group = item.fasteners;

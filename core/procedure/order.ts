@@ -28,3 +28,15 @@ export function comesOffAfter(
   }
   return false;
 }
+
+/** Items in their order, with each step of the way back straight after what it belongs to, wherever it is listed. */
+export function stepsInPlace<T extends Pick<ProcedureItem, 'id' | 'backBefore'>>(items: readonly T[]): readonly T[] {
+  const steps = items.filter(({ backBefore }) => backBefore !== undefined);
+  if (steps.length === 0) return items;
+  const others = items.filter(({ backBefore }) => backBefore === undefined);
+  const there = new Set(others.map(({ id }) => id));
+  return [
+    ...others.flatMap((item) => [item, ...steps.filter(({ backBefore }) => backBefore === item.id)]),
+    ...steps.filter(({ backBefore = '' }) => !there.has(backBefore)),
+  ];
+}

@@ -19,7 +19,8 @@ export function besideMetric(quantity: Quantity): string {
   const entered = format(quantity);
   // Decimal multiples of the metric unit are read without help.
   const reads = metric === undefined || quantity.unit === metric || isMetric(quantity.unit);
-  return reads ? entered : `${entered} (${format(quantity, { in: metric })})`;
+  // Said once: what is about so much in one unit is so in the other.
+  return reads ? entered : `${entered} (${format(quantity, { in: metric }).replace(/^about /, '')})`;
 }
 
 const ALSO_METRIC: ReadonlySet<string> = new Set([

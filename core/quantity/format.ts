@@ -1,6 +1,7 @@
 import { convert } from './convert.ts';
 import { NOTATIONS, readDigits } from './number.ts';
 import { type Quantity, type Unit, unitOf } from './units.ts';
+import { saysAbout } from './words.ts';
 
 /** How a quantity is printed. */
 export interface FormatOptions {
@@ -56,13 +57,14 @@ export function group(text: string): string {
 /**
  * Prints a quantity with its unit beside it. A conversion keeps the significant figures of what was entered, but
  * never fewer than two: 9 N·m is 80 in·lb, not 8e1.
+ * What was typed as *about* stays about.
  * @example format({ value: 9, unit: 'N·m' }, { in: 'in·lb' }) // '80 in·lb'
  */
 export function format(quantity: Quantity, options: FormatOptions = {}): string {
   const unit = options.in ?? quantity.unit;
   const symbol = unitOf(unit).symbol;
   const gap = symbol === '°' || symbol === '' ? '' : ' ';
-  return `${formatNumber(quantity, options)}${gap}${symbol}`;
+  return `${saysAbout(quantity.text) ? 'about ' : ''}${formatNumber(quantity, options)}${gap}${symbol}`;
 }
 
 /** The number alone, as {@link format} would print it. */

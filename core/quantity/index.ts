@@ -17,6 +17,7 @@ export {
 export type { MoneyChoice, MoneyResult } from './money.ts';
 export { parseQuantity, readField } from './parse.ts';
 export type { Choice, ParsedQuantity, ParseFailure, ParseResult, Reading, ReadOptions } from './parse.ts';
+export { saysAbout } from './words.ts';
 export type { Measures, Question } from './unitWord.ts';
 export { findUnit, UNITS, unitOf, unitsOfKind } from './units.ts';
 export type { Kind, Quantity, Unit, UnitDefinition } from './units.ts';

@@ -23,6 +23,9 @@ const SAID: readonly (readonly [RegExp, string])[] = [
 /** Each of these says that a figure is not exact; it is read all the same. */
 const ABOUT = /^(?:about|approximately|approx\.?|around|roughly|circa|ca\.?|c\.|some|[~≈])\s*(?=\S)/i;
 
+/** Whether what was typed says that it is not exact. */
+export const saysAbout = (text: string | undefined): boolean => text !== undefined && ABOUT.test(text.trim());
+
 /** What was written, in one way of writing. */
 export interface Plain {
   readonly text: string;

@@ -2,9 +2,18 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { ItemTimes, ProcedureVersion } from '../../contract/index.ts';
-import { backStepTies, expectedMinutes, type Procedure, procedureProblems } from '../../core/procedure/index.ts';
+import { UNIT_FORMS } from '../../core/clean/index.ts';
+import {
+  backStepTies,
+  expectedMinutes,
+  OFF_REASONS,
+  type Procedure,
+  procedureProblems,
+  stepsInPlace,
+} from '../../core/procedure/index.ts';
 import { formatMinutes } from '../../core/quantity/index.ts';
 import { estimate, planRefit } from '../../core/refit/index.ts';
+import { lowerFirst } from '../../core/words/index.ts';
 import FigureRow from '../parts/FigureRow.vue';
 import SourceNote from '../parts/SourceNote.vue';
 import { readProcedure, readTimes, readVersions } from '../data/procedures.ts';
@@ -53,12 +62,14 @@ const time = computed(() => {
   );
   return estimate(both, history);
 });
+/** Each step of the way back beside what it belongs to. */
+const listed = computed(() => stepsInPlace(procedure.value?.items ?? []));
 const name = (id: string): string => procedure.value?.items.find((item) => item.id === id)?.name ?? id;
 const bends = computed(() => {
   const { value } = procedure;
   if (value === null) return [];
   const plan = planRefit(
-    value.items.map((item, index) => ({ id: item.id, name: item.name, stripOrder: index + 1 })),
+    stepsInPlace(value.items).map((item, index) => ({ id: item.id, name: item.name, stripOrder: index + 1 })),
     [...value.constraints, ...backStepTies(value.items)],
   );
   return plan.ok
@@ -106,18 +117,25 @@ const bends = computed(() => {
       <h2 class="mb-1 mt-6 text-sm font-bold">Comes off, in this order</h2>
       <ol class="rows border-y border-line">
         <li
-          v-for="(item, index) in procedure.items"
+          v-for="(item, index) in listed"
           :key="item.id"
           class="grid grid-cols-[2rem_1fr] gap-x-3 py-2.5 md:grid-cols-[2rem_15rem_1fr_9rem]"
         >
           <span class="figure pt-1 text-sm text-oxide">{{ index + 1 }}</span>
           <span class="font-semibold"
             ><span
-              v-if="item.section && item.section !== procedure.items[index - 1]?.section"
+              v-if="item.section && item.section !== listed[index - 1]?.section"
               class="block text-sm font-bold text-soft"
               >{{ item.section }}</span
             >{{ item.name
-            }}<span v-if="item.singleUse" class="block text-sm font-normal text-brass"
+            }}<span v-if="item.backBefore" class="block text-sm font-normal text-brass"
+              >only on the way back, before {{ lowerFirst(name(item.backBefore)) }}</span
+            ><span v-for="first in item.offAfter ?? []" :key="first.item" class="block text-sm font-normal text-soft"
+              >off after {{ lowerFirst(name(first.item)) }}, which {{ OFF_REASONS[first.kind]
+              }}{{ first.reason ? `: ${first.reason}` : '' }}</span
+            ><span v-if="item.part" class="block text-sm font-normal text-soft"
+              >on the bench as {{ UNIT_FORMS[item.part] }}</span
+            ><span v-if="item.singleUse" class="block text-sm font-normal text-brass"
               >single use <span class="code">{{ item.partNumber }}</span></span
             ></span
           >

@@ -1,5 +1,5 @@
 import { coolantAccount, type FreezePoint, freezePoint, freezeWords } from '../../coolant/index.ts';
-import { besideMetric, format } from '../../quantity/index.ts';
+import { besideMetric, format, saysAbout } from '../../quantity/index.ts';
 import { row, type SheetRow } from '../../sheet/index.ts';
 import type { Job } from '../job.ts';
 import { jobCoolantQuestions } from '../start/tallies.ts';
@@ -27,7 +27,7 @@ export function coolantRows(job: Job): SheetRow[] {
               .join(' · '),
           ),
         ]),
-    ...(job.coolant.length === 0 ? [] : bookRows(account)),
+    ...(job.coolant.length === 0 ? [] : bookRows(account, job.coolant)),
     ...tests,
     ...mixRows(job),
     ...job.levels.map(({ when, level }) => row(`Level, ${when}`, level)),
@@ -36,12 +36,24 @@ export function coolantRows(job: Job): SheetRow[] {
   ];
 }
 
-const bookRows = ({ caught, returned, added, addedConcentration, discarded }: Account): SheetRow[] => [
-  row('Caught', `${caught.toFixed(2)} L`),
-  row('Returned', `${returned.toFixed(2)} L`),
-  row('Added', `${added.toFixed(2)} L`, addedConcentration === null ? '' : `${percent(addedConcentration)} antifreeze`),
-  ...(discarded > 0 ? [row('Discarded', `${discarded.toFixed(2)} L`)] : []),
-];
+const bookRows = (
+  { caught, returned, added, addedConcentration, discarded }: Account,
+  entries: Job['coolant'],
+): SheetRow[] => {
+  // A sum of what was only estimated is no better than its parts.
+  const litres = (kind: Job['coolant'][number]['kind'], sum: number): string =>
+    `${entries.some((entry) => entry.kind === kind && saysAbout(entry.quantity.text)) ? 'about ' : ''}${sum.toFixed(2)} L`;
+  return [
+    row('Caught', litres('caught', caught)),
+    row('Returned', litres('returned', returned)),
+    row(
+      'Added',
+      litres('added', added),
+      addedConcentration === null ? '' : `${percent(addedConcentration)} antifreeze`,
+    ),
+    ...(discarded > 0 ? [row('Discarded', litres('discarded', discarded))] : []),
+  ];
+};
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 

@@ -2,16 +2,24 @@ import { isBackStep } from '../../procedure/index.ts';
 import type { Stamp } from '../stamp.ts';
 import type { JobItem } from './state.ts';
 
-/** Steps of the way back wait from the moment that what they come before is off, in the order in which they are listed. */
-export function stepsWait(items: readonly JobItem[], cueId: string, stamp: Stamp): readonly JobItem[] {
+/**
+ * Steps of the way back wait from the moment that what they come before is off, in the order in which they are listed.
+ * @param which of its steps; all of them where it came off just now
+ */
+export function stepsWait(
+  items: readonly JobItem[],
+  cueId: string,
+  stamp: Stamp,
+  which: (step: JobItem) => boolean = () => true,
+): readonly JobItem[] {
   const cue = items.find(({ id }) => id === cueId);
-  const steps = items.filter(({ backBefore }) => backBefore === cueId);
+  const steps = items.filter((item) => item.backBefore === cueId && which(item));
   if (cue?.stripOrder == null || steps.length === 0) return items;
   const after = cue.stripOrder;
   // Those with a place keep it; the others stand straight after what they belong to, so that the string stays straight.
   const fresh = steps.filter(({ stripOrder }) => stripOrder === null).map(({ id }) => id);
   return items.map((item) => {
-    if (item.backBefore === cueId) {
+    if (steps.includes(item)) {
       const place = fresh.indexOf(item.id);
       return {
         ...item,

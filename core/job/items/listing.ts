@@ -32,7 +32,7 @@ export const itemAdded = fact('item-added', {
   means: (job, { item, unitIds }, stamp) => {
     const items = [...job.items, { ...freshItem(item, 'typed'), unitIds }];
     const cue = item.backBefore === undefined ? undefined : itemOf(job, item.backBefore);
-    return { items: cue?.state === 'off' ? stepsWait(items, cue.id, stamp) : items };
+    return { items: cue?.state === 'off' ? stepsWait(items, cue.id, stamp, ({ id }) => id === item.id) : items };
   },
   words: (data) => `Added: ${lowerFirst(data.item.name)}`,
   sheet: { no: 'it stands there once it comes off' },

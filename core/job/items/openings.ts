@@ -108,7 +108,13 @@ export const openingAdded = fact('opening-added', {
     const item = itemOf(job, itemId);
     const added: JobOpening = {
       ...opening,
-      state: item === undefined || item.state === 'on' ? 'whole' : item.state === 'off' ? 'open' : 'closed',
+      // What stays connected leaves nothing open.
+      state:
+        item === undefined || item.state === 'on' || item.aside !== null
+          ? 'whole'
+          : item.state === 'off'
+            ? 'open'
+            : 'closed',
       plugId: null,
     };
     return {

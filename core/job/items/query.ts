@@ -1,4 +1,4 @@
-import { isBackStep } from '../../procedure/index.ts';
+import { isBackStep, stepsInPlace } from '../../procedure/index.ts';
 import type { Job } from '../job.ts';
 import type { JobItem } from './state.ts';
 
@@ -17,14 +17,9 @@ export function leftColumn(job: Job): JobItem[] {
   const off = job.items
     .filter(({ stripOrder }) => stripOrder !== null)
     .sort((a, b) => (a.stripOrder ?? 0) - (b.stripOrder ?? 0));
-  const on = job.items.filter(({ stripOrder }) => stripOrder === null);
-  if (!on.some(isBackStep)) return [...off, ...on];
-  // A step of the way back stands straight after what it belongs to, wherever it is listed.
-  const listed = [...off, ...on.filter((item) => !isBackStep(item))];
-  return [
-    ...listed.flatMap((item) => [item, ...on.filter(({ backBefore }) => backBefore === item.id)]),
-    ...on.filter(({ backBefore }) => backBefore !== undefined && !listed.some(({ id }) => id === backBefore)),
-  ];
+  // What waits has its place already; a step of what is still on stands straight after it.
+  const on = stepsInPlace(job.items.filter(({ stripOrder }) => stripOrder === null));
+  return [...off, ...on];
 }
 
 /** The next item that the procedure takes off, or null when none is left on. */

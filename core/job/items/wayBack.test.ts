@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { checkProcedure, type Procedure, type ProcedureItem } from '../../procedure/index.ts';
+import { checkProcedure, expectedMinutes, type Procedure, type ProcedureItem } from '../../procedure/index.ts';
 import {
   type CommandBody,
   decide,
@@ -21,7 +21,8 @@ import {
 } from '../index.ts';
 import type { Command } from '../catalogue.ts';
 import { play } from '../testing/play.ts';
-import { back, item, off, open, SAMPLE_CONTEXT, SAMPLE_PROCEDURE } from '../testing/samples.ts';
+import { back, item, off, open, pin, SAMPLE_CONTEXT, SAMPLE_PROCEDURE } from '../testing/samples.ts';
+import { moveProcedure } from '../procedure/move.ts';
 import { itemRows } from './sheet.ts';
 import { speaker } from '../../sheet/index.ts';
 
@@ -96,6 +97,27 @@ describe('a step that exists only on the way back', () => {
     const onStep = add('second', { backBefore: 'vacuum' });
     expect(told(job(...listed), onStep)).toMatchObject({ ok: false, field: 'backBefore' });
   });
+  it('comes with a newer version of the procedure, and waits at once where its turn has come', () => {
+    const plain = SAMPLE_PROCEDURE.items;
+    const begun = play([open, pin, off('body'), off('cover')]).job!;
+    const tied = play([open, pin, off('body'), { type: 'tie-aside', data: { itemId: 'bolts', where: 'wing' } }]).job!;
+    const newer: Procedure = {
+      ...SAMPLE_PROCEDURE,
+      version: 2,
+      items: [...plain, item('face', { backBefore: 'body' }), item('later', { backBefore: 'plug' })],
+    };
+    const moved = { ...begun, ...moveProcedure(begun, newer) };
+    expect(itemOf(moved, 'face')).toMatchObject({ state: 'off', stripOrder: 2 });
+    expect(itemOf(moved, 'later')?.state).toBe('on');
+    expect(itemOf({ ...tied, ...moveProcedure(tied, newer) }, 'bolts')).toMatchObject({
+      fasteners: null,
+      aside: { where: 'wing', fasteners: { count: 1 } },
+    });
+  });
+  it('takes no minutes on the way off', () => {
+    expect(expectedMinutes(item('x', { backBefore: 'y' }), 'off')).toBe(0);
+    expect(expectedMinutes(item('x', { backBefore: 'y' }), 'back')).toBeGreaterThan(0);
+  });
   it('is kept in the procedure that the job makes', () => {
     const { log, job: made } = play([open, ...listed, off('cover'), off('plenum'), off('rail')]);
     const { procedure } = proposeProcedure(made!, log, { id: 'p', name: 'P', family: 'f', work: 'clean' });
@@ -165,6 +187,18 @@ describe('what stays connected and is tied aside', () => {
     const home = job(hose, aside, back('hose'));
     expect(engineHolds(home)).toEqual([]);
     expect(itemRows(home, SPEAKER)[0]).toMatchObject({ value: expect.stringContaining('back in its place') });
+  });
+  it('leaves nothing open, whatever it turns out to be', () => {
+    const correct: CommandBody = {
+      type: 'correct-item',
+      data: {
+        itemId: 'pipe',
+        is: { name: 'Water pipe', kind: 'coolant-hose', tool: '', count: null, thread: '', joint: null },
+        why: '',
+      },
+    };
+    const pipe = job(add('pipe'), { type: 'tie-aside', data: { itemId: 'pipe', where: 'wing' } }, correct);
+    expect(pipe.openings.map(({ state }) => state)).toEqual(['whole']);
   });
   it('can come off after all, and then is what it was', () => {
     const off2 = job(hose, aside, off('hose'));

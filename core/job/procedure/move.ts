@@ -1,4 +1,5 @@
 import type { Procedure } from '../../procedure/index.ts';
+import { stepsWait } from '../items/backSteps.ts';
 import { freshItem } from '../items/item.ts';
 import type { JobItem, JobOpening } from '../items/state.ts';
 import type { Job } from '../job.ts';
@@ -10,7 +11,7 @@ import type { Job } from '../job.ts';
 export function moveProcedure(job: Job, procedure: Procedure) {
   const known = new Map(job.items.map((item) => [item.id, item]));
   const listed = new Set(procedure.items.map(({ id }) => id));
-  const items: JobItem[] = [
+  const described: JobItem[] = [
     ...procedure.items.map((item): JobItem => {
       const old = known.get(item.id);
       if (old === undefined) return freshItem(item, 'procedure');
@@ -18,12 +19,30 @@ export function moveProcedure(job: Job, procedure: Procedure) {
       // Bolts without a place are numbered; those with one are known by their id.
       const kept = bolts.size === 0 ? old.bolts : old.bolts.filter(({ boltId }) => bolts.has(boltId));
       const opensTyped = old.opens.filter((id) => !openingsBefore(job).has(id));
-      return { ...old, ...item, opens: [...new Set([...item.opens, ...opensTyped])], bolts: kept, origin: 'procedure' };
+      const opens = [...new Set([...item.opens, ...opensTyped])];
+      const moved: JobItem = { ...old, ...item, opens, bolts: kept, origin: 'procedure' };
+      // Nothing of what is tied aside was undone, whatever the new version says of it.
+      return old.aside === null
+        ? moved
+        : {
+            ...moved,
+            fasteners: null,
+            opens: [],
+            singleUse: false,
+            aside: { where: old.aside.where, fasteners: item.fasteners, opens, singleUse: item.singleUse },
+          };
     }),
     ...job.items
       .filter((item) => !listed.has(item.id) && (item.origin !== 'procedure' || item.state !== 'on'))
       .map((item): JobItem => (item.origin === 'procedure' ? { ...item, origin: 'typed' } : item)),
   ];
+  // A step that only the new version has waits at once where what it belongs to is off.
+  const items = described.reduce<readonly JobItem[]>((all, { id, backBefore, state }) => {
+    const cue = backBefore === undefined ? undefined : all.find((each) => each.id === backBefore);
+    return state === 'on' && cue?.state === 'off' && cue.off !== null
+      ? stepsWait(all, cue.id, cue.off, (step) => step.id === id)
+      : all;
+  }, described);
   const openings: JobOpening[] = [
     ...procedure.openings.map((opening): JobOpening => {
       const old = job.openings.find(({ id }) => id === opening.id);

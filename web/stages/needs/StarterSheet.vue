@@ -10,6 +10,7 @@ import {
   STARTER_VALVES,
   type StarterAnswers,
   starterProcedure,
+  stepsInPlace,
 } from '../../../core/procedure/index.ts';
 import { engineLine, vehicleName } from '../../../core/vehicle/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
@@ -120,12 +121,14 @@ async function make(): Promise<void> {
       <h3 class="mt-6 text-lg">Comes off, in this order; about {{ minutes }} min off and back</h3>
       <ol class="rows mt-1 border-y border-line">
         <li
-          v-for="line in whole.procedure.items"
+          v-for="line in stepsInPlace(whole.procedure.items)"
           :key="line.id"
           class="grid grid-cols-[1fr_auto] items-baseline gap-3 py-1.5"
         >
           <span :class="without.has(line.id) ? 'text-soft line-through' : ''"
-            ><b>{{ line.name }}</b> <span class="block text-sm text-soft">{{ whole.reasons[line.id] }}</span></span
+            ><b>{{ line.name }}</b
+            ><span v-if="line.backBefore" class="text-brass">, on the way back</span>
+            <span class="block text-sm text-soft">{{ whole.reasons[line.id] }}</span></span
           >
           <button type="button" class="link min-h-10 text-sm" @click="turn(line.id)">
             {{ without.has(line.id) ? 'It is on this one' : 'Not on this one'
@@ -141,7 +144,8 @@ async function make(): Promise<void> {
           class="grid grid-cols-[1fr_auto] items-baseline gap-3 py-1.5"
         >
           <span :class="without.has(need.id) ? 'text-soft line-through' : ''"
-            ><b>{{ need.name }}</b> <span class="block text-sm text-soft">{{ whole.reasons[need.id] }}</span></span
+            ><b>{{ (need.count ?? 1) > 1 ? `${need.count} × ` : '' }}{{ need.name }}</b>
+            <span class="block text-sm text-soft">{{ whole.reasons[need.id] }}</span></span
           >
           <button type="button" class="link min-h-10 text-sm" @click="turn(need.id)">
             {{ without.has(need.id) ? 'Needed here' : 'Not on this one' }}<span class="sr-only">: {{ need.name }}</span>
