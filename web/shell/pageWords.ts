@@ -154,6 +154,7 @@ export const PAGE_WORDS: Readonly<Record<string, PageWords>> = {
     title: 'Strip',
     about: [
       'Each thing that comes off becomes a tag on the string. What opens is plugged before anything else; what is counted out is counted back.',
+      'What may stay connected is tied aside and comes back to its place. A step that exists only on the way back hangs beside what it belongs to.',
     ],
     hint: 'Type what came off as you would say it: flange bolts 4 M6x25, 10 mm, tray B2.',
   },
@@ -161,6 +162,7 @@ export const PAGE_WORDS: Readonly<Record<string, PageWords>> = {
     title: 'Inspect',
     about: [
       'A walk over the unit on the bench, point by point, each judged by its limit. What is found is evidence too.',
+      'Where there is no gauge at hand, the eye and the hand have words of their own: noted, and never a green light.',
     ],
     hint: 'Take the picture before you clean.',
   },
@@ -171,7 +173,10 @@ export const PAGE_WORDS: Readonly<Record<string, PageWords>> = {
   },
   'stage-rebuild': {
     title: 'Rebuild',
-    about: ['Seals, settings and what goes back to its own place, or the new unit against the old.'],
+    about: [
+      'Seals, settings and what goes back to its own place, or the new unit against the old.',
+      'A part that is renewed here goes back as the other one.',
+    ],
     hint: 'A seal is renewed or reused, with why.',
   },
   'stage-refit': {
