@@ -73,6 +73,7 @@ export const procedureItem = z.strictObject({
     .max(20)
     .optional(),
   part: z.enum(PART_FORMS).optional(),
+  mayStay: line.optional(),
 }) satisfies z.ZodType<ProcedureItem>;
 
 /** “a before b, because”. */

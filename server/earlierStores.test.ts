@@ -123,6 +123,14 @@ const metricBeside = (words: string): string =>
     besideMetric({ value: Number(figure), unit: 'in·lb', text: figure }),
   );
 
+const STEPS: Meant = {
+  why: 'the tally has steps of the way back, of which those stores have none',
+  now: (said) => {
+    const { tally, ...rest } = said as Said & HeldNow;
+    return { ...rest, tally: { ...tally, stepsToDo: [] } };
+  },
+};
+
 const MEANT: Readonly<Record<string, readonly Meant[]>> = {
   '0.1.0': [
     {
@@ -141,13 +149,14 @@ const MEANT: Readonly<Record<string, readonly Meant[]>> = {
     FREEZES,
     HELD_MORE,
     NEW_SHEET,
+    STEPS,
   ],
-  '0.2.0': [YEARS, FREEZES, HELD_MORE, NEW_SHEET],
-  '0.3.0': [HELD_MORE, NEW_SHEET],
-  '0.4.0': [HELD_MORE, NEW_SHEET],
-  '0.5.0': [HELD_MORE, NEW_SHEET],
-  '0.6.0': [HELD_MORE, NEW_SHEET],
-  '0.7.0': [],
+  '0.2.0': [YEARS, FREEZES, HELD_MORE, NEW_SHEET, STEPS],
+  '0.3.0': [HELD_MORE, NEW_SHEET, STEPS],
+  '0.4.0': [HELD_MORE, NEW_SHEET, STEPS],
+  '0.5.0': [HELD_MORE, NEW_SHEET, STEPS],
+  '0.6.0': [HELD_MORE, NEW_SHEET, STEPS],
+  '0.7.0': [STEPS],
 };
 
 /** Those that hold facts of earlier versions. A version that changes a fact adds the ones before it. */

@@ -185,6 +185,7 @@ function itemWords(item: ProcedureItem): Words {
       item.offAfter
         ?.map(({ item: first, kind, reason }) => [first, OFF_REASONS[kind], reason].join(' ').trim())
         .join('; ') ?? '',
+    'may stay connected, tied': item.mayStay ?? '',
     'on the bench as': item.part === undefined ? '' : UNIT_FORMS[item.part],
     minutes: item.minutes === undefined ? '' : `${item.minutes.off} off, ${item.minutes.back} back`,
     cautions: item.cautions.join(', '),

@@ -149,6 +149,8 @@ export interface ProcedureItem {
   readonly backBefore?: string | undefined;
   /** What comes off before it, and why. */
   readonly offAfter?: readonly OffReason[] | undefined;
+  /** It may stay connected: where it is tied meanwhile. Absent where it has to come off. */
+  readonly mayStay?: string | undefined;
   /** What it lies on the bench as, where it is looked at and cleaned in a lane of its own. */
   readonly part?: PartForm | undefined;
 }

@@ -219,7 +219,11 @@ export const fourProcedure: Procedure = {
         partNumber: 'SU-90-112',
       }),
     ),
-    item('cables', 'Throttle cables, two', 'cable', { section: 'Bank', restore: ['lock-nut', 'threads'] }),
+    item('cables', 'Throttle cables, two', 'cable', {
+      section: 'Bank',
+      restore: ['lock-nut', 'threads'],
+      mayStay: 'to the frame, left',
+    }),
     item('tps-plug', 'Position sensor plug', 'connector', { section: 'Bank' }),
     item('idle-hoses', 'Idle hoses, four', 'hose', { section: 'Bank', note: 'Tag 1 to 4.' }),
     ...CYLINDERS.map((each) =>

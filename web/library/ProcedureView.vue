@@ -133,6 +133,8 @@ const bends = computed(() => {
             ><span v-for="first in item.offAfter ?? []" :key="first.item" class="block text-sm font-normal text-soft"
               >off after {{ lowerFirst(name(first.item)) }}, which {{ OFF_REASONS[first.kind]
               }}{{ first.reason ? `: ${first.reason}` : '' }}</span
+            ><span v-if="item.mayStay" class="block text-sm font-normal text-soft"
+              >may stay connected, tied {{ item.mayStay }}</span
             ><span v-if="item.part" class="block text-sm font-normal text-soft"
               >on the bench as {{ UNIT_FORMS[item.part] }}</span
             ><span v-if="item.singleUse" class="block text-sm font-normal text-brass"

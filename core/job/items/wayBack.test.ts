@@ -206,7 +206,7 @@ describe('what stays connected and is tied aside', () => {
     expect(openedHoses(off2)).toHaveLength(1);
     const { log, job: made } = play([open, hose, aside]);
     const { procedure } = proposeProcedure(made!, log, { id: 'p', name: 'P', family: 'f', work: 'clean' });
-    expect(procedure.items[0]?.fasteners?.count).toBe(2);
+    expect(procedure.items[0]).toMatchObject({ fasteners: { count: 2 }, mayStay: 'to the strut' });
   });
   it('says where, and is not tied twice', () => {
     expect(told(job(hose), { ...aside, data: { itemId: 'hose', where: ' ' } } as CommandBody)).toMatchObject({

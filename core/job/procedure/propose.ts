@@ -146,6 +146,8 @@ function toProcedureItem(travelled: JobItem, there: ReadonlySet<string>): Proced
     ...tagOf(item),
     ...(item.backBefore === undefined ? {} : { backBefore: item.backBefore }),
     ...(item.part === undefined ? {} : { part: item.part }),
+    // What stayed connected this time may stay so the next time.
+    ...mayStay(travelled),
     ...(item.offAfter === undefined ? {} : { offAfter: item.offAfter.filter((each) => there.has(each.item)) }),
     ...(item.swapFrom === undefined ? {} : { swapFrom: item.swapFrom }),
     ...(restore.length === 0 ? {} : { restore }),
@@ -156,6 +158,11 @@ function toProcedureItem(travelled: JobItem, there: ReadonlySet<string>): Proced
         : { minutes: item.minutes }),
   };
 }
+
+const mayStay = ({ aside, mayStay: known }: JobItem): { mayStay?: string } => {
+  const where = aside?.where ?? known;
+  return where === undefined ? {} : { mayStay: where };
+};
 
 /** What told it from its look-alikes on the bench is what will tell it the next time. */
 function tagOf({ alike, label, tag }: JobItem): { tag?: string } {

@@ -72,8 +72,8 @@ const tallyItem = (job: Job, item: JobItem): TallyInput['items'][number] => ({
   state: item.state,
   confirmed: item.confirmed,
   singleUse: item.singleUse,
-  step: isBackStep(item),
-  aside: item.aside !== null,
+  ...(isBackStep(item) ? { step: true } : {}),
+  ...(item.aside === null ? {} : { aside: true }),
   loose: loose(job, item),
   toRestore: item.kept.flatMap(({ kind, text, restored }) =>
     restored === null ? [`${RESTORE_KINDS[kind].toLowerCase()} ${text}`.trim()] : [],

@@ -80,6 +80,13 @@ function addFirst(item: string): void {
         </option>
       </select>
     </FieldBox>
+    <TextField
+      v-if="item.kind !== 'fasteners' && item.kind !== 'gasket'"
+      :model-value="item.mayStay ?? ''"
+      label="May stay connected, tied"
+      placeholder="to the strut, or empty where it comes off"
+      @update:model-value="emit('put', { mayStay: $event || undefined })"
+    />
     <FieldBox v-if="item.kind !== 'unit'" v-slot="{ id }" label="Looked at and cleaned on the bench as">
       <select
         :id="id"

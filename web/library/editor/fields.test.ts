@@ -150,6 +150,8 @@ describe('the order of an item', () => {
     expect(put()).toEqual({ backBefore: 'unit' });
     await wrapper.find(field(wrapper, 'Looked at and cleaned on the bench as')).setValue('fast-idle');
     expect(put()).toEqual({ part: 'fast-idle' });
+    await wrapper.find(field(wrapper, 'May stay connected')).setValue('to the strut');
+    expect(put()).toEqual({ mayStay: 'to the strut' });
     const step = order('dashpot', { backBefore: 'unit' });
     expect(read(step.wrapper)).not.toContain('Comes off after');
   });

@@ -23,5 +23,7 @@ function tie(): void {
     />
     <button type="submit" class="quiet">Tie it aside, connected</button>
   </form>
-  <button v-else type="button" class="faint" @click="where = ''">It stays connected, tied aside</button>
+  <button v-else type="button" :class="item.mayStay ? 'quiet' : 'faint'" @click="where = item.mayStay ?? ''">
+    {{ item.mayStay ? 'It may stay connected: tie it aside' : 'It stays connected, tied aside' }}
+  </button>
 </template>

@@ -94,6 +94,13 @@ describe('the order of coming off', () => {
 });
 
 describe('what stays connected', () => {
+  it('is proposed where the procedure says that it may stay', async () => {
+    const { job, sent } = showJob([open, add('hose', { mayStay: 'wing' })]);
+    const form = mount(TieAsideForm, { props: { item: of(job(), 'hose') }, global });
+    await press(form, 'It may stay connected: tie it aside');
+    await form.find('form').trigger('submit');
+    expect(sent.at(-1)).toMatchObject({ data: { itemId: 'hose', where: 'wing' } });
+  });
   it('asks where it is tied, and says so on its tag until it is back in its place', async () => {
     const { job, sent } = showJob([open, ...listed]);
     const form = mount(TieAsideForm, { props: { item: of(job(), 'rail') }, global });
