@@ -126,6 +126,8 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
     const picture = await sharp({ create: { width: 400, height: 300, channels: 3, background: '#543' } })
       .jpeg()
       .toBuffer();
+    // A tag at Strip takes pictures too: the walk must be there first.
+    await expect(page.getByRole('heading', { name: 'On the bench: inspect' })).toBeVisible();
     await page
       .getByLabel('Picture before')
       .first()

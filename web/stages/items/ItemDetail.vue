@@ -138,8 +138,14 @@ const rules = computed(() =>
   ),
 );
 /** A unit, its fasteners and its gasket come off or stay; what hangs on wires and hoses can be moved aside. */
-const canStayConnected = computed(
-  () => props.item.origin !== 'plug' && !isBackStep(props.item) && !['fasteners', 'gasket'].includes(props.item.kind),
+const mayTie = computed(
+  () =>
+    props.way === 'strip' &&
+    props.item.state === 'on' &&
+    props.job.status === 'open' &&
+    props.item.origin !== 'plug' &&
+    !isBackStep(props.item) &&
+    !['fasteners', 'gasket'].includes(props.item.kind),
 );
 const lengths = computed(() => {
   const each = lengthsOf(props.item);
@@ -258,11 +264,7 @@ const subtitle = computed(() => {
       <TextField v-model="label" label="Tag or mark" :error="form.error('label')" placeholder="left, upper" />
       <button v-if="remarkChanged" type="submit" class="quiet col-span-2">Keep place and mark</button>
     </form>
-    <TieAsideForm
-      v-if="way === 'strip' && item.state === 'on' && job.status === 'open' && canStayConnected"
-      :key="`aside ${item.id}`"
-      :item="item"
-    />
+    <TieAsideForm v-if="mayTie && item.mayStay" :key="`aside ${item.id}`" :item="item" />
     <details v-if="rules.length > 0" class="text-note">
       <summary class="font-semibold">Order: {{ rules.length }} {{ rules.length === 1 ? 'reason' : 'reasons' }}</summary>
       <ul class="rows mt-1">
@@ -279,6 +281,7 @@ const subtitle = computed(() => {
         <FlagForm v-if="!item.flag" :item="item" :closed="false" />
         <OpeningForm v-if="way === 'strip' && !isBackStep(item) && item.opens.length === 0" :item="item" />
         <CureForm v-if="way === 'refit'" :item="item" />
+        <TieAsideForm v-if="mayTie && !item.mayStay" :key="`aside ${item.id}`" :item="item" />
         <BackStepForm v-if="!isBackStep(item)" :key="`step ${item.id}`" :item="item" />
         <OffOrderForm
           v-if="way === 'strip' && item.state === 'on' && !isBackStep(item)"

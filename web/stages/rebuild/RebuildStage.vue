@@ -147,7 +147,12 @@ const replaced = computed(() => job.value?.replaced.find((each) => each.unit ===
       <button type="submit" class="quiet mt-6">Add</button>
     </form>
     <div v-if="unit" class="mt-8 grid gap-8 border-t border-line pt-6">
-      <PiecesBlock v-if="unit.form === 'bank' || job.pieces.length > 0" :job="job" :unit="unit" :units="units" />
+      <PiecesBlock
+        v-if="unit.form === 'bank' || job.pieces.length > 0"
+        :job="job"
+        :unit="unit"
+        :units="units.filter(isVehicleUnit)"
+      />
       <SensorBlock
         v-if="isBody(unit.form) && unit.form !== 'diesel-flap'"
         :key="`sensor ${unit.id}`"
