@@ -114,6 +114,9 @@ useKeys([{ keys: ' ', does: 'Confirm the step of the run', run: () => coach.sing
             :error="unread === asked.name ? `Expected a figure in ${asked.unit}.` : form.error('value')"
           />
           <button type="submit" class="quiet">Enter</button>
+          <span v-if="asked.last" class="pb-2"
+            ><span class="figure text-xl">{{ asked.last }}</span> {{ asked.unit }}</span
+          >
         </form>
         <button
           v-for="flag in askedFlags"
