@@ -205,7 +205,8 @@ describe('what stays connected and is tied aside', () => {
     expect(itemOf(off2, 'hose')).toMatchObject({ aside: null, state: 'off', fasteners: { count: 2 } });
     expect(openedHoses(off2)).toHaveLength(1);
     const { log, job: made } = play([open, hose, aside]);
-    const { procedure } = proposeProcedure(made!, log, { id: 'p', name: 'P', family: 'f', work: 'clean' });
+    const { procedure, lessons } = proposeProcedure(made!, log, { id: 'p', name: 'P', family: 'f', work: 'clean' });
+    expect(lessons.map(({ words }) => words)).toContain('Sample hose stayed connected, tied to the strut.');
     expect(procedure.items[0]).toMatchObject({ fasteners: { count: 2 }, mayStay: 'to the strut' });
   });
   it('says where, and is not tied twice', () => {

@@ -1,3 +1,4 @@
+import { backStepTies, isBackStep } from '../../procedure/index.ts';
 import { type Constraint, planRefit } from '../../refit/index.ts';
 import { FLAGS } from '../items/flagKinds.ts';
 import { isBack, nameOf } from '../items/query.ts';
@@ -16,7 +17,7 @@ export const minutesOf = (seconds: number): number => Math.round(seconds / 6) / 
 
 /** Items that were not listed, could stay on, were renewed or took long. */
 export function itemLessons(job: Job, travelled: readonly JobItem[]): Lesson[] {
-  const left = job.items.filter(({ state, origin }) => state === 'on' && origin === 'procedure');
+  const left = job.items.filter((item) => item.state === 'on' && item.origin === 'procedure' && !isBackStep(item));
   return [
     ...travelled.flatMap((item): Lesson[] => {
       const lessons: Lesson[] = [];
@@ -27,6 +28,12 @@ export function itemLessons(job: Job, travelled: readonly JobItem[]): Lesson[] {
           kind: 'part',
           itemId: item.id,
           words: `${item.name} was renewed${item.fitted === '' ? '' : ` (${item.fitted})`}.`,
+        });
+      if (item.aside !== null && item.mayStay === undefined)
+        lessons.push({
+          kind: 'item',
+          itemId: item.id,
+          words: `${item.name} stayed connected, tied ${item.aside.where}.`,
         });
       const took = minutesOf(item.seconds.off + item.seconds.back);
       const expected = item.minutes === undefined ? null : item.minutes.off + item.minutes.back;
@@ -42,7 +49,7 @@ export function itemLessons(job: Job, travelled: readonly JobItem[]): Lesson[] {
 export function orderLessons(job: Job, travelled: readonly JobItem[], constraints: readonly Constraint[]): Lesson[] {
   const plan = planRefit(
     travelled.map(({ id, name }, index) => ({ id, name, stripOrder: index + 1 })),
-    constraints,
+    [...constraints, ...backStepTies(travelled)],
   );
   if (!plan.ok) return [];
   const went = travelled
