@@ -68,9 +68,7 @@ function stripTap(job: Job, item: JobItem): Tap | null {
   if (isBackStep(item)) return null;
   const group = holding(job, item) ?? (item.stayingIn > 0 && item.state === 'off' ? item : undefined);
   if (group !== undefined) return { kind: 'rest', group };
-  return (item.state === 'off' && item.aside === null) || item.origin === 'plug'
-    ? null
-    : { kind: 'off', item, again: item.state !== 'on' };
+  return item.state === 'off' || item.origin === 'plug' ? null : { kind: 'off', item, again: item.state !== 'on' };
 }
 
 /** In refit: take a plug out, tighten a bolt, put the item back, or feel its lock. */
@@ -142,7 +140,7 @@ function removal(job: Job, item: JobItem, typed: Typed): CommandData['remove-ite
     itemId: item.id,
     pocket: typed.pocket || placeFor(job, item),
     label: typed.label || tagFor(item),
-    countedOut: item.fasteners?.count ?? null,
+    countedOut: (item.aside ?? item).fasteners?.count ?? null,
     ...(stayIn > 0 ? { stayIn } : {}),
     ...(lengths.length > 1 ? { lengthsOut: lengths.map(({ lengthMm, count }) => ({ lengthMm, count })) } : {}),
   };

@@ -99,6 +99,10 @@ function act(): void {
   form.wrong.value = sendTap(tap.value, props.job, typed.value);
   if (form.wrong.value === null) emit('acted');
 }
+/** What was tied aside has to come off: never by the key that takes off the next thing. */
+function offAfterAll(): void {
+  form.wrong.value = sendTap({ kind: 'off', item: props.item, again: false }, props.job, typed.value);
+}
 /** One figure for every bolt that this pass still wants. */
 function actPass(): void {
   if (step.value === null) return;
@@ -187,6 +191,9 @@ const subtitle = computed(() => {
     </p>
     <p v-if="item.aside && item.state === 'off'" class="border-l-[3px] border-oxide py-1 pl-3">
       Still connected, tied aside: {{ item.aside.where }}.
+      <button v-if="way === 'strip' && job.status === 'open'" type="button" class="link" @click="offAfterAll">
+        Take it off after all
+      </button>
     </p>
     <p v-if="gapes" class="border-l-[3px] border-oxide py-1 pl-3">An opening gapes. Plug it before you go on.</p>
     <p
@@ -244,7 +251,12 @@ const subtitle = computed(() => {
       :item="item"
     />
     <UnitRows v-if="way === 'refit'" v-model:renew="renew" :job="job" :item="item" />
-    <MeasureRows v-if="item.origin !== 'plug' && job.status === 'open'" :job="job" :item="item" :way="way" />
+    <MeasureRows
+      v-if="item.origin !== 'plug' && !isBackStep(item) && job.status === 'open'"
+      :job="job"
+      :item="item"
+      :way="way"
+    />
     <p v-if="item.singleUse" class="text-note">
       <span class="font-semibold text-brass">Single use.</span> New one: <span class="code">{{ item.partNumber }}</span>
     </p>
@@ -264,7 +276,7 @@ const subtitle = computed(() => {
       <TextField v-model="label" label="Tag or mark" :error="form.error('label')" placeholder="left, upper" />
       <button v-if="remarkChanged" type="submit" class="quiet col-span-2">Keep place and mark</button>
     </form>
-    <TieAsideForm v-if="mayTie && item.mayStay" :key="`aside ${item.id}`" :item="item" />
+    <TieAsideForm v-if="mayTie && item.mayStay" :key="`aside ${item.id}`" :item="item" @tied="emit('acted')" />
     <details v-if="rules.length > 0" class="text-note">
       <summary class="font-semibold">Order: {{ rules.length }} {{ rules.length === 1 ? 'reason' : 'reasons' }}</summary>
       <ul class="rows mt-1">
@@ -278,10 +290,10 @@ const subtitle = computed(() => {
     <details v-if="item.origin !== 'plug' && job.status === 'open'" class="border-t border-line pt-2">
       <summary class="min-h-8 text-sm font-semibold text-soft">More about it</summary>
       <div class="flex flex-col gap-1">
-        <FlagForm v-if="!item.flag" :item="item" :closed="false" />
+        <FlagForm v-if="!item.flag && !isBackStep(item)" :item="item" :closed="false" />
         <OpeningForm v-if="way === 'strip' && !isBackStep(item) && item.opens.length === 0" :item="item" />
         <CureForm v-if="way === 'refit'" :item="item" />
-        <TieAsideForm v-if="mayTie && !item.mayStay" :key="`aside ${item.id}`" :item="item" />
+        <TieAsideForm v-if="mayTie && !item.mayStay" :key="`aside ${item.id}`" :item="item" @tied="emit('acted')" />
         <BackStepForm v-if="!isBackStep(item)" :key="`step ${item.id}`" :item="item" />
         <OffOrderForm
           v-if="way === 'strip' && item.state === 'on' && !isBackStep(item)"

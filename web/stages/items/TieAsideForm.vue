@@ -6,10 +6,13 @@ import { useForm } from '../useForm.ts';
 
 /** What may stay connected and is only moved out of the way: nothing of it is undone, and it comes back to its place. */
 const props = defineProps<{ item: JobItem }>();
+const emit = defineEmits<{ tied: [] }>();
 const form = useForm();
 const where = ref<string | null>(null);
 function tie(): void {
-  if (where.value !== null && form.send('tie-aside', { itemId: props.item.id, where: where.value })) where.value = null;
+  if (where.value === null || !form.send('tie-aside', { itemId: props.item.id, where: where.value })) return;
+  where.value = null;
+  emit('tied');
 }
 </script>
 

@@ -9,11 +9,7 @@ export function tapWords(tap: Tap): string {
     case 'rest':
       return `Take out the ${tap.group.stayingIn} that hold it`;
     case 'off':
-      return tap.item.aside !== null && tap.item.state === 'off'
-        ? 'Take it off after all'
-        : tap.again
-          ? 'Take off again'
-          : 'Take off';
+      return tap.again ? 'Take off again' : 'Take off';
     case 'unplug':
       return 'Take it out';
     case 'bolt':
