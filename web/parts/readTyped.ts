@@ -69,7 +69,7 @@ const PLAIN = new RegExp(`^${NUMBER}(?:\\s*(?:to|–|-)\\s*${NUMBER})?\\s*${UNIT
 
 /** How it was read, where what was typed is not plain digits in the field's own unit. */
 function echoOf(text: string, read: Extract<ParseResult, { ok: true }>, { assume }: Field): string {
-  const { quantity, upTo, angleDeg, about } = read;
+  const { quantity, upTo, angleDeg } = read;
   const { value, unit } = quantity;
   if (PLAIN.test(text.trim()) && (assume === undefined || unit === assume)) return '';
   const range = upTo === undefined ? format(quantity) : `${format(quantity)} to ${format({ value: upTo, unit })}`;
@@ -78,5 +78,5 @@ function echoOf(text: string, read: Extract<ParseResult, { ok: true }>, { assume
     assume === undefined || unit === assume
       ? ''
       : `, ${format({ value: Number(convert(value, unit, assume).toPrecision(4)), unit: assume })}`;
-  return `reads as ${about ? 'about ' : ''}${range}${turn}${own}`;
+  return `reads as ${range}${turn}${own}`;
 }
