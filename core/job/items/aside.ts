@@ -5,7 +5,7 @@ import { fact } from '../fact.ts';
 import { stepsWait } from './backSteps.ts';
 import { change, nextPlace } from './item.ts';
 import { notHere } from './listing.ts';
-import { itemOf, nameOf } from './query.ts';
+import { isBack, itemOf, nameOf } from './query.ts';
 import type { JobItem } from './state.ts';
 
 /** What {@link itemTiedAside} holds: which item, and where it is tied. */
@@ -24,13 +24,10 @@ export const itemTiedAside = fact('item-tied-aside', {
         pocket: '',
         // A connector whose lock nobody opened needs no second look.
         confirmed: true,
-        countedOut: null,
-        countedBack: null,
-        bolts: [],
-        fitted: '',
+        // Nothing of it was undone: no fasteners to count, no opening, nothing to renew. What went back before, counted
+        // and at torque, stays as it was recorded.
+        ...(isBack(item) ? {} : { countedOut: null, countedBack: null, bolts: [], fasteners: null, fitted: '' }),
         swapped: null,
-        // Nothing of it was undone: no fasteners to count, no opening, nothing to renew.
-        fasteners: null,
         opens: [],
         singleUse: false,
         aside: { where, fasteners: item.fasteners, opens: item.opens, singleUse: item.singleUse },

@@ -188,6 +188,21 @@ describe('what stays connected and is tied aside', () => {
     expect(engineHolds(home)).toEqual([]);
     expect(itemRows(home, SPEAKER)[0]).toMatchObject({ value: expect.stringContaining('back in its place') });
   });
+  it('keeps what was recorded of it when it had been off and back once', () => {
+    const tight: CommandBody = {
+      type: 'tighten-bolt',
+      data: { itemId: 'bolts', boltId: '1', pass: 1, method: 'wrench', torqueText: '9 Nm', wrenchId: '' },
+    };
+    const before = play([open, pin, off('bolts'), tight]).job!;
+    const tie: CommandBody = { type: 'tie-aside', data: { itemId: 'bolts', where: 'wing' } };
+    const after = play([open, pin, off('bolts'), tight, tie]).job!;
+    expect(itemOf(before, 'bolts')?.bolts).toHaveLength(1);
+    expect(itemOf(after, 'bolts')).toMatchObject({
+      state: 'off',
+      fasteners: { count: 1 },
+      bolts: itemOf(before, 'bolts')!.bolts,
+    });
+  });
   it('leaves nothing open, whatever it turns out to be', () => {
     const correct: CommandBody = {
       type: 'correct-item',
