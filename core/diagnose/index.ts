@@ -1,3 +1,4 @@
+export { FAULT_SIGNS, WELL_OUTCOMES } from './faultSigns.ts';
 export { broughtUp, carryOver, changesBetween } from './bringUp.ts';
 export type { CarriedOver } from './bringUp.ts';
 export { checkKnowledge } from './check.ts';

@@ -154,7 +154,14 @@ export { asTaken, asTurned, type Turn, type Turned, turned } from './pictures/tu
 export type { Lesson } from './procedure/lessons.ts';
 export { proposeProcedure } from './procedure/propose.ts';
 export type { Proposal } from './procedure/propose.ts';
-export { MEASURE_FIELDS, MEASURES, PROOFS } from './proof/kinds.ts';
+export { conditionWords, PROOF_PLACES, PROOF_STATES } from './proof/conditions.ts';
+export type { Condition, ProofPlace, ProofState } from './proof/conditions.ts';
+export { MEASURE_FIELDS, MEASURES, PROOFS, USUAL_MEASURES } from './proof/kinds.ts';
+export { ownLine, VERDICT_WORDS } from './proof/line.ts';
+export type { ProofLine, TriedVerdict, Verdict } from './proof/line.ts';
+export { proofOf } from './proof/lines.ts';
+export { sinceCleared } from './proof/linesRead.ts';
+export type { ProofSoFar } from './proof/lines.ts';
 export type { MeasureKind, ProofKind } from './proof/kinds.ts';
 export { bandOf, measured } from './proof/measured.ts';
 export type { Measured } from './proof/measured.ts';

@@ -15,7 +15,7 @@ import { FRESH_NOTES, type NotesState } from './notes/state.ts';
 import { FRESH_PARTS, type PartsState } from './parts/state.ts';
 import { FRESH_PICTURES, type PicturesState } from './pictures/state.ts';
 import { FRESH_PROCEDURE, type ProcedureState } from './procedure/state.ts';
-import { FRESH_PROOF, type ProofState } from './proof/state.ts';
+import { FRESH_PROOF, type ProofJobState } from './proof/state.ts';
 import { FRESH_REBUILD, type RebuildState } from './rebuild/state.ts';
 import { FRESH_RUNS, type RunsState } from './runs/state.ts';
 import { FRESH_SEIZED, type SeizedState } from './seized/state.ts';
@@ -42,7 +42,7 @@ export interface Job
     CoolantJobState,
     TimersState,
     RunsState,
-    ProofState,
+    ProofJobState,
     PicturesState,
     HandoverState,
     CustodyState,

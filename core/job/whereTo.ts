@@ -14,6 +14,7 @@ export type Spot =
   | 'book'
   | 'level'
   | 'bleed'
+  | 'lines'
   | 'measured'
   | 'balance'
   | 'codes-after'

@@ -1,9 +1,10 @@
-import { id, line, oneOf, record } from '../../shape/index.ts';
+import { id, line, oneOf, optional, record } from '../../shape/index.ts';
+import { format } from '../../quantity/index.ts';
 import { parseDtc } from '../../vehicle/index.ts';
 import { command } from '../command.ts';
-import { accept, refuse, refuseField } from '../decision.ts';
+import { accept, refuse, refuseField, within } from '../decision.ts';
 import { fact } from '../fact.ts';
-import { liveValues, when } from '../shapes.ts';
+import { liveValues, reading, when } from '../shapes.ts';
 
 /** What {@link codeRead} holds. */
 export const codeReadShape = record({
@@ -54,12 +55,19 @@ export const readCode = command('read-code', {
 });
 
 /** What {@link codesReadOut} holds. */
-export const codesReadOutShape = record({ when });
+export const codesReadOutShape = record({
+  when,
+  /** How far it was driven since codes were cleared; left out where nobody said. */
+  driven: optional(reading),
+});
 /** Codes were read to the end: what was not read is not there. */
 export const codesReadOut = fact('codes-read-out', {
   shape: codesReadOutShape,
-  means: (job, { when }, stamp) => ({ codesRead: { ...job.codesRead, [when]: stamp } }),
-  words: (data) => `Codes read ${data.when}`,
+  means: (job, { when, driven }, stamp) => ({
+    codesRead: { ...job.codesRead, [when]: { ...stamp, ...(driven === undefined ? {} : { driven }) } },
+  }),
+  words: ({ when, driven }) =>
+    `Codes read ${when}${driven === undefined ? '' : `, ${format(driven)} after they were cleared`}`,
   putRight: {},
   sheet: 'Proved',
 });
@@ -67,7 +75,9 @@ export const codesReadOut = fact('codes-read-out', {
 /** Says that all codes were read. */
 export const readCodesOut = command('read-codes-out', {
   shape: codesReadOutShape,
-  decide: (_, data) => accept(codesReadOut.of(data)),
+  decide: (_, data) =>
+    (data.driven === undefined ? null : within('driven', data.driven.value, 0, 100_000, data.driven.unit)) ??
+    accept(codesReadOut.of(data)),
 });
 
 /** What {@link frameRead} holds. */

@@ -3,7 +3,7 @@ import type { Recorded } from '../fact.ts';
 import type { liveValues } from '../shapes.ts';
 import type { Stamp, When } from '../stamp.ts';
 import type { clearingEndedShape, codesClearedShape } from './clearing.ts';
-import type { codeReadShape, frameReadShape, valuesReadShape } from './codes.ts';
+import type { codeReadShape, codesReadOutShape, frameReadShape, valuesReadShape } from './codes.ts';
 import type { historyToldShape, jobOpenedShape, workPlannedShape } from './opening.ts';
 import type { symptomNotedShape } from './symptoms.ts';
 import type { complaintToldShape } from './told.ts';
@@ -27,6 +27,8 @@ export interface SignNoted extends Stamp {
 export type LiveValue = TypeOf<typeof liveValues>[number];
 /** A freeze frame: what the engine did when the code was set. */
 export type FreezeFrame = Recorded<typeof frameReadShape>;
+/** Codes read to the end, and how far it was driven since they were cleared. */
+export type CodesReadOut = Stamp & Pick<TypeOf<typeof codesReadOutShape>, 'driven'>;
 /** Live values of one moment. */
 export type ValuesRead = Recorded<typeof valuesReadShape>;
 /** Codes that were sent to be cleared. */
@@ -43,7 +45,7 @@ export interface ComplaintState extends Opened, TypeOf<typeof historyToldShape> 
   readonly symptoms: readonly Symptom[];
   readonly codes: readonly CodeRead[];
   /** Codes were read to the end, before or after. */
-  readonly codesRead: Readonly<Record<When, Stamp | null>>;
+  readonly codesRead: Readonly<Record<When, CodesReadOut | null>>;
   readonly told: readonly Told[];
   readonly signs: readonly SignNoted[];
   readonly frames: readonly FreezeFrame[];

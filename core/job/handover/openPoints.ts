@@ -6,8 +6,11 @@ import { lowerFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
 import { accept, nonEmpty, refuse, refuseField, within } from '../decision.ts';
 import { fact, type Recorded } from '../fact.ts';
+import { looksBad } from '../inspection/bad.ts';
 import { unitName } from '../inspection/units.ts';
 import type { Job } from '../job.ts';
+import { type ProofLine, type ProofLineKind, VERDICT_WORDS } from '../proof/line.ts';
+import { proofOf } from '../proof/lines.ts';
 import type { WhereTo } from '../whereTo.ts';
 import { whereCleared } from '../start/whereCleared.ts';
 import { lyingOpen } from '../start/tallies.ts';
@@ -17,7 +20,17 @@ import { stagesSkipped } from './progress.ts';
 
 /** What kind of thing is open. Every part of the program that knows of something open adds a kind here. */
 export type OpenCode =
-  'holds-engine' | 'still-bad' | 'nothing-decided' | 'run-open' | 'left-out' | 'uneven' | 'stop-gap';
+  | 'holds-engine'
+  | 'still-bad'
+  | 'nothing-decided'
+  | 'run-open'
+  | 'did-not-take'
+  | 'not-cured'
+  | 'out-of-band'
+  | 'returned'
+  | 'left-out'
+  | 'uneven'
+  | 'stop-gap';
 
 /** Something that is open when the vehicle goes. */
 export interface OpenPoint {
@@ -113,6 +126,15 @@ export function openPoints(job: Job): OpenPoint[] {
           ]
         : [],
     ),
+    ...failedRuns(job).map(({ id, run: { recipe }, closed }) =>
+      point('did-not-take', id, `${recipe.name}: did not take${closed?.why ? `, ${closed.why}` : ''}`, true, {
+        stage: recipe.purpose === 'bleed' ? 'coolant' : 'relearn',
+      }),
+    ),
+    ...proofOf(job).failing.flatMap((line) => {
+      const code = FAILED_AS[line.kind];
+      return code === null ? [] : [point(code, line.id, failedWords(line), true, line.at)];
+    }),
     ...(balanceSeen(job, 'after')?.balance.even === false
       ? [point('uneven', 'balance', 'the bodies do not draw evenly', true, { stage: 'prove', spot: 'balance' })]
       : []),
@@ -134,15 +156,42 @@ export function openPoints(job: Job): OpenPoint[] {
 const runOpenWords = (recipe: Recipe): string =>
   recipe.way === 'itself' ? `${recipe.name}: ${recipeWords(recipe)}` : `${recipe.name} is still open`;
 
+/** What a failing line of the proof is called among what is open; null where it stands there already. */
+const FAILED_AS: Readonly<Record<ProofLineKind, OpenCode | null>> = {
+  symptom: 'not-cured',
+  check: 'not-cured',
+  proof: 'not-cured',
+  own: 'not-cured',
+  tool: null,
+  code: 'returned',
+  band: 'out-of-band',
+  bench: null,
+  balance: null,
+};
+
+/** “Idle speed, warm: 1,400 rpm, above the band”; “Hunts at the stops: still there, 3 times in 10”. */
+function failedWords({ kind, name, after, verdict, remark }: ProofLine): string {
+  if (kind === 'band' || kind === 'code') return `${name}: ${[after, remark].filter(Boolean).join(', ')}`;
+  return `${name}: ${[VERDICT_WORDS[verdict], after].filter(Boolean).join(', ')}`;
+}
+
+/** Runs that did not take, of which no later one of the same purpose did. */
+const failedRuns = (job: Job): Job['runs'] =>
+  job.runs.filter(
+    ({ closed, run }, index) =>
+      closed?.outcome === 'did not take' &&
+      !job.runs.slice(index + 1).some((later) => later.run.recipe.purpose === run.recipe.purpose),
+  );
+
 /** Points that nobody has said anything of, and that do not close by themselves. */
 export const unanswered = (job: Job): OpenPoint[] => openPoints(job).filter(({ asks, left }) => asks && left === null);
 
 /** What was looked at after the work and is still bad, on a unit that stays. */
 function stillBad(job: Job): { readonly key: string; readonly words: string }[] {
   const gone = new Set(job.replaced.map(({ unit }) => unit));
-  return job.findings.flatMap(({ unit, point, when, grade, judged }) => {
-    const bad = judged === undefined ? (grade ?? 0) >= BAD_GRADE : judged.verdict === 'bad';
-    if (when !== 'after' || !bad || gone.has(unit)) return [];
+  return job.findings.flatMap((finding) => {
+    const { unit, point, when, judged } = finding;
+    if (when !== 'after' || !looksBad(finding) || gone.has(unit)) return [];
     const which = judged?.which ?? '';
     return [
       {
@@ -152,6 +201,3 @@ function stillBad(job: Job): { readonly key: string; readonly words: string }[] 
     ];
   });
 }
-
-/** A deposit grade from which a unit is not clean: crust. */
-const BAD_GRADE = 3;

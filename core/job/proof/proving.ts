@@ -3,7 +3,7 @@ import { command } from '../command.ts';
 import { accept, nonEmpty, within } from '../decision.ts';
 import { fact } from '../fact.ts';
 import { when } from '../shapes.ts';
-import { TRIAL_PLACES } from '../start/runPlaces.ts';
+import { condition } from './conditions.ts';
 import { held } from './held.ts';
 import { MEASURES, measureText, PROOF_SHORT, PROOFS } from './kinds.ts';
 
@@ -15,8 +15,7 @@ export const measurementTakenShape = record({
   value: number,
   /** As it was typed: 0.50 V stays 0.50. Left out where it was read from the vehicle. */
   typed: optional(line),
-  /** How an outboard ran for it; left out for any other. */
-  place: optional(keyOf(TRIAL_PLACES)),
+  ...condition,
 });
 /** A figure was measured before or after. */
 export const measurementTaken = fact('measurement-taken', {
@@ -54,7 +53,7 @@ export const proofRecordedShape = record({
   check: keyOf(PROOFS),
   result: oneOf('good', 'bad'),
   note: paragraph,
-  place: optional(keyOf(TRIAL_PLACES)),
+  ...condition,
 });
 /** Something was proved by looking or driving, or was not. */
 export const proofRecorded = fact('proof-recorded', {

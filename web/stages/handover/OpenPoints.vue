@@ -11,7 +11,7 @@ import { useForm } from '../useForm.ts';
 /** What is open when the vehicle goes; what may stay so needs a reason, something to watch, and a day to look again. */
 const props = defineProps<{ job: Job }>();
 const form = useForm();
-const points = computed(() => openPoints(props.job).filter(({ code }) => code === 'still-bad'));
+const points = computed(() => openPoints(props.job).filter(({ asks, code }) => asks && code !== 'nothing-decided'));
 const leaving = ref<string | null>(null);
 const typed = reactive({ reason: '', watch: '', days: '', use: '' });
 const keyOf = ({ code, subject }: OpenPoint): string => `${code} ${subject}`;

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { readFigure } from '../../../core/quantity/index.ts';
-import { computed, reactive } from 'vue';
+import { computed, reactive, ref } from 'vue';
 import {
   bandOf,
+  type Condition,
   type Job,
   measured,
   MEASURE_FIELDS,
   type MeasureKind,
   MEASURES,
-  type TrialPlace,
+  USUAL_MEASURES,
   type When,
 } from '../../../core/job/index.ts';
 import { freshId, useJob } from '../../stores/job.ts';
@@ -16,23 +17,24 @@ import FigureField from '../../parts/FigureField.vue';
 import PutRight from '../entries/PutRight.vue';
 
 /** Figures typed one by one; each says at once whether it lies in the family's band. */
-const props = defineProps<{ job: Job; when: When; place?: TrialPlace | null }>();
+const props = defineProps<{ job: Job; when: When; under?: Condition }>();
 const store = useJob();
-const typed = reactive<Record<MeasureKind, string>>({
-  'idle-rpm': '',
-  'valve-duty': '',
-  'closed-volts': '',
-  'settle-time': '',
-});
+const typed = reactive(
+  Object.fromEntries(Object.keys(MEASURES).map((kind) => [kind, ''])) as Record<MeasureKind, string>,
+);
 const errors = reactive<Partial<Record<MeasureKind, string>>>({});
 
-const kinds = computed(() =>
+const hasValve = computed(() => props.job.vehicle.idleValve !== 'none');
+const usual = computed(() => USUAL_MEASURES.filter((kind) => kind !== 'valve-duty' || hasValve.value));
+/** Everything else that somebody may have read; what was taken before or after is shown at once. */
+const others = computed(() =>
   (Object.keys(MEASURES) as MeasureKind[]).filter(
-    (kind) => kind !== 'valve-duty' || props.job.vehicle.idleValve !== 'none',
+    (kind) => !USUAL_MEASURES.includes(kind) && (kind !== 'valve-steps' || hasValve.value),
   ),
 );
-/** How an outboard ran for it. */
-const ran = computed(() => (props.place === undefined || props.place === null ? {} : { place: props.place }));
+const taken = (kind: MeasureKind): boolean => props.job.measurements.some((each) => each.kind === kind);
+const showAll = ref(false);
+const kinds = computed(() => [...usual.value, ...others.value.filter((kind) => showAll.value || taken(kind))]);
 const known = (kind: MeasureKind) => measured(props.job, kind, props.when);
 function keep(kind: MeasureKind): void {
   const text = typed[kind].trim();
@@ -45,7 +47,7 @@ function keep(kind: MeasureKind): void {
         when: props.when,
         value: read.value,
         typed: read.text,
-        ...ran.value,
+        ...props.under,
       })
     : { message: read.message, wouldHelp: '' };
   errors[kind] = refusal === null ? '' : `${refusal.message} ${refusal.wouldHelp}`.trim();
@@ -80,5 +82,13 @@ function keep(kind: MeasureKind): void {
         </p>
       </div>
     </form>
+    <button
+      v-if="!showAll && job.status === 'open' && others.some((kind) => !taken(kind))"
+      type="button"
+      class="quiet justify-self-start"
+      @click="showAll = true"
+    >
+      Trims, air, second track, steps …
+    </button>
   </div>
 </template>

@@ -102,6 +102,77 @@ describe('proving', () => {
   });
 });
 
+describe('the proof line by line', () => {
+  const symptom: CommandBody = { type: 'note-symptom', data: { id: 's', text: 'hunts' } };
+  it('takes gone by a tap under the condition that is picked, and what is not only with words', async () => {
+    const { wrapper, sent, job } = stage(symptom);
+    const pick = (name: string) =>
+      wrapper
+        .findAll('[role="radio"]')
+        .find((each) => each.text() === name)!
+        .trigger('click');
+    await pick('warm');
+    await pick('on the road');
+    await press(wrapper, 'Gone');
+    expect(sent.at(-1)).toMatchObject({
+      type: 'try-line',
+      data: { line: 'symptom:s', verdict: 'gone', state: 'warm', place: 'road' },
+    });
+    expect(read(wrapper)).toContain('warm, on the road');
+    expect(read(wrapper)).toContain('Proved');
+    await press(wrapper, 'Still there');
+    const form = wrapper.findAll('form').find((each) => each.text().includes('What did it do?'))!;
+    await form.trigger('submit');
+    expect(read(wrapper)).toContain('Say what it did.');
+    await form.find('input').setValue('3 times in 10');
+    await form.trigger('submit');
+    expect(job().tried).toMatchObject([{ verdict: 'still there', came: '3 times in 10' }]);
+    expect(read(wrapper)).toContain('Not proved: one came out wrong');
+  });
+  it('keeps something of one’s own, and what the tool said', async () => {
+    const { wrapper, job } = stage();
+    await press(wrapper, 'Lamp stays off');
+    await wrapper
+      .findAll('form')
+      .find((each) => each.text().includes('Something else tried'))!
+      .trigger('submit');
+    expect(job().tried).toMatchObject([{ words: 'Lamp stays off', verdict: 'good' }]);
+    await wrapper.find(field(wrapper, 'Something else tried')).setValue('idle with the lights');
+    await press(wrapper, 'Not right');
+    expect(job().tried).toHaveLength(1);
+    await wrapper.find(field(wrapper, 'What it did')).setValue('sags to 600');
+    await press(wrapper, 'Not right');
+    expect(job().tried).toHaveLength(2);
+    await wrapper.find(field(wrapper, 'What the maker’s tool shows')).setValue('Throttle adaptation');
+    const tool = wrapper.findAll('form').find((each) => each.text().includes('maker’s tool'))!;
+    await tool.trigger('submit');
+    expect(read(wrapper)).toContain('What did the tool say?');
+    await wrapper.find(field(wrapper, 'What it says')).setValue('learned');
+    await tool.trigger('submit');
+    expect(job().toolSays).toMatchObject([{ what: 'Throttle adaptation', said: 'learned', when: 'after' }]);
+  });
+  it('asks how far it was driven once codes were cleared', async () => {
+    const { wrapper, job } = stage(of('clear-codes'), of('end-clearing'));
+    const driven = wrapper.find(field(wrapper, 'Driven since cleared'));
+    await driven.setValue('far');
+    await press(wrapper, 'Read: none stored');
+    expect(job().codesRead.after).toBeNull();
+    await driven.setValue('12');
+    await press(wrapper, 'Read: none stored');
+    expect(job().codesRead.after).toMatchObject({ driven: { value: 12, unit: 'km' } });
+    expect(read(wrapper)).toContain('driven 12 km since they were cleared');
+  });
+  it('has room for trims, air and a second track', async () => {
+    const { wrapper, sent } = stage();
+    expect(read(wrapper)).not.toContain('Long trim');
+    await press(wrapper, 'Trims, air, second track, steps …');
+    const trim = wrapper.find(field(wrapper, 'Long trim at idle'));
+    await trim.setValue('-1.6');
+    await trim.trigger('blur');
+    expect(sent.at(-1)).toMatchObject({ type: 'take-measurement', data: { kind: 'long-trim', value: -1.6 } });
+  });
+});
+
 describe('an outboard', () => {
   it('is proved where it runs: on the hose, in the tank or on the water', async () => {
     const { wrapper, sent } = (() => {
