@@ -17,7 +17,7 @@ export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
   gone: 'gone',
   'still there': 'still there',
   worse: 'worse',
-  good: 'as it should be',
+  good: 'good',
   failed: 'not right',
   'not tried': 'not tried',
   shown: 'not judged',

@@ -177,7 +177,7 @@ describe('the proof line by line', () => {
     const rows = sheetOf(job, say).sections.find(({ title }) => title === 'Proved')!.rows;
     expect(rows.map(({ label, value }) => `${label}: ${value}`)).toEqual(
       expect.arrayContaining([
-        'Lamp stays off: as it should be',
+        'Lamp stays off: good',
         'Throttle adaptation: not learned before, learned after',
       ]),
     );

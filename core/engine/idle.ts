@@ -1,0 +1,46 @@
+import { clamp, coldness, idleTarget, type Live, rpmOf, towards, WARM_C } from './live.ts';
+import { idleNeedMm2 } from './state.ts';
+
+/** Speed above which the computer lets the engine fall by itself, rpm over its target. */
+const FALLING = 250;
+/** Electric load that takes as much again as the engine needs by itself, W a litre. */
+const LOAD_W_PER_L = 620;
+/** How fast a computer learns its idle, s. */
+const LEARN_S = 40;
+
+/** The idle air that the computer asks for, mm²; moves what it has learned and what it adds. */
+export function idleAir(s: Live, dt: number): number {
+  const { spec } = s;
+  const need = idleNeedMm2(spec);
+  const target = idleTarget(s);
+  const rpm = rpmOf(s);
+  const footOff = s.pedal < 1;
+  s.dashMm2 = footOff ? towards(s.dashMm2, 0, dt, 0.8) : need * 0.5;
+  const cold = need * 0.95 * coldness(s);
+  const load = (need * s.loadsW) / (LOAD_W_PER_L * spec.displacementL);
+  const base = s.learnedMm2 + cold + load;
+  if (spec.governor === 'stop' || spec.governor === 'fuel') return 0;
+  if (!s.running || !footOff || rpm > target + FALLING) {
+    // A foot or a falling engine: hold what was, let what was added fade.
+    s.addedMm2 = towards(s.addedMm2, 0, dt, 3);
+    return base + s.dashMm2 + Math.max(0, s.addedMm2) + (s.running ? 0 : need * 0.25);
+  }
+  const error = clamp(target - rpm, -200, 200);
+  const gain = need / spec.idleRpm;
+  const most = need * 0.45;
+  s.addedMm2 = clamp(s.addedMm2 + gain * 0.32 * error * dt, -most, most);
+  if (spec.learns === 'itself' && s.coolantC > WARM_C && s.roadMs < 0.5 && Math.abs(error) < 60 && s.runS > 10) {
+    const step = (s.addedMm2 * dt) / LEARN_S;
+    const learned = clamp(s.learnedMm2 + step, 0, need * 1.2);
+    s.addedMm2 -= learned - s.learnedMm2;
+    s.learnedMm2 = learned;
+  }
+  return base + s.dashMm2 + s.addedMm2 + gain * 0.3 * error;
+}
+
+/** Ignition, which answers faster than air: retarded when it idles fast, advanced when it sags, ° before top. */
+export function ignition(s: Live, dt: number): number {
+  if (s.pedal >= 1) return (s.advanceDeg = towards(s.advanceDeg, 24, dt, 0.15));
+  const wanted = 8 + clamp((idleTarget(s) - rpmOf(s)) * 0.1, -10, 9);
+  return (s.advanceDeg = towards(s.advanceDeg, wanted, dt, 0.04));
+}
