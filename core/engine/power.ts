@@ -1,4 +1,4 @@
-import { AIR_R, cylinderFlow, massFlow } from '../airflow/index.ts';
+import { AIR_R, cylinderFlow, flowPerMm2 } from '../airflow/index.ts';
 import { airAreas } from './plate.ts';
 import { clamp, idleTarget, type Live, rpmOf, towards, WARM_C } from './live.ts';
 import { gauss, roll } from './random.ts';
@@ -26,19 +26,19 @@ const byMixture = (lambda: number): number => {
 /** Air in and out of the manifold; its pressure, kPa, and what flows, g/s. Sensors see `airMeterGs`. */
 export function breathe(s: Live, dt: number): void {
   const { spec, faults } = s;
-  const rpm = rpmOf(s);
   const { metered, leak } = airAreas(s);
   const manifoldC = s.ambientC + 0.25 * Math.max(0, s.coolantC - s.ambientC);
-  const draw = {
-    rpm,
+  // What flows through a square millimetre is worked out once for both.
+  const each = flowPerMm2({ upstreamKPa: s.baroKPa, downstreamKPa: s.manifoldKPa, upstreamC: s.ambientC + 8 });
+  const seen = metered * each;
+  const unseen = leak * each;
+  const out = cylinderFlow({
+    rpm: rpmOf(s),
     displacementL: spec.displacementL,
+    manifoldKPa: s.manifoldKPa,
     manifoldC,
     volumetricEfficiency: spec.volumetricEfficiency,
-  };
-  const across = { upstreamKPa: s.baroKPa, downstreamKPa: s.manifoldKPa, upstreamC: s.ambientC + 8 };
-  const seen = massFlow(metered, across);
-  const unseen = massFlow(leak, across);
-  const out = cylinderFlow({ ...draw, manifoldKPa: s.manifoldKPa });
+  });
   const stiff = (AIR_R * (manifoldC + 273.15)) / spec.manifoldL / 1000;
   s.manifoldKPa = clamp(s.manifoldKPa + stiff * (seen + unseen - out) * dt, 8, s.baroKPa);
   s.airGs = out;

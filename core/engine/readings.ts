@@ -5,7 +5,7 @@ import type { EngineState } from './state.ts';
 /** The engine’s values by their PID in mode 01 (SAE J1979), in the unit that each has there. */
 export type Readings = Readonly<Record<number, number>>;
 /** Values that only the maker numbers, by their identifier in mode 22. */
-export const MAKER_VALUES = { valveDuty: 0x1101, valveSteps: 0x1102, learned: 0x1103 } as const;
+export const MAKER_VALUES = { valveDuty: 0x1101, valveSteps: 0x1102, learned: 0x1103, plateDeg: 0x1104 } as const;
 
 const SUPPLY_V = 5;
 /** Volts of a track over the whole travel of the plate. */
@@ -73,6 +73,7 @@ export function makerReadings(state: EngineState): Readings {
     ...(spec.governor === 'valve-steps'
       ? { [MAKER_VALUES.valveSteps]: Math.round((state.valveAskedPercent / 100) * FULL_STEPS) }
       : {}),
+    ...(spec.governor === 'plate' ? { [MAKER_VALUES.plateDeg]: state.plateDeg } : {}),
     ...(spec.governor === 'plate' || spec.valveMm2 > 0
       ? { [MAKER_VALUES.learned]: (state.learnedMm2 / idleNeedMm2(spec)) * 100 }
       : {}),

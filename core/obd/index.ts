@@ -14,3 +14,4 @@ export {
 export type { Mode, Request } from './lines.ts';
 export { decodePid, encodePid, hex, ObdError, pidLength, PIDS, supportedPids, supportMap } from './pids.ts';
 export type { PidValue, ValueMode } from './pids.ts';
+export { decodeMaker, encodeMaker, MAKER_PIDS } from './makers.ts';

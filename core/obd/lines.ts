@@ -1,14 +1,26 @@
 import { dtcFromBytes } from '../vehicle/index.ts';
 import { hex, ObdError, PIDS } from './pids.ts';
 
-/** Modes that are asked for here (SAE J1979): values, freeze frame, stored codes, clear, pending codes, vehicle. */
-export const MODES = { values: 0x01, frame: 0x02, stored: 0x03, clear: 0x04, pending: 0x07, vehicle: 0x09 } as const;
+/**
+ * Modes that are asked for here: of SAE J1979 values, freeze frame, stored codes, clear, pending codes and vehicle; of ISO
+ * 14229 what the maker numbers himself.
+ */
+export const MODES = {
+  values: 0x01,
+  frame: 0x02,
+  stored: 0x03,
+  clear: 0x04,
+  pending: 0x07,
+  vehicle: 0x09,
+  maker: 0x22,
+} as const;
 /** A number of {@link MODES}. */
 export type Mode = (typeof MODES)[keyof typeof MODES];
 
 /** What is asked of a vehicle. */
 export interface Request {
   readonly mode: Mode;
+  /** One byte; two in mode 22. */
   readonly pid?: number;
   /** Freeze frame number, mode 02 only. */
   readonly frame?: number;
@@ -25,10 +37,16 @@ export const NEGATIVE = 0x7f;
  * @throws RangeError when a mode that needs a PID has none, or has one that it does not take
  */
 export function encodeRequest({ mode, pid, frame }: Request): string {
-  const needsPid = mode === MODES.values || mode === MODES.frame || mode === MODES.vehicle;
+  const needsPid = mode === MODES.values || mode === MODES.frame || mode === MODES.vehicle || mode === MODES.maker;
   if (needsPid !== (pid !== undefined))
     throw new RangeError(`Mode ${hex(mode)} ${needsPid ? 'needs' : 'takes no'} PID.`);
-  return [mode, ...(pid === undefined ? [] : [pid]), ...(mode === MODES.frame ? [frame ?? 0] : [])].map(hex).join(' ');
+  return [
+    mode,
+    ...(pid === undefined ? [] : mode === MODES.maker ? [pid >> 8, pid & 255] : [pid]),
+    ...(mode === MODES.frame ? [frame ?? 0] : []),
+  ]
+    .map(hex)
+    .join(' ');
 }
 
 /** The bytes of a line of hex, or an error that says what stands there. Spaces are optional. @throws ObdError */
@@ -63,6 +81,12 @@ export function dataOf(message: readonly number[], request: Request): number[] {
       `Asked ${encodeRequest(request)}, got an answer to ${head >= ANSWER ? hex(head - ANSWER) : hex(head)}.`,
     );
   if (request.pid === undefined) return message.slice(1);
+  if (request.mode === MODES.maker) {
+    const identifier = ((second ?? 0) << 8) | third;
+    if (identifier !== request.pid)
+      throw new ObdError(`Asked for value ${hex(request.pid >> 8)}${hex(request.pid & 255)}, got another.`);
+    return message.slice(3);
+  }
   if (second !== request.pid)
     throw new ObdError(`Asked for value ${hex(request.pid)}, got ${second === undefined ? 'nothing' : hex(second)}.`);
   return message.slice(request.mode === MODES.values ? 2 : 3);

@@ -5,12 +5,15 @@ import {
   CONTINUE,
   dataOf,
   decodeCodes,
+  decodeMaker,
   decodePid,
   decodeVin,
+  encodeMaker,
   encodePid,
   encodeRequest,
   framesToFollow,
   isFirst,
+  MAKER_PIDS,
   messageLength,
   MODES,
   ObdError,
@@ -47,6 +50,23 @@ describe('every PID by its published formula', () => {
     [0x49, [0x28], (40 * 100) / 255, '%'],
     [0x4a, [0x14], (20 * 100) / 255, '%'],
     [0x4c, [0x00], 0, '%'],
+    [0x0e, [0x90], 8, '°'],
+    [0x0e, [0x00], -64, '°'],
+    [0x21, [0x01, 0x00], 256, 'km'],
+    [0x30, [0x07], 7, ''],
+    [0x31, [0x00, 0x0c], 12, 'km'],
+    [0x33, [0x65], 101, 'kPa'],
+    [0x43, [0x00, 0x4d], (77 * 100) / 255, '%'],
+    [0x44, [0x80, 0x00], 1, ''],
+    [0x46, [0x38], 16, '°C'],
+    [0x48, [0x33], 20, '%'],
+    [0x4b, [0x33], 20, '%'],
+    [0x4e, [0x00, 0x78], 120, 'min'],
+    [0x55, [0x88], 6.25, '%'],
+    [0x56, [0x80], 0, '%'],
+    [0x57, [0x78], -6.25, '%'],
+    [0x58, [0xff], 99.21875, '%'],
+    [0x5a, [0xff], 100, '%'],
   ];
   it.each(CASES)('%i %j is %f %s', (pid, bytes, value, unit) => {
     expect(decodePid(0x01, pid, bytes)).toMatchObject({ value: expect.closeTo(value, 9), unit });
@@ -203,5 +223,17 @@ describe('requests and answers', () => {
     expect(decodeCodes([1, 0x05, 0x05, 0, 0])).toEqual(['P0505']);
     expect(() => decodeCodes([3, 0x05, 0x05])).toThrow(/announced 3 codes and sent 1/);
     expect(() => decodeVin([0x41])).toThrow(/17 characters, got “A”/);
+  });
+});
+
+describe('what the maker numbers himself', () => {
+  it('goes both ways, two bytes each, by an identifier of two bytes', () => {
+    for (const id of MAKER_PIDS.keys())
+      for (const value of [0, 12.34, 60]) expect(decodeMaker(id, encodeMaker(id, value)).value).toBeCloseTo(value, 6);
+    expect(encodeRequest({ mode: MODES.maker, pid: 0x1101 })).toBe('22 11 01');
+    expect(dataOf([0x62, 0x11, 0x01, 0x0c, 0x80], { mode: MODES.maker, pid: 0x1101 })).toEqual([0x0c, 0x80]);
+    expect(() => dataOf([0x62, 0x11, 0x02, 0, 0], { mode: MODES.maker, pid: 0x1101 })).toThrow(/got another/);
+    expect(() => decodeMaker(0x9999, [0, 0])).toThrow(/22 99 99/);
+    expect(() => decodeMaker(0x1101, [0])).toThrow(/2 bytes, got 1/);
   });
 });

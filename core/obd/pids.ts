@@ -58,6 +58,25 @@ const trim = (name: string): Definition => ({
   encode: (value) => [byte((value * 128) / 100 + 128)],
 });
 
+const kiloPascal = (name: string): Definition => ({
+  name,
+  unit: 'kPa',
+  bytes: 1,
+  low: 0,
+  high: 255,
+  decode: (a) => a,
+  encode: (value) => [byte(value)],
+});
+const counted = (name: string, unit: string, bytes: 1 | 2): Definition => ({
+  name,
+  unit,
+  bytes,
+  low: 0,
+  high: bytes === 1 ? 255 : 65_535,
+  decode: (a, b) => (bytes === 1 ? a : 256 * a + b),
+  encode: (value) => (bytes === 1 ? [byte(value)] : word(value)),
+});
+
 /** Every value that this program reads, by its PID in mode 01. */
 export const PIDS: ReadonlyMap<number, Definition> = new Map<number, Definition>([
   [0x04, percent('Calculated load')],
@@ -66,18 +85,7 @@ export const PIDS: ReadonlyMap<number, Definition> = new Map<number, Definition>
   [0x07, trim('Long trim, bank 1')],
   [0x08, trim('Short trim, bank 2')],
   [0x09, trim('Long trim, bank 2')],
-  [
-    0x0b,
-    {
-      name: 'Manifold pressure',
-      unit: 'kPa',
-      bytes: 1,
-      low: 0,
-      high: 255,
-      decode: (a) => a,
-      encode: (value) => [byte(value)],
-    },
-  ],
+  [0x0b, kiloPascal('Manifold pressure')],
   [
     0x0c,
     {
@@ -102,6 +110,18 @@ export const PIDS: ReadonlyMap<number, Definition> = new Map<number, Definition>
       encode: (value) => [byte(value)],
     },
   ],
+  [
+    0x0e,
+    {
+      name: 'Ignition before top, cylinder 1',
+      unit: '°',
+      bytes: 1,
+      low: -64,
+      high: 63.5,
+      decode: (a) => a / 2 - 64,
+      encode: (value) => [byte((value + 64) * 2)],
+    },
+  ],
   [0x0f, celsius('Intake air temperature')],
   [
     0x10,
@@ -116,18 +136,11 @@ export const PIDS: ReadonlyMap<number, Definition> = new Map<number, Definition>
     },
   ],
   [0x11, percent('Throttle')],
-  [
-    0x1f,
-    {
-      name: 'Run time since start',
-      unit: 's',
-      bytes: 2,
-      low: 0,
-      high: 65_535,
-      decode: (a, b) => 256 * a + b,
-      encode: word,
-    },
-  ],
+  [0x1f, counted('Run time since start', 's', 2)],
+  [0x21, counted('Driven with the lamp on', 'km', 2)],
+  [0x30, counted('Warm-ups since codes were cleared', '', 1)],
+  [0x31, counted('Driven since codes were cleared', 'km', 2)],
+  [0x33, kiloPascal('Air pressure outside')],
   [
     0x42,
     {
@@ -140,11 +153,44 @@ export const PIDS: ReadonlyMap<number, Definition> = new Map<number, Definition>
       encode: (value) => word(value * 1000),
     },
   ],
+  [
+    0x43,
+    {
+      name: 'Absolute load',
+      unit: '%',
+      bytes: 2,
+      low: 0,
+      high: 25_700,
+      decode: (a, b) => ((256 * a + b) * 100) / 255,
+      encode: (value) => word((value * 255) / 100),
+    },
+  ],
+  [
+    0x44,
+    {
+      name: 'Mixture asked for, lambda',
+      unit: '',
+      bytes: 2,
+      low: 0,
+      high: 2,
+      decode: (a, b) => ((256 * a + b) * 2) / 65_536,
+      encode: (value) => word((value * 65_536) / 2),
+    },
+  ],
   [0x45, percent('Relative throttle')],
+  [0x46, celsius('Air temperature outside')],
   [0x47, percent('Throttle B')],
+  [0x48, percent('Throttle C')],
   [0x49, percent('Pedal D')],
   [0x4a, percent('Pedal E')],
+  [0x4b, percent('Pedal F')],
   [0x4c, percent('Commanded throttle')],
+  [0x4e, counted('Time since codes were cleared', 'min', 2)],
+  [0x55, trim('Short trim of the second sensor, bank 1')],
+  [0x56, trim('Long trim of the second sensor, bank 1')],
+  [0x57, trim('Short trim of the second sensor, bank 2')],
+  [0x58, trim('Long trim of the second sensor, bank 2')],
+  [0x5a, percent('Relative pedal')],
 ]);
 
 /** Modes of which this program reads values. */

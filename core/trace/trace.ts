@@ -1,4 +1,4 @@
-/** What a channel shows; the roles that the analysis knows. */
+/** What a channel shows; the roles that the analysis knows, with the value of live data that each is. */
 export const ROLES = {
   rpm: { name: 'Engine speed', unit: 'rpm', pid: 0x0c },
   plate: { name: 'Throttle', unit: '%', pid: 0x11 },
@@ -19,9 +19,10 @@ export const ROLES = {
   'road-speed': { name: 'Road speed', unit: 'km/h', pid: 0x0d },
   load: { name: 'Load', unit: '%', pid: 0x04 },
   advance: { name: 'Ignition', unit: '°', pid: 0x0e },
-  duty: { name: 'Idle valve duty', unit: '%', pid: null },
-  steps: { name: 'Idle valve steps', unit: 'steps', pid: null },
-} as const satisfies Record<string, { name: string; unit: string; pid: number | null }>;
+  duty: { name: 'Idle valve duty', unit: '%', pid: 0x1101 },
+  steps: { name: 'Idle valve steps', unit: 'steps', pid: 0x1102 },
+  'plate-degrees': { name: 'Plate above its stop', unit: '°', pid: 0x1104 },
+} as const satisfies Record<string, { name: string; unit: string; pid: number }>;
 /** The id of one of {@link ROLES}. */
 export type Role = keyof typeof ROLES;
 
