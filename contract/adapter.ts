@@ -26,7 +26,7 @@ export interface AdapterReading {
 }
 
 /** What to read from which adapter. */
-export const adapterRead = z.strictObject({ link: id, codes: z.boolean(), values: z.boolean() });
+export const adapterRead = z.strictObject({ link: id, codes: z.boolean(), values: z.boolean(), jobId: id.optional() });
 
 /** Clearing: the server keeps what is stored in the job's log before the request goes out. */
 export const adapterClear = z.strictObject({

@@ -96,3 +96,5 @@ export { transfer, TRANSFER_FORMAT, TRANSFER_VERSION } from './transfer.ts';
 export type { Transfer } from './transfer.ts';
 export { family, familyInput, lifeInput, unitInput, vehicle, vehicleInput, vehicleMerge } from './vehicle.ts';
 export type { FamilyInput, FamilyRow, LifeInput, UnitFile, UnitInput, VehicleInput } from './vehicle.ts';
+export { adapterAct, DEEDS, recordingBegin, recordingEnd, recordingStep } from './recordings.ts';
+export type { Deed, RecordingBegun, RecordingNews, RecordingStored } from './recordings.ts';

@@ -24,7 +24,12 @@ export const transfer = z.strictObject({
       }),
     )
     .max(500),
-  /** Hashes of pictures that were taken and whose files are not to be had any more. */
+  /** Recordings of live data, packed and squeezed as they lie in the store; left out where the job has none. */
+  recordings: z
+    .array(z.strictObject({ hash: z.string().regex(/^[0-9a-f]{64}$/), base64: z.string() }))
+    .max(200)
+    .optional(),
+  /** Hashes of pictures and recordings that were taken and whose files are not to be had any more. */
   lost: z
     .array(z.string().regex(/^[0-9a-f]{64}$/))
     .max(500)

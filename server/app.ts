@@ -17,6 +17,8 @@ import { jobRoutes } from './http/jobs.ts';
 import { keepingRoutes } from './http/keeping.ts';
 import { knowledgeRoutes } from './http/knowledge.ts';
 import { pictureRoutes } from './http/pictures.ts';
+import { recordingNowRoutes } from './http/recordingNow.ts';
+import { recordingRoutes } from './http/recordings.ts';
 import { procedureRoutes } from './http/procedures.ts';
 import { recipeRoutes } from './http/recipes.ts';
 import { searchRoutes } from './http/search.ts';
@@ -41,6 +43,7 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   });
   app.use('/api', transferRoutes(services));
   app.use('/api/pictures', pictureRoutes(services));
+  app.use('/api/recordings', recordingRoutes(services));
   app.use('/api', express.json({ limit: '2mb' }));
   app.use('/api/jobs', jobRoutes(services));
   app.use('/api/vehicles', vehicleRoutes(services));
@@ -49,6 +52,7 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   app.use('/api/families', familyRoutes(services));
   app.use('/api/units', unitRoutes(services));
   app.use('/api/knowledge', knowledgeRoutes(services));
+  app.use('/api/adapter/recordings', recordingNowRoutes(services));
   app.use('/api/adapter', adapterRoutes(services));
   app.use('/api', houseRoutes(services));
   app.use('/api', peopleRoutes(services));

@@ -25,6 +25,8 @@ const { values } = parseArgs({
     'read-only': { type: 'boolean', default: false },
     /** Ports of this machine at which a stand-in for the diagnostic adapter is expected. */
     adapter: { type: 'string', multiple: true, default: ['4217'] },
+    /** How much faster than the world simulated vehicles run, and what records them: for trials. */
+    pace: { type: 'string', default: '1' },
   },
 });
 const log = pino({ level: values.quiet ? 'error' : 'warn' });
@@ -45,7 +47,7 @@ interface Open {
   readonly close: () => void;
 }
 
-const HUB = new AdapterHub(values.adapter.map(Number));
+const HUB = new AdapterHub(values.adapter.map(Number), Math.max(1, Number(values.pace) || 1));
 
 /** Says what is done to the columns of a store that an earlier version wrote, a line for each tenth. */
 function sayRemaking(): (done: number, of: number) => void {

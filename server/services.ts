@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import type { PartLived, ShopResult } from '../core/choose/index.ts';
 import type { ThrottleKind } from '../core/vehicle/index.ts';
+import { RecordingDesk } from './adapter/desk.ts';
 import { AdapterHub } from './adapter/hub.ts';
 import { makeBackup } from './keeping/backup.ts';
 import { type Files, realFiles } from './keeping/files.ts';
@@ -29,6 +30,7 @@ import { Tools } from './store/tools.ts';
 import { Procedures } from './store/procedures.ts';
 import type { RungTries } from '../core/seized/index.ts';
 import { Recipes } from './store/recipes.ts';
+import { Recordings } from './store/recordings.ts';
 import type { TrialReply } from '../contract/index.ts';
 import type { Knowledge } from '../core/diagnose/index.ts';
 import { partLives, rungTries, shopResults } from './store/results.ts';
@@ -70,6 +72,9 @@ export interface Services {
   /** What a change of the knowledge would do to past jobs. */
   readonly trial: (before: Knowledge, after: Knowledge) => TrialReply;
   readonly pictures: Pictures;
+  readonly recordings: Recordings;
+  /** Recordings of live data that run now. */
+  readonly desk: RecordingDesk;
   /** ISO time. */
   readonly now: () => string;
   readonly printing: Printing;
@@ -111,6 +116,7 @@ export function createServices(
   const settings = new Settings(db, audit, machineZone);
   const tools = new Tools(db, audit);
   const pictures = new Pictures(db, pictureFolder, files);
+  const recordings = new Recordings(db, pictureFolder, files);
   const knowledge = new KnowledgeStore(db);
   knowledge.ship(now());
   const families = new Families(db, audit);
@@ -184,6 +190,8 @@ export function createServices(
     results: (throttle) => shopResults(db, throttle, settings.read('comeback-within')),
     trial: (before, after) => tryKnowledge({ db, jobs, families }, before, after),
     pictures,
+    recordings,
+    desk: new RecordingDesk(hub, { jobs, recordings, oneGo, now }, files, place.folder, readOnly),
     now,
     printing: printing(people, settings, pictures),
   };

@@ -28,14 +28,16 @@ export function idleAir(s: Live, dt: number): number {
   const error = clamp(target - rpm, -200, 200);
   const gain = need / spec.idleRpm;
   const most = need * 0.45;
-  s.addedMm2 = clamp(s.addedMm2 + gain * 0.32 * error * dt, -most, most);
+  s.addedMm2 = clamp(s.addedMm2 + gain * 1.6 * error * dt, -most, most);
   if (spec.learns === 'itself' && s.coolantC > WARM_C && s.roadMs < 0.5 && Math.abs(error) < 60 && s.runS > 10) {
     const step = (s.addedMm2 * dt) / LEARN_S;
     const learned = clamp(s.learnedMm2 + step, 0, need * 1.2);
     s.addedMm2 -= learned - s.learnedMm2;
     s.learnedMm2 = learned;
   }
-  return base + s.dashMm2 + s.addedMm2 + gain * 0.3 * error;
+  const asked = base + s.dashMm2 + s.addedMm2 + gain * 0.6 * error;
+  const limit = s.faults.mostIdleMm2;
+  return limit === null ? asked : Math.min(asked, limit + cold + load + s.dashMm2);
 }
 
 /** Ignition, which answers faster than air: retarded when it idles fast, advanced when it sags, ° before top. */

@@ -57,6 +57,8 @@ export interface EngineFaults {
   readonly heldOpenDeg: number;
   /** What was learned belongs to other air than there is now: the difference, mm²; positive where too much is asked. */
   readonly mislearnedMm2: number;
+  /** The most air that the computer may let in for idle, mm², once it has learned as far as it may; null for no limit. */
+  readonly mostIdleMm2: number | null;
   /** The throttle’s plug is off: the plate rests on its springs. */
   readonly throttleUnplugged: boolean;
   /** Share of the battery that is left, 0 to 1. */
@@ -85,6 +87,7 @@ export const SOUND: EngineFaults = {
   gearPlayDeg: 0,
   heldOpenDeg: 0,
   mislearnedMm2: 0,
+  mostIdleMm2: null,
   throttleUnplugged: false,
   battery: 1,
   coolantAir: 0,

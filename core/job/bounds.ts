@@ -91,6 +91,10 @@ export const BOUNDS: Readonly<Record<string, Bound>> = {
   deviationPercent: within(-10_000, 10_000),
   volts: within(-1000, 1000),
   turns: within(-1000, 1000),
+  readings: within(0, 100_000_000),
+  from: within(-1_000_000, 10_000_000),
+  to: within(-1_000_000, 10_000_000),
+  sd: within(0, 100_000),
   at: within(0, 10_000_000),
   counted: within(0, 10_000_000),
 };

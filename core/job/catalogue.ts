@@ -22,6 +22,7 @@ import { PICTURES } from './pictures/subject.ts';
 import { PROCEDURE } from './procedure/subject.ts';
 import { PROOF } from './proof/subject.ts';
 import { REBUILD } from './rebuild/subject.ts';
+import { RECORDINGS } from './recordings/subject.ts';
 import type { LoggedFact } from './recorded.ts';
 import { RUNS } from './runs/subject.ts';
 import { SEIZED } from './seized/subject.ts';
@@ -56,6 +57,7 @@ const SUBJECTS = [
   PARTS,
   BALANCE,
   TRIM,
+  RECORDINGS,
   ENTRIES,
   UNDO,
 ] as const;

@@ -16,6 +16,7 @@ import { FRESH_PARTS, type PartsState } from './parts/state.ts';
 import { FRESH_PICTURES, type PicturesState } from './pictures/state.ts';
 import { FRESH_PROCEDURE, type ProcedureState } from './procedure/state.ts';
 import { FRESH_PROOF, type ProofJobState } from './proof/state.ts';
+import { FRESH_RECORDINGS, type RecordingsState } from './recordings/state.ts';
 import { FRESH_REBUILD, type RebuildState } from './rebuild/state.ts';
 import { FRESH_RUNS, type RunsState } from './runs/state.ts';
 import { FRESH_SEIZED, type SeizedState } from './seized/state.ts';
@@ -51,6 +52,7 @@ export interface Job
     PartsState,
     BalanceState,
     TrimState,
+    RecordingsState,
     EntriesState {
   readonly id: string;
   /** The number of entries applied. */
@@ -108,6 +110,7 @@ export const freshJob = (id: string, opened: Opened, stamp: Stamp, seq: number):
   ...FRESH_PARTS,
   ...FRESH_BALANCE,
   ...FRESH_TRIM,
+  ...FRESH_RECORDINGS,
   ...FRESH_ENTRIES,
   ...opened,
 });

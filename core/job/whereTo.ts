@@ -15,6 +15,7 @@ export type Spot =
   | 'level'
   | 'bleed'
   | 'lines'
+  | 'live'
   | 'measured'
   | 'balance'
   | 'codes-after'

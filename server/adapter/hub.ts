@@ -1,16 +1,27 @@
-import type { AdapterLinkInfo } from '../../contract/index.ts';
+import type { AdapterLinkInfo, Deed } from '../../contract/index.ts';
+import type { VehicleDone } from '../../core/job/index.ts';
 import { AdapterError, InProcessVehicle, type Link, openTcp } from './links.ts';
+import type { RecorderClock } from './recorder.ts';
 import { SCRIPTS } from './scripts.ts';
 import { vinOf } from './simulator.ts';
 
 /** Every adapter that can be read: simulated vehicles in this process, and whatever listens on a port of this machine. */
 export class AdapterHub {
-  readonly #vehicles = new Map(SCRIPTS.map((script) => [`sim.${script.id}`, new InProcessVehicle(script)]));
+  readonly #vehicles: ReadonlyMap<string, InProcessVehicle>;
   readonly #ports: readonly number[];
+  readonly clock: RecorderClock;
 
-  /** @param ports ports of this machine at which a stand-in is expected */
-  constructor(ports: readonly number[] = []) {
+  /**
+   * @param ports ports of this machine at which a stand-in is expected
+   * @param pace how much faster than the world simulated vehicles run, and what records them
+   */
+  constructor(ports: readonly number[] = [], pace = 1) {
     this.#ports = ports;
+    const began = performance.now();
+    this.clock = { pace, seconds: () => ((performance.now() - began) / 1000) * pace };
+    this.#vehicles = new Map(
+      SCRIPTS.map((script) => [`sim.${script.id}`, new InProcessVehicle(script, this.clock.seconds)]),
+    );
   }
 
   list(): AdapterLinkInfo[] {
@@ -33,5 +44,20 @@ export class AdapterHub {
     const port = this.#ports.find((each) => id === `tcp.${each}`);
     if (port === undefined) throw new AdapterError('adapter-gone', `There is no adapter “${id}”.`);
     return openTcp(port);
+  }
+
+  /**
+   * Somebody does something at a vehicle’s key and foot: on a simulated one the program does it itself.
+   * @returns false where a person has to
+   */
+  act(id: string, deed: Deed): boolean {
+    const found = this.#vehicles.get(id);
+    found?.vehicle.act(deed);
+    return found !== undefined;
+  }
+
+  /** Tells the simulated vehicle of a file what was done to it in the shop. */
+  meet(vehicleId: string, done: VehicleDone): void {
+    for (const { script, vehicle } of this.#vehicles.values()) if (script.vehicleId === vehicleId) vehicle.meet(done);
   }
 }

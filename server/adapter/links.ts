@@ -88,33 +88,25 @@ const seconds = (): number => Date.now() / 1000;
 /** A simulated vehicle in this process. It keeps its state between links, as a vehicle does. */
 export class InProcessVehicle {
   readonly script: VehicleScript;
-  #inbox = new Inbox();
-  #vehicle: SimulatedVehicle;
+  readonly vehicle: SimulatedVehicle;
 
-  constructor(script: VehicleScript) {
+  /** @param clock seconds, running */
+  constructor(script: VehicleScript, clock: () => number = seconds) {
     this.script = script;
-    this.#vehicle = this.#build();
-  }
-
-  #build(): SimulatedVehicle {
-    return new SimulatedVehicle(
-      this.script,
-      (line) => this.#inbox.push(line),
-      () => this.#inbox.end(),
-      wait,
-      seconds,
-    );
+    this.vehicle = new SimulatedVehicle(script, wait, clock);
   }
 
   open(): Link {
-    this.#inbox = new Inbox();
-    // A loose plug is loose again at every try; a vehicle remembers what was cleared.
-    if (this.script.faults.goneAfter !== undefined) this.#vehicle = this.#build();
+    const inbox = new Inbox();
+    const receive = this.vehicle.plug(
+      (line) => inbox.push(line),
+      () => inbox.end(),
+    );
     return {
-      send: (line) => this.#vehicle.receive(line),
-      next: (timeoutMs) => this.#inbox.next(timeoutMs),
-      drain: () => this.#inbox.drain(),
-      close: () => this.#inbox.end(),
+      send: receive,
+      next: (timeoutMs) => inbox.next(timeoutMs),
+      drain: () => inbox.drain(),
+      close: () => inbox.end(),
     };
   }
 }
@@ -166,21 +158,16 @@ export function serveTcp(
   script: VehicleScript,
   port: number,
 ): Promise<{ readonly port: number; readonly close: () => void }> {
+  const vehicle = new SimulatedVehicle(script, wait, seconds);
   const server: Server = createServer({ noDelay: true }, (socket) => {
-    const vehicle = new SimulatedVehicle(
-      script,
+    const receive = vehicle.plug(
       (line) => void (socket.writable && socket.write(`${line}\n`)),
       () => socket.destroy(),
-      wait,
-      seconds,
     );
     socket.on('error', () => socket.destroy());
     socket.on(
       'data',
-      intoLines(
-        (line) => vehicle.receive(line),
-        () => socket.destroy(),
-      ),
+      intoLines(receive, () => socket.destroy()),
     );
   });
   return new Promise((resolve, reject) => {

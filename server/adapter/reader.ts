@@ -4,6 +4,7 @@ import {
   CONTINUE,
   dataOf,
   decodeCodes,
+  decodeMaker,
   decodePid,
   decodeVin,
   encodeRequest,
@@ -109,6 +110,15 @@ export class Reader {
     const data = await this.ask({ mode, pid });
     return decoded(() => {
       const { name, value, unit } = decodePid(mode, pid, data);
+      return { pid, name, value: Math.round(value * 100) / 100, unit };
+    });
+  }
+
+  /** A value that the maker numbers himself. */
+  async maker(pid: number): Promise<LiveValue> {
+    const data = await this.ask({ mode: MODES.maker, pid });
+    return decoded(() => {
+      const { name, value, unit } = decodeMaker(pid, data);
       return { pid, name, value: Math.round(value * 100) / 100, unit };
     });
   }

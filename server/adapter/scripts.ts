@@ -1,18 +1,22 @@
-/** What a simulated vehicle has and does. Values are physical; the simulator encodes them. */
+import { ENGINE_KINDS, type EngineFaults, type EngineSpec } from '../../core/engine/index.ts';
+
+/** What a simulated vehicle is and what is wrong with it. Its values come from an engine that behaves. */
 export interface VehicleScript {
   readonly id: string;
   readonly name: string;
   /** Id of the demo vehicle it stands for. */
   readonly vehicleId: string;
   readonly vin: string;
+  readonly engine: EngineSpec;
+  /** What is wrong with it until something is done about it. */
+  readonly wrong: Partial<EngineFaults>;
+  /** Codes that were stored before anybody came. */
   readonly stored: readonly string[];
   readonly pending: readonly string[];
+  /** It is too old to watch itself: what the engine does sets no code. */
+  readonly blind?: true;
   /** Freeze frame of the first stored code: PID → value. */
   readonly frame: Readonly<Record<number, number>>;
-  /** PID → value, with a swing of so much every so many seconds. */
-  readonly values: Readonly<
-    Record<number, number | { readonly mean: number; readonly swing: number; readonly seconds: number }>
-  >;
   readonly faults: {
     /** Waits so long before every answer, ms. */
     readonly slowMs?: number;
@@ -29,8 +33,6 @@ export interface VehicleScript {
   };
 }
 
-const warm = { 0x05: 88, 0x0d: 0, 0x0f: 24, 0x42: 14.1 } as const;
-
 /** The demo vehicles that can be plugged into, each with its fault. */
 export const SCRIPTS: readonly VehicleScript[] = [
   {
@@ -38,25 +40,12 @@ export const SCRIPTS: readonly VehicleScript[] = [
     name: 'post van 3, CW 118',
     vehicleId: 'van3',
     vin: 'XCW14EB2.LT001180',
+    engine: ENGINE_KINDS.electronic,
+    // A plate that is coked, and a computer that has learned as far as it may.
+    wrong: { depositMm2: 3.2, mostIdleMm2: 6 },
     stored: ['P2119'],
     pending: ['P0171'],
     frame: { 0x04: 31.4, 0x05: 84, 0x0c: 590, 0x0d: 0, 0x11: 12.9 },
-    values: {
-      ...warm,
-      0x04: 29,
-      0x06: 4.7,
-      0x07: 3.1,
-      0x0b: 36,
-      0x0c: { mean: 622, swing: 18, seconds: 3 },
-      0x10: 2.1,
-      0x11: 12.2,
-      0x1f: 640,
-      0x45: 1.6,
-      0x47: 12.5,
-      0x49: 15.7,
-      0x4a: 7.8,
-      0x4c: 3.5,
-    },
     faults: {},
   },
   {
@@ -64,56 +53,39 @@ export const SCRIPTS: readonly VehicleScript[] = [
     name: 'post van 2, CW 112',
     vehicleId: 'van2',
     vin: 'XCW14EB2.LT001120',
+    engine: ENGINE_KINDS.electronic,
+    // The plate does not close.
+    wrong: { heldOpenDeg: 7 },
     stored: ['P2111', 'P0507', 'P2101', 'P0121'],
     pending: [],
     frame: { 0x04: 22, 0x05: 71, 0x0c: 1910, 0x0d: 0, 0x11: 21.2 },
-    values: {
-      ...warm,
-      0x04: 24,
-      0x06: 1.6,
-      0x07: 0,
-      0x0b: 48,
-      0x0c: 1840,
-      0x10: 4.9,
-      0x11: 21.6,
-      0x1f: 210,
-      0x45: 11,
-      0x47: 21.6,
-      0x49: 15.7,
-      0x4a: 7.8,
-      0x4c: 4,
-    },
-    faults: { garbled: [0x10] },
+    faults: { slowMs: 40, garbled: [0x10] },
   },
   {
     id: 'bus',
     name: 'library bus, TQ 417',
     vehicleId: 'bus',
     vin: 'XNP25KA4.WT004170',
+    engine: ENGINE_KINDS.valve,
+    // A closed gap that is coked, and a valve that sticks in its own dirt: it hunts.
+    wrong: { depositMm2: 3.1, valveStickPercent: 18 },
     stored: ['P0505'],
     pending: [],
     frame: { 0x04: 27, 0x05: 82, 0x0c: 610, 0x0d: 0, 0x11: 11.8 },
-    values: {
-      ...warm,
-      0x04: 30,
-      0x06: 2.3,
-      0x07: 1.6,
-      0x0b: 38,
-      0x0c: { mean: 760, swing: 160, seconds: 4 },
-      0x11: 11.8,
-      0x1f: 900,
-    },
-    faults: { slowMs: 40 },
+    faults: {},
   },
   {
     id: 'farm',
     name: 'farm utility, OT 551',
     vehicleId: 'farm',
     vin: 'XTT20UC1.VF005510',
+    engine: { ...ENGINE_KINDS.valve, displacementL: 2, boreMm: 50, idleRpm: 850, gapMm2: 4, meter: 'air-mass' },
+    // A dead valve, and a leak behind the meter.
+    wrong: { leakMm2: 3.2, deadCoil: true },
     stored: [],
     pending: [],
+    blind: true,
     frame: {},
-    values: { ...warm, 0x04: 26, 0x06: 14.1, 0x07: 9.4, 0x0b: 46, 0x0c: 930, 0x11: 12.5, 0x1f: 300 },
     faults: { silent: [0x0f], empty: [0x42], keepsCodes: true },
   },
   {
@@ -121,10 +93,11 @@ export const SCRIPTS: readonly VehicleScript[] = [
     name: 'an adapter with a loose plug',
     vehicleId: '',
     vin: 'XCW14EB2.LT001060',
+    engine: ENGINE_KINDS.electronic,
+    wrong: {},
     stored: ['P0122'],
     pending: [],
     frame: {},
-    values: { ...warm, 0x0c: 715 },
     faults: { goneAfter: 3 },
   },
 ];

@@ -2,7 +2,7 @@ import { Router } from 'express';
 import { adapterClear, adapterRead } from '../../contract/index.ts';
 import { AdapterError, type Link } from '../adapter/links.ts';
 import { Reader, readVehicle } from '../adapter/reader.ts';
-import type { Command } from '../../core/job/index.ts';
+import { type Command, vehicleDone } from '../../core/job/index.ts';
 import type { Services } from '../services.ts';
 import type { Outcome } from '../store/jobs.ts';
 import { atOnce } from '../store/log.ts';
@@ -30,12 +30,19 @@ export function adapterRoutes(services: Services): Router {
     }
   }
 
+  /** A simulated vehicle notices what was done to it on its job. */
+  const meet = (jobId: string): void => {
+    const job = jobs.job(jobId);
+    if (job !== null) hub.meet(job.vehicle.id, vehicleDone(job));
+  };
+
   router.get('/', (_request, response) => {
     response.json({ rows: hub.list(), next: null });
   });
 
   router.post('/read', async (request, response) => {
-    const { link, ...what } = parse(adapterRead, request.body);
+    const { link, jobId, ...what } = parse(adapterRead, request.body);
+    if (jobId !== undefined) meet(jobId);
     response.json(await linked(link, (reader) => readVehicle(reader, what)));
   });
 
@@ -43,6 +50,7 @@ export function adapterRoutes(services: Services): Router {
   router.post('/clear', async (request, response) => {
     const { link, jobId, commandId, at, seen } = parse(adapterClear, request.body);
     const { by } = actorOf(services, request);
+    meet(jobId);
     const outcome = await linked(link, async (reader) => {
       const { stored, pending, frame, codesRead, gone, problems } = await readVehicle(reader, {
         codes: true,

@@ -10,11 +10,11 @@ const JOB_FILE_LIMIT = '200mb';
 
 /** A job as a file out and in, and as a printed sheet. */
 export function transferRoutes(services: Services): Router {
-  const { jobs, vehicles, pictures, oneGo, printing } = services;
+  const { jobs, oneGo, printing } = services;
   const router = Router();
 
   router.get('/jobs/:id/file', (request, response) => {
-    const file = exportJob(parse(id, request.params.id), jobs, vehicles, pictures);
+    const file = exportJob(parse(id, request.params.id), services);
     if (file === null) throw new HttpError('no-such-job', 'There is no such job.');
     response.attachment(`job-${jobs.job(file.jobId)?.number ?? ''}.json`).json(file);
   });
@@ -43,7 +43,7 @@ export function transferRoutes(services: Services): Router {
     const actor = actorOf(services, request);
     mustLead(actor, 'A job from a file');
     const timeZone = services.settings.timeZone();
-    const read = await readJobFile(parse(transfer, request.body), pictures, actor.at, timeZone);
+    const read = await readJobFile(parse(transfer, request.body), services, actor.at, timeZone);
     const outcome = read.ok ? oneGo.run(() => takeJobFile(read, services, actor, timeZone)) : read;
     if (!outcome.ok) throw new HttpError(outcome.code, outcome.message);
     response.status(201).json(outcome);

@@ -4,10 +4,10 @@ import { factProblem, type Job, type Stamp } from '../../core/job/index.ts';
 import type { Services } from '../services.ts';
 import { firstBreak } from './chain.ts';
 import { StoreError } from './errors.ts';
-import type { Jobs } from './jobs.ts';
-import type { PreparedPicture, Pictures } from './pictures.ts';
+import { PackError } from '../../core/trace/index.ts';
+import type { PreparedPicture } from './pictures.ts';
+import type { PreparedRecording, Recordings } from './recordings.ts';
 import { readLog } from './reader.ts';
-import type { Vehicles } from './vehicles.ts';
 
 /** Why a job file was not taken, or the job it became. */
 export type ImportOutcome = TakenJob | ImportRefusal;
@@ -30,6 +30,7 @@ export interface ReadJobFile {
   readonly file: Transfer;
   readonly job: Job;
   readonly pictures: readonly PreparedPicture[];
+  readonly recordings: readonly PreparedRecording[];
 }
 
 const refusal = (code: string, message: string): ImportRefusal => ({
@@ -39,12 +40,19 @@ const refusal = (code: string, message: string): ImportRefusal => ({
 });
 
 /** A job as a file, its log as it was written; null when there is no such job. */
-export function exportJob(jobId: string, jobs: Jobs, vehicles: Vehicles, pictures: Pictures): Transfer | null {
+export function exportJob(
+  jobId: string,
+  { jobs, vehicles, pictures, recordings }: Pick<Services, 'jobs' | 'vehicles' | 'pictures' | 'recordings'>,
+): Transfer | null {
   const job = jobs.job(jobId);
   if (job === null) return null;
   const hashes = [...new Set(job.pictures.map(({ hash }) => hash))];
   const read = hashes.map((hash) => ({ hash, mime: pictures.mimeOf(hash), bytes: pictures.bytesOf(hash) }));
-  const lost = read.flatMap(({ hash, bytes }) => (bytes === null ? [hash] : []));
+  const traces = [...new Set(job.recordings.map(({ hash }) => hash))].map((hash) => ({
+    hash,
+    bytes: recordings.file(hash).bytes,
+  }));
+  const lost = [...read, ...traces].flatMap(({ hash, bytes }) => (bytes === null ? [hash] : []));
   return {
     format: TRANSFER_FORMAT,
     version: TRANSFER_VERSION,
@@ -55,6 +63,13 @@ export function exportJob(jobId: string, jobs: Jobs, vehicles: Vehicles, picture
     pictures: read.flatMap(({ hash, mime, bytes }) =>
       bytes === null ? [] : [{ hash, mime: mime as 'image/jpeg', base64: bytes.toString('base64') }],
     ),
+    ...(traces.length === 0
+      ? {}
+      : {
+          recordings: traces.flatMap(({ hash, bytes }) =>
+            bytes === null ? [] : [{ hash, base64: bytes.toString('base64') }],
+          ),
+        }),
     ...(lost.length === 0 ? {} : { lost }),
   };
 }
@@ -66,7 +81,7 @@ export function exportJob(jobId: string, jobs: Jobs, vehicles: Vehicles, picture
  */
 export async function readJobFile(
   file: Transfer,
-  pictures: Pictures,
+  { pictures, recordings }: Pick<Services, 'pictures' | 'recordings'>,
   now: string,
   timeZone: string,
 ): Promise<ReadJobFile | ImportRefusal> {
@@ -87,7 +102,23 @@ export async function readJobFile(
       return refusal('bad-picture', `A picture of the file is damaged (${hash.slice(0, 8)}…).`);
     prepared.push(picture);
   }
-  return { ok: true, file, job, pictures: prepared };
+  const traces: PreparedRecording[] = [];
+  for (const { hash, base64 } of file.recordings ?? []) {
+    const recording = recordingOf(recordings, base64);
+    if (recording?.hash !== hash)
+      return refusal('bad-recording', `A recording of the file is damaged (${hash.slice(0, 8)}…).`);
+    traces.push(recording);
+  }
+  return { ok: true, file, job, pictures: prepared, recordings: traces };
+}
+
+function recordingOf(recordings: Recordings, base64: string): PreparedRecording | null {
+  try {
+    return recordings.prepareFile(Buffer.from(base64, 'base64'));
+  } catch (error) {
+    if (error instanceof PackError) return null;
+    throw error;
+  }
 }
 
 function jobOf({ jobId, events }: Transfer): Job | ImportRefusal | null {
@@ -101,8 +132,15 @@ function jobOf({ jobId, events }: Transfer): Job | ImportRefusal | null {
 
 /** Takes a job file: its pictures, its vehicle unless it is here already, and its log. Call inside a transaction. */
 export function takeJobFile(
-  { file, job, pictures: prepared }: ReadJobFile,
-  { jobs, vehicles, pictures, people, audit }: Pick<Services, 'jobs' | 'vehicles' | 'pictures' | 'people' | 'audit'>,
+  { file, job, pictures: prepared, recordings: traces }: ReadJobFile,
+  {
+    jobs,
+    vehicles,
+    pictures,
+    recordings,
+    people,
+    audit,
+  }: Pick<Services, 'jobs' | 'vehicles' | 'pictures' | 'recordings' | 'people' | 'audit'>,
   who: Stamp,
   timeZone: string,
 ): ImportOutcome {
@@ -114,6 +152,7 @@ export function takeJobFile(
   if (twin !== null)
     return refusal('plate-taken', `Another vehicle here has the plate ${twin.plate}: ${twin.make} ${twin.model}.`);
   for (const picture of prepared) pictures.record(picture, who.at);
+  for (const trace of traces) recordings.record(trace, who.at);
   if (vehicles.version(file.vehicle.id) === 0) {
     const { id, lastReading: _, ...input } = file.vehicle;
     vehicles.put(id, input, 0, who, dayOf(job.opened.at, timeZone));

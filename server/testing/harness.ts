@@ -8,6 +8,7 @@ import supertest from 'supertest';
 import type { Procedure } from '../../core/procedure/index.ts';
 import { shop } from '../../demo/shop.ts';
 import { vehicles } from '../../demo/vehicles.ts';
+import { AdapterHub } from '../adapter/hub.ts';
 import { createApp } from '../app.ts';
 import { createServices, type Services } from '../services.ts';
 import { openStore } from '../store/open.ts';
@@ -32,11 +33,20 @@ const KNOWN_SINCE = '2020-01-01';
 let count = 0;
 
 /** Opens a store in a temporary folder, with the demo shop's lists in it unless `empty`. */
-export async function harness({ empty = false, now = NOW }: { empty?: boolean; now?: string } = {}): Promise<Harness> {
+export async function harness({
+  empty = false,
+  now = NOW,
+  pace = 1,
+}: {
+  empty?: boolean;
+  now?: string;
+  /** How much faster than the world simulated vehicles run. */
+  pace?: number;
+} = {}): Promise<Harness> {
   const folder = mkdtempSync(join(tmpdir(), 'uw-test-'));
   const file = join(folder, 'shop.sqlite');
   const db = openStore(file);
-  const services = createServices(db, join(folder, 'pictures'), () => now, 'Europe/London');
+  const services = createServices(db, join(folder, 'pictures'), () => now, 'Europe/London', new AdapterHub([], pace));
   const app = createApp(services, pino({ level: 'silent' }), null);
   const http = supertest(app);
   if (!empty) {

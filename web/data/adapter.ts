@@ -6,8 +6,8 @@ import { give } from './asking.ts';
 export const readLinks = async (): Promise<readonly AdapterLinkInfo[]> =>
   (await api.get<{ rows: readonly AdapterLinkInfo[] }>('/adapter')).rows;
 /** Live values of the vehicle, and codes with their freeze frame where they are wanted. */
-export const readVehicleData = (link: string, codes = true): Promise<AdapterReading> =>
-  api.post('/adapter/read', { link, codes, values: true });
+export const readVehicleData = (link: string, jobId: string, codes = true): Promise<AdapterReading> =>
+  api.post('/adapter/read', { link, jobId, codes, values: true });
 /** Clears codes, and notes it on the job. */
 export const clearCodes = (body: {
   readonly link: string;

@@ -162,6 +162,7 @@ const FAILED_AS: Readonly<Record<ProofLineKind, OpenCode | null>> = {
   check: 'not-cured',
   proof: 'not-cured',
   own: 'not-cured',
+  trace: 'not-cured',
   tool: null,
   code: 'returned',
   band: 'out-of-band',

@@ -24,7 +24,8 @@ export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
 };
 
 /** What a line of the proof is about. */
-export type ProofLineKind = 'symptom' | 'code' | 'band' | 'check' | 'bench' | 'proof' | 'own' | 'tool' | 'balance';
+export type ProofLineKind =
+  'symptom' | 'code' | 'band' | 'check' | 'bench' | 'proof' | 'own' | 'tool' | 'balance' | 'trace';
 
 /** One line of the proof: what it was before the work, what it is after it, and what that comes to. */
 export interface ProofLine {

@@ -2,6 +2,7 @@ import type { Job } from '../job.ts';
 import { type MeasureKind, MEASURES, PROOFS } from './kinds.ts';
 import { byHand, overtaken, type ProofLine, VERDICT_WORDS } from './line.ts';
 import { benchLines } from './linesBench.ts';
+import { traceLines } from './linesRecorded.ts';
 import { checkLines, symptomLines } from './linesByHand.ts';
 import { balanceLine, bandLine, codeLines, toolLines } from './linesRead.ts';
 import { lastMoved } from './moved.ts';
@@ -21,6 +22,7 @@ export function proofLines(job: Job): ProofLine[] {
     ...codeLines(job, moved),
     ...(Object.keys(MEASURES) as MeasureKind[]).flatMap((kind) => bandLine(job, kind, moved)),
     ...balanceLine(job, moved),
+    ...traceLines(job),
     ...checkLines(job, moved),
     ...benchLines(job),
     ...job.proofs.map((proof): ProofLine => {

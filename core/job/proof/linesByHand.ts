@@ -3,6 +3,8 @@ import { upperFirst } from '../../words/index.ts';
 import type { DiagnosisState } from '../diagnosis/state.ts';
 import type { Job } from '../job.ts';
 import { conditionNamed } from './conditions.ts';
+import { figuresJudged } from '../recordings/judged.ts';
+import { SHOWN_BY, shownOf } from './linesRecorded.ts';
 import { byHand, LINES, overtaken, type ProofLine } from './line.ts';
 import type { Moved } from './moved.ts';
 
@@ -18,14 +20,17 @@ export function symptomLines(job: Job, moved: Moved | null): ProofLine[] {
   });
   const all = [...noted, ...told];
   const lines = all.length > 0 ? all : job.complaint.trim() === '' ? [] : [{ id: 'told', text: job.complaint.trim() }];
-  return lines.map(({ id, text }) =>
-    byHand(
-      { id, kind: 'symptom', name: upperFirst(text), before: 'as told' },
-      job.tried.find(({ line }) => line === id),
-      moved,
-      conditionNamed(text),
-    ),
-  );
+  const recorded = new Map(figuresJudged(job).map((judged) => [judged.kind, judged]));
+  return lines.map(({ id, text }): ProofLine => {
+    const tried = job.tried.find(({ line }) => line === id);
+    const head = { id, kind: 'symptom', name: upperFirst(text), before: 'as told' } as const;
+    const by = id.startsWith('sign:') ? SHOWN_BY[id.slice('sign:'.length)] : undefined;
+    const judged = by === undefined ? undefined : recorded.get(by);
+    // What a person said of it stands; else what was recorded says it.
+    return tried === undefined && judged !== undefined && judged.verdict !== 'shown'
+      ? { ...head, ...shownOf(judged), byHand: true, at: LINES }
+      : byHand(head, tried, moved, conditionNamed(text));
+  });
 }
 
 type CheckDone = DiagnosisState['checks'][number];

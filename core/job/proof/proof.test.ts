@@ -176,10 +176,7 @@ describe('the proof line by line', () => {
     expect(proofOf(job).lines.at(-1)).toMatchObject({ before: 'not learned', after: 'learned' });
     const rows = sheetOf(job, say).sections.find(({ title }) => title === 'Proved')!.rows;
     expect(rows.map(({ label, value }) => `${label}: ${value}`)).toEqual(
-      expect.arrayContaining([
-        'Lamp stays off: good',
-        'Throttle adaptation: not learned before, learned after',
-      ]),
+      expect.arrayContaining(['Lamp stays off: good', 'Throttle adaptation: not learned before, learned after']),
     );
   });
 });

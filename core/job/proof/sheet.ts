@@ -1,7 +1,9 @@
 import { row, type SheetRow } from '../../sheet/index.ts';
 import { sourceWords } from '../../vehicle/index.ts';
 import { codesAfterRows } from '../complaint/sheet.ts';
+import { PHASES, TRACE_FIGURES } from '../../trace/index.ts';
 import type { Job } from '../job.ts';
+import { figuresJudged, figureText } from '../recordings/judged.ts';
 import { type Condition, conditionWords } from './conditions.ts';
 import { type MeasureKind, MEASURES, PROOFS } from './kinds.ts';
 import { overtaken, VERDICT_WORDS } from './line.ts';
@@ -16,6 +18,7 @@ export const proofRows = (job: Job): SheetRow[] => [
     row(PROOFS[check], result, [conditionWords(under), note].filter(Boolean).join(' · ')),
   ),
   ...codesAfterRows(job),
+  ...recordingRows(job),
   ...triedRows(job),
   ...overtakenRows(job),
 ];
@@ -73,3 +76,24 @@ const overtakenRows = (job: Job): SheetRow[] => {
         ),
       ];
 };
+
+/** Live data before and after, in figures. */
+function recordingRows(job: Job): SheetRow[] {
+  const figures = figuresJudged(job).filter(({ before, after }) => before !== null || after !== null);
+  return [
+    ...job.recordings.map(({ when, seconds, channels, phases, ended }) =>
+      row(
+        `Live data, ${when}`,
+        `${Math.round(seconds)} s of ${channels.length} values${ended === 'lost' ? ', lost in the middle' : ''}`,
+        [...new Set(phases.map(({ kind }) => PHASES[kind]))].join(', '),
+      ),
+    ),
+    ...figures.map(({ kind, before, after, verdict, remark }) =>
+      row(
+        TRACE_FIGURES[kind].name,
+        `${before === null ? '—' : figureText(kind, before.value)} before, ${after === null ? '—' : figureText(kind, after.value)} after`,
+        [verdict === 'shown' ? '' : VERDICT_WORDS[verdict], remark].filter(Boolean).join(' · '),
+      ),
+    ),
+  ];
+}

@@ -18,6 +18,7 @@ import { PARTS_SAMPLES } from '../parts/samples.ts';
 import { PICTURES_SAMPLES } from '../pictures/samples.ts';
 import { PROCEDURE_SAMPLES } from '../procedure/samples.ts';
 import { PROOF_SAMPLES } from '../proof/samples.ts';
+import { RECORDINGS_SAMPLES } from '../recordings/samples.ts';
 import { REBUILD_SAMPLES } from '../rebuild/samples.ts';
 import { RUNS_SAMPLES } from '../runs/samples.ts';
 import { SEIZED_SAMPLES } from '../seized/samples.ts';
@@ -57,6 +58,7 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
   ...PARTS_SAMPLES,
   ...BALANCE_SAMPLES,
   ...TRIM_SAMPLES,
+  ...RECORDINGS_SAMPLES,
   ...ENTRIES_SAMPLES,
   redo: {
     after: [

@@ -5,18 +5,27 @@ import type { Finding } from '../../../contract/index.ts';
 import { hashOfFile, lengthOf } from '../files.ts';
 import { finding } from './finding.ts';
 
-/** A photo as the store knows it. */
+/** A photo or a recording as the store knows it. */
 export interface KnownPicture {
   readonly hash: string;
   readonly bytes: number;
+  readonly what: 'Photo' | 'Recording';
 }
 
-/** Every photo that a store knows, in the order of their hashes. */
+/** Every photo and recording that a store knows, in the order of their hashes. */
 export const knownPictures = (db: Database): KnownPicture[] =>
-  db.prepare<[], KnownPicture>('SELECT hash, bytes FROM picture ORDER BY hash').all();
+  db
+    .prepare<[], KnownPicture>(
+      `SELECT hash, bytes, 'Photo' AS what FROM picture
+       UNION ALL SELECT hash, bytes, 'Recording' AS what FROM recording ORDER BY hash`,
+    )
+    .all();
 
 /** What is wrong with the file of a photo; null when it is there, whole, and of its hash. */
-export async function pictureProblem(folder: string, { hash, bytes }: KnownPicture): Promise<string | null> {
+export async function pictureProblem(
+  folder: string,
+  { hash, bytes }: Pick<KnownPicture, 'hash' | 'bytes'>,
+): Promise<string | null> {
   const path = join(folder, hash);
   if (!existsSync(path)) return 'is not on the disk';
   if (lengthOf(path) !== bytes) return `has ${lengthOf(path) ?? 0} bytes instead of ${bytes}`;
@@ -24,8 +33,8 @@ export async function pictureProblem(folder: string, { hash, bytes }: KnownPictu
 }
 
 /** What is wrong with a photo, as a finding. */
-export const pictureFinding = ({ hash }: KnownPicture, problem: string): Finding =>
-  finding('picture', `Photo ${hash.slice(0, 8)}… ${problem}.`);
+export const pictureFinding = ({ hash, what }: KnownPicture, problem: string): Finding =>
+  finding('picture', `${what} ${hash.slice(0, 8)}… ${problem}.`);
 
 /** Photos: present, whole, of their hash. @param besides hashes of those that are known to be lost */
 export async function checkPictures(

@@ -12,6 +12,7 @@ import { NEEDS_TABLES } from './needs.ts';
 import { PICTURES_TABLES } from './pictures.ts';
 import { PROOF_TABLES } from './proof.ts';
 import { REBUILD_TABLES } from './rebuild.ts';
+import { RECORDINGS_TABLES } from './recordings.ts';
 import { RUNS_TABLES } from './runs.ts';
 import { SEARCH_TABLES } from './search.ts';
 import { SEIZED_TABLES } from './seized.ts';
@@ -39,5 +40,6 @@ export const PROJECTIONS: readonly Projection[] = [
   ...TIMERS_TABLES,
   ...RUNS_TABLES,
   ...PROOF_TABLES,
+  ...RECORDINGS_TABLES,
   ...HANDOVER_TABLES,
 ];

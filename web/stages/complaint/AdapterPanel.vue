@@ -50,7 +50,7 @@ async function work(words: string, step: () => Promise<void>): Promise<void> {
 const read = () =>
   work('Reading the vehicle', async () => {
     reading.value = null;
-    reading.value = await readVehicleData(chosen.value);
+    reading.value = await readVehicleData(chosen.value, props.job.id);
   });
 
 /** Onto the job: only what is not there yet. Codes that another vehicle sent are not taken unasked. */

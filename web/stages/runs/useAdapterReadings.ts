@@ -35,7 +35,7 @@ export function useAdapterReadings(
 
   async function once(mine: number): Promise<void> {
     try {
-      const { vin, values, gone, problems } = await readVehicleData(chosen.value, false);
+      const { vin, values, gone, problems } = await readVehicleData(chosen.value, job()?.id ?? '', false);
       const own = job()?.vehicle.vin ?? '';
       if (mine !== asked) return;
       if (vin !== '' && own !== '' && vin !== own) return stop('The adapter is in another vehicle.');

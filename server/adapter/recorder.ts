@@ -1,0 +1,226 @@
+import { MAKER_PIDS, MODES } from '../../core/obd/index.ts';
+import { type Channel, type Phase, type PhaseKind, type Role, ROLES, type Trace } from '../../core/trace/index.ts';
+import { AdapterError, type Link } from './links.ts';
+import { Reader } from './reader.ts';
+
+/** What comes while it records: new values by channel, or that something changed. */
+export interface RecorderNews {
+  readonly state: RecorderState;
+  readonly seconds: number;
+  readonly readings: number;
+  /** Values since the last word: channel id → [time, value] pairs. */
+  readonly values: Readonly<Record<string, readonly (readonly [number, number])[]>>;
+  readonly phase: PhaseKind | null;
+  readonly problems: readonly string[];
+}
+
+/** Whether it records. */
+export type RecorderState = 'recording' | 'paused' | 'stopped' | 'lost';
+
+/** Rounds a second that are tried for. */
+const ROUNDS_HZ = 10;
+/** A value that does not come so often in a row is not asked for any more. */
+const GIVEN_UP_AFTER = 3;
+/** Nobody records longer than this by mistake, s. */
+const LONGEST_S = 3600;
+const WANTED = Object.entries(ROLES) as [Role, { name: string; unit: string; pid: number }][];
+
+/** Time, and how to wait. `pace` lets vehicle and recorder run faster than the world, for trials. */
+export interface RecorderClock {
+  readonly seconds: () => number;
+  readonly pace: number;
+}
+
+interface Lane {
+  readonly role: Role;
+  readonly pid: number;
+  readonly times: number[];
+  readonly values: number[];
+  failed: number;
+}
+
+/** Reads a vehicle over and over until it is stopped, or the adapter goes; what came until then stays. */
+export class Recorder {
+  readonly #reader: Reader;
+  readonly #link: Link;
+  readonly #clock: RecorderClock;
+  #lanes: Lane[] = [];
+  #state: RecorderState = 'recording';
+  #start = 0;
+  /** Seconds that it was paused, which no time counts. */
+  #pausedS = 0;
+  #pausedAt = 0;
+  #phase: { readonly kind: PhaseKind; readonly from: number } | null = null;
+  readonly #phases: Phase[] = [];
+  readonly #problems: string[] = [];
+  #listeners: ((news: RecorderNews) => void)[] = [];
+  #fresh: Record<string, [number, number][]> = {};
+  #vin = '';
+  readonly #ended: Promise<void>;
+
+  constructor(link: Link, clock: RecorderClock) {
+    this.#link = link;
+    this.#clock = clock;
+    this.#reader = new Reader(link, { timeoutMs: 300, retries: 0 });
+    this.#start = clock.seconds();
+    this.#ended = this.#run();
+  }
+
+  get state(): RecorderState {
+    return this.#state;
+  }
+  /** The vehicle’s own number; empty where it does not say. */
+  get vin(): string {
+    return this.#vin;
+  }
+  get problems(): readonly string[] {
+    return this.#problems;
+  }
+  /** Seconds recorded. */
+  get seconds(): number {
+    const now = this.#state === 'paused' ? this.#pausedAt : this.#clock.seconds();
+    return now - this.#start - this.#pausedS;
+  }
+
+  /** Tells of what comes. @returns stops telling */
+  listen(listener: (news: RecorderNews) => void): () => void {
+    this.#listeners.push(listener);
+    listener(this.#news({}));
+    return () => {
+      this.#listeners = this.#listeners.filter((each) => each !== listener);
+    };
+  }
+
+  /** Begins a phase, which ends the one before; null ends it. */
+  mark(kind: PhaseKind | null): void {
+    this.#endPhase();
+    if (kind !== null) this.#phase = { kind, from: this.seconds };
+    this.#tell();
+  }
+
+  pause(): void {
+    if (this.#state !== 'recording') return;
+    this.#pausedAt = this.#clock.seconds();
+    this.#state = 'paused';
+    this.#tell();
+  }
+
+  resume(): void {
+    if (this.#state !== 'paused') return;
+    this.#pausedS += this.#clock.seconds() - this.#pausedAt;
+    this.#state = 'recording';
+    this.#tell();
+  }
+
+  /** Ends it, and waits until the last value is in. */
+  async stop(): Promise<void> {
+    if (this.#state === 'paused') this.resume();
+    if (this.#state === 'recording') this.#end('stopped');
+    await this.#ended;
+  }
+
+  /** What came until now. */
+  trace(): Trace {
+    const now = this.seconds;
+    const open = this.#phase === null ? [] : [{ ...this.#phase, to: now }];
+    return {
+      channels: this.#lanes
+        .filter(({ times }) => times.length > 0)
+        .map(({ role, times, values }): Channel => ({
+          id: role,
+          role,
+          name: ROLES[role].name,
+          unit: ROLES[role].unit,
+          times: Float64Array.from(times),
+          values: Float64Array.from(values),
+        })),
+      phases: [...this.#phases, ...open],
+    };
+  }
+
+  #endPhase(): void {
+    if (this.#phase !== null) this.#phases.push({ ...this.#phase, to: this.seconds });
+    this.#phase = null;
+  }
+
+  #end(state: 'stopped' | 'lost'): void {
+    this.#endPhase();
+    this.#state = state;
+  }
+
+  #news(values: RecorderNews['values']): RecorderNews {
+    return {
+      state: this.#state,
+      seconds: this.seconds,
+      readings: this.#lanes.reduce((sum, { times }) => sum + times.length, 0),
+      values,
+      phase: this.#phase?.kind ?? null,
+      problems: this.#problems,
+    };
+  }
+
+  #tell(): void {
+    const news = this.#news(this.#fresh);
+    this.#fresh = {};
+    for (const listener of this.#listeners) listener(news);
+  }
+
+  async #run(): Promise<void> {
+    try {
+      await this.#begin();
+      while (this.#state === 'recording' || this.#state === 'paused') {
+        const began = performance.now();
+        if (this.#state === 'recording') await this.#round();
+        if (this.seconds > LONGEST_S) this.#end('stopped');
+        this.#tell();
+        const rest = 1000 / ROUNDS_HZ / this.#clock.pace - (performance.now() - began);
+        await new Promise((resolve) => setTimeout(resolve, Math.max(0, rest)));
+      }
+    } catch (error) {
+      if (!(error instanceof AdapterError)) throw error;
+      this.#problems.push(error.message);
+      this.#end('lost');
+    } finally {
+      this.#link.close();
+      this.#tell();
+    }
+  }
+
+  /** What the vehicle has of what is wanted. */
+  async #begin(): Promise<void> {
+    this.#vin = await this.#reader.vin().catch(goneOnly(''));
+    const has = new Set(await this.#reader.supported());
+    const lane = (role: Role, pid: number): Lane => ({ role, pid, times: [], values: [], failed: 0 });
+    this.#lanes = WANTED.filter(([, { pid }]) => has.has(pid)).map(([role, { pid }]) => lane(role, pid));
+    for (const [role, { pid }] of WANTED.filter(([, each]) => MAKER_PIDS.has(each.pid)))
+      if ((await this.#reader.maker(pid).catch(goneOnly(null))) !== null) this.#lanes.push(lane(role, pid));
+    this.#start = this.#clock.seconds();
+  }
+
+  async #round(): Promise<void> {
+    for (const lane of this.#lanes) {
+      if (this.#state !== 'recording' || lane.failed >= GIVEN_UP_AFTER) continue;
+      try {
+        const { value } =
+          lane.pid > 255 ? await this.#reader.maker(lane.pid) : await this.#reader.value(MODES.values, lane.pid);
+        const time = Math.round(this.seconds * 10_000) / 10_000;
+        lane.times.push(time);
+        lane.values.push(value);
+        lane.failed = 0;
+        (this.#fresh[lane.role] ??= []).push([time, value]);
+      } catch (error) {
+        if (!(error instanceof AdapterError) || error.code === 'adapter-gone') throw error;
+        lane.failed += 1;
+        if (lane.failed === GIVEN_UP_AFTER) this.#problems.push(`${ROLES[lane.role].name}: ${error.message}`);
+      }
+    }
+  }
+}
+
+/** Anything but a connection that is gone is answered by what there is instead. */
+const goneOnly =
+  <T>(instead: T) =>
+  (error: unknown): T => {
+    if (error instanceof AdapterError && error.code !== 'adapter-gone') return instead;
+    throw error;
+  };
