@@ -1,6 +1,7 @@
 import type { CommandReply, VehicleInput } from '../contract/index.ts';
-import { type CommandData, type CommandType, type Job, replay } from '../core/job/index.ts';
+import { type CommandData, type CommandType, type Job, keepingOf, replay, reportBy } from '../core/job/index.ts';
 import type { Procedure } from '../core/procedure/index.ts';
+import { pack, type Trace } from '../core/trace/index.ts';
 import type { shop } from './shop.ts';
 
 /** How seeding reaches a server: over HTTP, as a browser would. */
@@ -9,6 +10,8 @@ export interface DemoClient {
   readonly putVehicle: (id: string, vehicle: VehicleInput) => Promise<void>;
   readonly putProcedure: (procedure: Procedure, basedOn: number, note: string) => Promise<void>;
   readonly send: (jobId: string, command: unknown) => Promise<CommandReply>;
+  /** Stores a packed recording and answers with its hash. */
+  readonly putRecording: (packed: Uint8Array) => Promise<string>;
   /** Renders a drawing to a picture, stores it and answers with its hash. */
   readonly putPicture: (svg: string) => Promise<string>;
 }
@@ -77,5 +80,21 @@ export class Player {
   async picture(svg: string, subject: string, when: 'before' | 'after', caption: string): Promise<void> {
     const hash = await this.#client.putPicture(svg);
     await this.do('attach-picture', { id: this.id(), hash, subject, when, caption });
+  }
+
+  /** Records live data of an engine, as an adapter would have read them. */
+  async record(trace: Trace, when: 'before' | 'after'): Promise<void> {
+    const hash = await this.#client.putRecording(pack(trace));
+    this.wait(4);
+    const source = {
+      id: this.id(),
+      hash,
+      when,
+      startedAt: new Date(this.#clock - 110_000).toISOString(),
+      from: 'adapter',
+      ended: 'stopped',
+      under: { place: 'bay', state: 'warm' },
+    } as const;
+    await this.do('keep-recording', keepingOf(trace, source, reportBy(this.job.vehicle)), 0);
   }
 }

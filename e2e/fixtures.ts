@@ -72,6 +72,12 @@ export const test = base.extend<{ workshop: Workshop; empty: boolean }>({
           putProcedure: async (procedure, basedOn, note) =>
             void (await json('PUT', `/api/procedures/${procedure.id}`, { by: 'isla', basedOn, note, procedure })),
           send: (jobId, command) => json('POST', `/api/jobs/${jobId}/commands`, command),
+          putRecording: async (packed) =>
+            (
+              (await call(address, 'POST', '/api/recordings', new Uint8Array(packed), 'application/octet-stream')) as {
+                hash: string;
+              }
+            ).hash,
           putPicture: async (svg) =>
             (
               (await call(

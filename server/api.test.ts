@@ -185,6 +185,15 @@ describe('the demo world over the same requests as a person’s taps', () => {
             demo.http.put(`/api/procedures/${procedure.id}`).send({ by: 'isla', basedOn, note, procedure }) as never,
           )),
         send: (jobId, command) => must(demo.http.post(`/api/jobs/${jobId}/commands`).send(command as object) as never),
+        putRecording: async (packed) =>
+          (
+            (await must(
+              demo.http
+                .post('/api/recordings')
+                .set('content-type', 'application/octet-stream')
+                .send(Buffer.from(packed)) as never,
+            )) as { hash: string }
+          ).hash,
         putPicture: async (svg) =>
           (
             (await must(

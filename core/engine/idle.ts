@@ -17,13 +17,15 @@ export function idleAir(s: Live, dt: number): number {
   const footOff = s.pedal < 1;
   s.dashMm2 = footOff ? towards(s.dashMm2, 0, dt, 0.8) : need * 0.5;
   const cold = need * 0.95 * coldness(s);
-  const load = (need * s.loadsW) / (LOAD_W_PER_L * spec.displacementL);
+  const load = (need * s.loadNowW) / (LOAD_W_PER_L * spec.displacementL);
   const base = s.learnedMm2 + cold + load;
   if (spec.governor === 'stop' || spec.governor === 'fuel') return 0;
-  if (!s.running || !footOff || rpm > target + FALLING) {
+  // Standing, it waits where it will start from.
+  if (!s.running) return base + need * 0.25;
+  if (!footOff || rpm > target + FALLING) {
     // A foot or a falling engine: hold what was, let what was added fade.
     s.addedMm2 = towards(s.addedMm2, 0, dt, 3);
-    return base + s.dashMm2 + Math.max(0, s.addedMm2) + (s.running ? 0 : need * 0.25);
+    return base + s.dashMm2 + Math.max(0, s.addedMm2);
   }
   const error = clamp(target - rpm, -200, 200);
   const gain = need / spec.idleRpm;

@@ -101,7 +101,7 @@ const ALTERNATOR = 0.58;
 function loads(s: Live): number {
   if (s.omega < 25) return 0;
   const charge = s.running ? (1 - s.faults.battery) * 500 : 0;
-  return (ownWatts(s) + s.loadsW + charge) / ALTERNATOR / s.omega;
+  return (ownWatts(s) + s.loadNowW + charge) / ALTERNATOR / s.omega;
 }
 
 /** Starter, N·m: it gives less as the battery does and as the crank comes up. */

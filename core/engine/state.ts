@@ -27,6 +27,8 @@ export interface EngineState {
   readonly key: EngineInputs['key'];
   readonly pedal: number;
   readonly loadsW: number;
+  /** What the alternator gives of them by now: it comes up slowly, so that it does not stall the engine, W. */
+  readonly loadNowW: number;
   readonly manifoldKPa: number;
   /** Crank, rad/s. */
   readonly omega: number;
@@ -104,6 +106,7 @@ export function createEngine(
     key: 'off',
     pedal: 0,
     loadsW: 0,
+    loadNowW: 0,
     manifoldKPa: baroKPa,
     omega: 0,
     torques: Array.from({ length: TORQUE_SLOTS }, () => 0),

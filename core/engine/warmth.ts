@@ -14,6 +14,7 @@ export function warmUp(s: Live, dt: number): void {
   const lost = (s.coolantC - s.ambientC) * (3 + open * (18 + (s.fan ? 120 : 0) + 6 * s.roadMs) * displacementL);
   s.coolantC += ((heat - lost) / capacity) * dt;
   s.fan = s.running && (s.fan ? s.coolantC > FAN_OFF_C : s.coolantC > FAN_ON_C);
+  s.loadNowW = towards(s.loadNowW, s.running ? s.loadsW : 0, dt, 1.2);
   const charged = s.running ? 14.2 - 0.9 * (1 - s.faults.battery) - clamp((650 - rpmOf(s)) / 500, 0, 1) * 1.2 : null;
   const alone =
     12.6 -

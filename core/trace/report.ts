@@ -4,7 +4,7 @@ import { longestOf } from './phases.ts';
 import { type Implausible, plausibility } from './plausible.ts';
 import { blips, idleBand, settling } from './settling.ts';
 import { median } from './statistics.ts';
-import { agreement, sweepTrack } from './sweep.ts';
+import { agreement, loneDropOuts, sweepTrack } from './sweep.ts';
 import { between, type Channel, channelOf, type Phase, type Role, type Trace } from './trace.ts';
 import { heldSpeed, trimsIn } from './trims.ts';
 
@@ -77,7 +77,7 @@ export function reportOn(trace: Trace, by: ReportBy): TraceReport {
   idleFigures(trace, by, add, untold);
   blipFigures(trace, by, add, untold);
   sweepFigures(trace, add, untold);
-  airFigures(trace, by, add, untold);
+  airFigures(trace, by, add, untold, () => figures);
   return { figures, implausible: plausibility(trace, by.air?.displacementL ?? null), untold };
 }
 
@@ -129,13 +129,17 @@ function idleFigures(trace: Trace, by: ReportBy, add: Add, untold: string[]): vo
       add(trim.bank === 1 ? 'trim-held' : 'trim-held-second', trim.together, held);
 }
 
+const AFTER_BLIP_S = 12;
+
 function blipFigures(trace: Trace, by: ReportBy, add: Add, untold: string[]): void {
   const rpm = channelOf(trace, 'rpm');
   if (rpm === null) return;
   const found = blips(rpm, channelOf(trace, 'pedal') ?? channelOf(trace, 'plate'));
   const blip = found[0];
   if (blip === undefined) return;
-  const until = found[1]?.opened ?? rpm.times[rpm.times.length - 1]!;
+  const until = Math.min(found[1]?.opened ?? Number.POSITIVE_INFINITY, rpm.times[rpm.times.length - 1]!);
+  // What comes much later is not the blip’s doing.
+  const lowestUntil = Math.min(until, blip.closed + AFTER_BLIP_S);
   if (by.idleBand === null) return void untold.push('settling: no idle band is known');
   const settled = settling(rpm, blip.closed, by.idleBand, until);
   if (settled.seconds === null)
@@ -145,7 +149,12 @@ function blipFigures(trace: Trace, by: ReportBy, add: Add, untold: string[]): vo
         : 'settling: it did not come back into the band in this recording',
     );
   else add('settle', settled.seconds, { from: blip.closed, to: settled.at ?? blip.closed });
-  add('blip-lowest', settled.lowest, { from: blip.closed, to: until });
+  const fell = between(rpm, blip.closed, lowestUntil);
+  add(
+    'blip-lowest',
+    fell.values.reduce((least, value) => Math.min(least, value), Number.POSITIVE_INFINITY),
+    { from: blip.closed, to: lowestUntil },
+  );
 }
 
 function sweepFigures(trace: Trace, add: Add, untold: string[]): void {
@@ -155,21 +164,35 @@ function sweepFigures(trace: Trace, add: Add, untold: string[]): void {
   const second = part(trace, 'plate-second', phase);
   const command = part(trace, 'pedal', phase) ?? part(trace, 'plate-command', phase) ?? second;
   const sweep = plate && command ? sweepTrack(plate, command) : null;
+  const alone = plate && command === null ? loneDropOuts(plate) : null;
   if (sweep !== null) {
     if (sweep.blind !== '') untold.push(`sweep: ${sweep.blind}`);
     add('sweep-drop-outs', sweep.dropOuts.length, phase);
     add('sweep-flat', sweep.flatSpots.length, phase);
     add('sweep-largest', Math.abs(sweep.largest), phase);
+  } else if (alone !== null) {
+    add('sweep-drop-outs', alone, phase);
+    untold.push('sweep: one track and no pedal: a line cannot be drawn, only short drop-outs are seen');
   } else untold.push('sweep: the plate was not moved far enough');
   const agree = plate && second ? agreement(plate, second) : null;
   if (agree !== null) add('tracks-apart', Math.abs(agree.worst), phase);
 }
 
-function airFigures(trace: Trace, { air }: ReportBy, add: Add, untold: string[]): void {
+function airFigures(
+  trace: Trace,
+  { air }: ReportBy,
+  add: Add,
+  untold: string[],
+  figuresOf: () => readonly TraceFigure[],
+): void {
   const warm = longestOf(trace, 'warm-idle');
   if (warm === null || air === null) return;
-  const curve = air.valveMm2PerPercent ?? valveCurve(trace, air);
+  // A valve that sticks is not where it is asked to be: its curve cannot be found from it.
+  const swings = figuresOf().some(({ kind, value }) => kind === 'swing' && value > 0);
+  const curve = air.valveMm2PerPercent ?? (swings ? null : valveCurve(trace, air));
   const governs = channelOf(trace, 'duty') !== null || channelOf(trace, 'steps') !== null;
+  if (governs && curve === null && swings)
+    return void untold.push('idle air: it hunts, so the valve is not where it is asked to be');
   if (governs && curve === null)
     return void untold.push('idle air: the valve has to move, cold or with loads on, before its share can be told');
   if (!governs && (air.boreMm === null || channelOf(trace, 'plate-degrees') === null))

@@ -63,8 +63,14 @@ export function sweepTrack(track: Channel, command: Channel): TrackSweep | null 
   if (high - low < LEAST_TRAVEL) return null;
   const line = theilSen(x, track.values);
   if (line === null) return null;
-  const residual = Float64Array.from(track.values, (value, at) => value - line.intercept - line.slope * x[at]!);
   const resolution = resolutionOf(track.values);
+  const [least, most] = endsOf(track.values);
+  const residual = Float64Array.from(track.values, (value, at) => {
+    const off = value - line.intercept - line.slope * x[at]!;
+    // At its own end a track stands against a stop: there it falls behind the line without losing contact.
+    const stopped = (off < 0 && value >= most - 2 * resolution) || (off > 0 && value <= least + 2 * resolution);
+    return stopped ? 0 : off;
+  });
   const spread = spreadByMedian(residual);
   const limit = Math.max(DEVIATIONS * spread, STEPS * resolution, 1e-9);
   const worst = residual.reduce((best, value, at) => (Math.abs(value) > Math.abs(residual[best]!) ? at : best), 0);
@@ -195,4 +201,23 @@ export function agreement(first: Channel, second: Channel): TrackAgreement | nul
     worstTime: first.times[worst]!,
     worstAt: first.values[worst]!,
   };
+}
+
+/** A track’s own neighbours that say where it should be, on either side. */
+const NEIGHBOURS = 4;
+
+/**
+ * Short drop-outs of a track that nothing else was read beside: readings that leave the middle of their neighbours.
+ * @returns how many; null where it was not moved far enough
+ */
+export function loneDropOuts(track: Channel): number | null {
+  const { values, times } = track;
+  const [low, high] = endsOf(values);
+  if (values.length < 4 * NEIGHBOURS || high - low < LEAST_TRAVEL) return null;
+  const off = Float64Array.from(values, (value, at) => {
+    const from = Math.max(0, at - NEIGHBOURS);
+    return value - median(values.subarray(from, at + NEIGHBOURS + 1));
+  });
+  const limit = Math.max(DEVIATIONS * spreadByMedian(off), STEPS * resolutionOf(values), (high - low) * 0.06);
+  return dropOutsIn(times, values, off, limit, usualStep(track)).length;
 }

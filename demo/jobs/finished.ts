@@ -1,4 +1,7 @@
+import { proofOf } from '../../core/job/index.ts';
+import { ENGINE_KINDS, type EngineSpec } from '../../core/engine/index.ts';
 import type { Player } from '../player.ts';
+import { recordEngine } from '../recordings.ts';
 import {
   CABLE_BODY,
   checkDone,
@@ -22,10 +25,28 @@ async function prove(
   await measure('closed-volts', 'after', figures.volts[1]);
   if (figures.duty) await measure('valve-duty', 'after', figures.duty[1]);
   await player.do('read-codes-out', { when: 'after' });
+  // What only a person can say is tried as it was complained of.
+  for (const { id, name } of proofOf(player.job).untried.filter(({ byHand }) => byHand))
+    await player.do(
+      'try-line',
+      { line: id, words: '', verdict: 'gone', came: '', state: /cold/i.test(name) ? 'cold' : 'warm', place: 'road' },
+      1,
+    );
   for (const check of ['leaks', 'settles', 'road-test'] as const)
     await player.do('record-proof', { check, result: 'good', note: '' }, 3);
   await player.do('pass-stage', { stage: 'prove' }, 1);
 }
+
+/** Engines of the vehicles as they behave. */
+const VAN: EngineSpec = ENGINE_KINDS.electronic;
+const FARM: EngineSpec = {
+  ...ENGINE_KINDS.valve,
+  displacementL: 2,
+  boreMm: 50,
+  idleRpm: 850,
+  gapMm2: 4,
+  valveMm2: 34,
+};
 
 /** Post van 1: electronic body wiped; closed. */
 export async function finishedVan(player: Player): Promise<void> {
@@ -39,6 +60,7 @@ export async function finishedVan(player: Player): Promise<void> {
   await player.do('read-codes-out', { when: 'before' });
   await player.do('take-measurement', { id: player.id(), kind: 'idle-rpm', when: 'before', value: 610 });
   await player.do('take-measurement', { id: player.id(), kind: 'closed-volts', when: 'before', value: 0.98 });
+  await player.record(recordEngine(VAN, { depositMm2: 3.2, mostIdleMm2: 5.8 }, 11), 'before');
   await checkDone(player, 'duct-off-look', 'ring', 8);
   await checkDone(player, 'light-gap', 'blocked', 5);
   await decide(player, { choice: 'clean-bench', reason: 'deposit only, plate true, motor quiet' });
@@ -74,6 +96,7 @@ export async function finishedVan(player: Player): Promise<void> {
   for (const stage of ['refit', 'coolant'] as const) await player.do('pass-stage', { stage }, 0.2);
   await runThrough(player, 'timed-idle', 'took');
   await player.do('pass-stage', { stage: 'relearn' }, 0.2);
+  await player.record(recordEngine(VAN, {}, 12), 'after');
   await prove(player, { idle: [610, 715], volts: [0.98, 0.74] });
   await player.do('hand-over', {
     watch: 'Oil mist in the duct: look at the breather at the next service.',
@@ -95,8 +118,9 @@ export async function finishedFarm(player: Player): Promise<void> {
   await player.do('read-code', { id: player.id(), code: 'P0505', status: 'stored', when: 'before', note: '' });
   await player.do('read-codes-out', { when: 'before' });
   await player.do('tell-history', { since: 'since harvest', doneBefore: 'plugs and leads last year' });
-  await player.do('take-measurement', { id: player.id(), kind: 'idle-rpm', when: 'before', value: 1040 });
+  await player.do('take-measurement', { id: player.id(), kind: 'idle-rpm', when: 'before', value: 915 });
   await player.do('take-measurement', { id: player.id(), kind: 'valve-duty', when: 'before', value: 22 });
+  await player.record(recordEngine(FARM, { leakMm2: 4, valveStickPercent: 18 }, 21), 'before');
   await checkDone(player, 'leak-by-ear', 'none', 9);
   await checkDone(player, 'valve-moves', 'clicks', 6);
   await checkDone(player, 'idle-screw-ring', 'hard', 6);
@@ -141,7 +165,8 @@ export async function finishedFarm(player: Player): Promise<void> {
   await runThrough(player, 'timed-idle', 'did not take');
   await runThrough(player, 'drive', 'took');
   await player.do('pass-stage', { stage: 'relearn' }, 0.2);
-  await prove(player, { idle: [1040, 850], volts: [0.5, 0.51], duty: [22, 33] });
+  await player.record(recordEngine(FARM, {}, 22), 'after');
+  await prove(player, { idle: [915, 850], volts: [0.5, 0.51], duty: [22, 33] });
   await player.do('hand-over', {
     watch: 'Idle after the next frost; the cable is near its end.',
     nextDue: { value: 233_000, unit: 'km' },

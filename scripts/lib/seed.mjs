@@ -25,6 +25,8 @@ export async function seed(address, now) {
       putProcedure: async (procedure, basedOn, note) =>
         void (await json('PUT', `/api/procedures/${procedure.id}`, { by: 'isla', basedOn, note, procedure })),
       send: (jobId, command) => json('POST', `/api/jobs/${jobId}/commands`, command),
+      putRecording: async (packed) =>
+        (await call(address, 'POST', '/api/recordings', packed, 'application/octet-stream')).hash,
       putPicture: async (svg) => {
         const bytes = await sharp(Buffer.from(svg)).jpeg({ quality: 84 }).toBuffer();
         return (await call(address, 'POST', '/api/pictures', bytes, 'image/jpeg')).hash;

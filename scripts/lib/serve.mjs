@@ -4,10 +4,10 @@ import { join } from 'node:path';
 import { fail, root, say, track } from './say.mjs';
 
 /**
- * @param {{ data: string, port?: number, clock?: string, env?: Record<string, string> }} options
+ * @param {{ data: string, port?: number, clock?: string, pace?: number, env?: Record<string, string> }} options
  * @returns {Promise<{ address: string, stop: () => Promise<void>, kill: () => Promise<void>, child: import('node:child_process').ChildProcess }>}
  */
-export function startServer({ data, port = 0, clock, env = {} }) {
+export function startServer({ data, port = 0, clock, pace, env = {} }) {
   const args = [
     join(root, 'dist/server/main.js'),
     '--data',
@@ -15,6 +15,7 @@ export function startServer({ data, port = 0, clock, env = {} }) {
     '--port',
     String(port),
     ...(clock ? ['--clock', clock] : []),
+    ...(pace ? ['--pace', String(pace)] : []),
   ];
   const child = track(
     spawn(process.execPath, args, {

@@ -3,33 +3,19 @@ import type { Chart } from 'chart.js';
 import { onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue';
 import { theme } from '../shell/theme.ts';
 import { chartOf, redraw } from './chartOf.ts';
-import { type Colours, type Curve, figuresOf } from './curve.ts';
+import { type Curve, figuresOf } from './curve.ts';
+import { themeColours } from './themeColours.ts';
 
 /** A curve in the colours of the theme; a tap on it says the value there, and all of it can be read as figures. */
 const props = defineProps<{ curve: Curve }>();
 const canvas = useTemplateRef('canvas');
 let chart: Chart<'line', { x: number; y: number }[]> | null = null;
 
-/** As the style sheet has them now: a canvas takes no variables. */
-function colours(): Colours {
-  const style = getComputedStyle(document.documentElement);
-  const of = (name: string): string => style.getPropertyValue(`--${name}`).trim();
-  return {
-    ink: of('ink'),
-    soft: of('soft'),
-    line: of('line'),
-    brass: of('brass'),
-    harbour: of('harbour'),
-    moss: of('moss'),
-    oxide: of('oxide'),
-    alarm: of('alarm'),
-  };
-}
 onMounted(() => {
-  if (canvas.value !== null) chart = chartOf(canvas.value, props.curve, colours());
+  if (canvas.value !== null) chart = chartOf(canvas.value, props.curve, themeColours());
 });
 // After the style sheet has the other theme’s colours.
-watch([() => props.curve, theme], () => chart && redraw(chart, props.curve, colours()), { flush: 'post' });
+watch([() => props.curve, theme], () => chart && redraw(chart, props.curve, themeColours()), { flush: 'post' });
 onBeforeUnmount(() => chart?.destroy());
 </script>
 

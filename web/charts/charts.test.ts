@@ -45,6 +45,8 @@ const COLOURS: Colours = {
   moss: '#000006',
   oxide: '#000007',
   alarm: '#000008',
+  bottle: '#000009',
+  paper: '#00000a',
 };
 const curve: Curve = {
   words: 'Share over time',

@@ -1,5 +1,5 @@
 /** Colours of the theme that a curve may be drawn in, by their names in the style sheet. */
-export type Tone = 'ink' | 'soft' | 'line' | 'brass' | 'harbour' | 'moss' | 'oxide' | 'alarm';
+export type Tone = 'ink' | 'soft' | 'line' | 'brass' | 'harbour' | 'moss' | 'oxide' | 'alarm' | 'bottle' | 'paper';
 /** The colours of the theme in force, as `#rrggbb`. */
 export type Colours = Readonly<Record<Tone, string>>;
 

@@ -1,5 +1,4 @@
 import { TRACE_FIGURES, type TraceFigureKind } from '../../trace/index.ts';
-import { lowerFirst } from '../../words/index.ts';
 import type { Job } from '../job.ts';
 import type { Verdict } from '../proof/line.ts';
 import { overtaken } from '../proof/line.ts';
@@ -24,7 +23,7 @@ export function figureSeen(job: Job, kind: TraceFigureKind, when: When): FigureS
 }
 
 /** Settled within this long after a blip is quick, s. */
-export const SETTLES_S = 3;
+export const SETTLES_S = 4;
 /** Trims together within this are as usual, per cent. */
 export const TRIMS_WITHIN = 10;
 /** Two tracks that disagree by more do not belong together, per cent of the supply. */
@@ -89,7 +88,6 @@ export function figureText(kind: TraceFigureKind, value: number): string {
 /** What a figure means here, in a sentence; empty where there is nothing to say. */
 export function figureMeans(job: Job, kind: TraceFigureKind, value: number): string {
   const good = figureGood(job, kind, value);
-  const name = lowerFirst(TRACE_FIGURES[kind].name);
   switch (kind) {
     case 'swing':
       return good
@@ -122,7 +120,7 @@ export function figureMeans(job: Job, kind: TraceFigureKind, value: number): str
     case 'duty':
       return good === false ? 'The valve works outside its band: too little air gets by the plate, or too much.' : '';
     case 'idle':
-      return good === false ? `Out of its band (${name}).` : '';
+      return good === false ? 'Outside its band.' : '';
     default:
       return '';
   }

@@ -5,6 +5,7 @@ import { isOrdinary } from '../../../core/job/index.ts';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import BalancePanel from '../balance/BalancePanel.vue';
 import MeasureEntry from '../proof/MeasureEntry.vue';
+import LiveData from '../recordings/LiveData.vue';
 import KnowledgeMissing from './KnowledgeMissing.vue';
 import StageFrame from '../StageFrame.vue';
 import AdapterPanel from '../complaint/AdapterPanel.vue';
@@ -99,6 +100,7 @@ function pick(id: string): void {
     <FindingsList v-if="diagnosis" class="mt-7" :job="job" :diagnosis="diagnosis" :signs="signs" @again="pick" />
     <h3 class="mb-2 mt-8 text-sm font-bold">Measured before the work</h3>
     <MeasureEntry :job="job" when="before" />
+    <LiveData class="mt-4" :job="job" when="before" :under="{}" />
     <BalancePanel class="mt-6" :job="job" when="before" />
     <OwnCheck v-if="!closed" class="mt-6" />
 

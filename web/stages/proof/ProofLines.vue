@@ -7,6 +7,7 @@ import {
   type ProofLine,
   proofOf,
   type TriedVerdict,
+  type Verdict,
 } from '../../../core/job/index.ts';
 import TextField from '../../parts/TextField.vue';
 import PutRight from '../entries/PutRight.vue';
@@ -25,6 +26,8 @@ const TAPS: readonly { readonly verdict: TriedVerdict; readonly name: string }[]
   { verdict: 'still there', name: 'Still there' },
   { verdict: 'worse', name: 'Worse' },
 ];
+/** What was wrong before stands out there. */
+const WAS_WRONG: ReadonlySet<Verdict> = new Set<Verdict>(['gone', 'still there', 'worse', 'not tried']);
 const isTried = ({ id }: ProofLine): boolean => props.job.tried.some(({ line }) => line === id);
 
 function tap(line: ProofLine, verdict: TriedVerdict): void {
@@ -61,7 +64,9 @@ function keep(): void {
       <span
         role="cell"
         class="wrap-break-word"
-        :class="line.before === '' || line.before === 'as told' ? 'text-soft' : 'text-oxide'"
+        :class="
+          WAS_WRONG.has(line.verdict) && line.before !== '' && line.before !== 'as told' ? 'text-oxide' : 'text-soft'
+        "
         ><span class="text-sm text-soft md:sr-only">before </span>{{ line.before || '—' }}</span
       >
       <span role="cell" class="wrap-break-word"

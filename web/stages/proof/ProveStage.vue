@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import {
   type Condition,
   conditionWords,
@@ -27,6 +27,10 @@ import OwnProof from './OwnProof.vue';
 import ProofLines from './ProofLines.vue';
 import ProofSummary from './ProofSummary.vue';
 import ToolSaid from './ToolSaid.vue';
+import LiveData from '../recordings/LiveData.vue';
+
+const LiveCompare = defineAsyncComponent(() => import('../recordings/LiveCompare.vue'));
+const AdapterPanel = defineAsyncComponent(() => import('../complaint/AdapterPanel.vue'));
 
 const store = useJob();
 const { units } = useUnits();
@@ -34,6 +38,8 @@ const form = useForm();
 const job = computed(() => store.job);
 const badFor = ref<ProofKind | null>(null);
 const note = ref('');
+/** The adapter is asked only by who opens it. */
+const reading = ref(false);
 const drawn = USUAL_MEASURES.filter((kind): kind is MeasureKind => kind !== 'settle-time');
 /** An outboard is proved where it ran: on the hose says less than on the water. */
 const outboard = computed(() => job.value !== null && useOf(job.value.vehicle, store.family) === 'outboard');
@@ -61,11 +67,15 @@ function record(check: ProofKind, result: 'good' | 'bad'): void {
     :cautions="['road']"
     lead="Line by line: what it was before, what it is now, and whether it is gone."
   >
+    <LiveCompare v-if="job.recordings.length > 0" class="mt-4" :job="job" />
     <ConditionPick v-if="job.status === 'open'" v-model="under" class="mt-4" :afloat="outboard" />
     <section id="lines" class="mt-5" aria-label="What the complaint was, line by line">
       <ProofLines :job="job" :under="said" />
       <OwnProof v-if="job.status === 'open'" class="mt-4" :job="job" :under="said" />
     </section>
+
+    <h3 id="live" class="mb-2 mt-8 text-sm font-bold">Live data after the work</h3>
+    <LiveData :job="job" when="after" :under="said" />
 
     <h3 id="measured" class="mb-2 mt-8 text-sm font-bold">Measured after the work</h3>
     <MeasureEntry :job="job" when="after" :under="said" />
@@ -77,9 +87,15 @@ function record(check: ProofKind, result: 'good' | 'bad'): void {
 
     <h3 id="codes-after" class="mb-1 mt-7 text-sm font-bold">Codes read after</h3>
     <CodesAfter :job="job" />
+    <details v-if="job.status === 'open'" class="mt-2" @toggle="reading = ($event.target as HTMLDetailsElement).open">
+      <summary class="cursor-pointer py-2 font-semibold">Read them with the adapter</summary>
+      <AdapterPanel v-if="reading" class="mt-2" :job="job" when="after" />
+    </details>
 
-    <h3 class="mb-1 mt-7 text-sm font-bold">Said by the maker’s tool</h3>
-    <ToolSaid :job="job" when="after" />
+    <template v-if="job.status === 'open' || job.toolSays.length > 0">
+      <h3 class="mb-1 mt-7 text-sm font-bold">Said by the maker’s tool</h3>
+      <ToolSaid :job="job" when="after" />
+    </template>
 
     <h3 id="driven" class="mb-1 mt-7 text-sm font-bold">Looked at and driven</h3>
     <ul class="rows border-y border-line">
