@@ -97,4 +97,4 @@ export type { Transfer } from './transfer.ts';
 export { family, familyInput, lifeInput, unitInput, vehicle, vehicleInput, vehicleMerge } from './vehicle.ts';
 export type { FamilyInput, FamilyRow, LifeInput, UnitFile, UnitInput, VehicleInput } from './vehicle.ts';
 export { adapterAct, DEEDS, recordingBegin, recordingEnd, recordingStep } from './recordings.ts';
-export type { Deed, RecordingBegun, RecordingNews, RecordingStored } from './recordings.ts';
+export type { Deed, RecordingBegun, RecordingNews, RecordingStored, VisitFigure } from './recordings.ts';

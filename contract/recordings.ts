@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { PHASES, type PhaseKind } from '../core/trace/index.ts';
+import { PHASES, type PhaseKind, type TraceFigureKind } from '../core/trace/index.ts';
+import type { MeterUnit } from '../core/vehicle/index.ts';
 import { count, id, when } from './primitives.ts';
 
 /** What a simulated person can be asked to do at a simulated vehicle. */
@@ -43,4 +44,19 @@ export interface RecordingBegun {
 export interface RecordingStored {
   readonly hash: string;
   readonly bytes: number;
+}
+
+/** A figure of a vehicle at one visit, before or after the work. */
+export interface VisitFigure {
+  readonly kind: TraceFigureKind;
+  readonly when: 'before' | 'after';
+  readonly value: number;
+  readonly sd: number | null;
+  readonly jobId: string;
+  readonly number: number;
+  readonly reading: number;
+  readonly readingUnit: MeterUnit;
+  readonly openedAt: string;
+  /** What was chosen; empty where nothing was yet. */
+  readonly choice: string;
 }

@@ -38,6 +38,7 @@ import { tryKnowledge } from './store/trial.ts';
 import { Stock } from './store/stock.ts';
 import { Units } from './store/units.ts';
 import { Vehicles } from './store/vehicles.ts';
+import { Visits } from './store/visits.ts';
 
 /** What the routes work with. */
 export interface Services {
@@ -60,6 +61,7 @@ export interface Services {
   readonly air: Air;
   readonly followUps: FollowUps;
   readonly figures: Figures;
+  readonly visits: Visits;
   readonly audit: Audit;
   /** One request, one transaction. */
   readonly oneGo: OneGo;
@@ -181,6 +183,7 @@ export function createServices(
     air: new Air(db, audit, settings),
     followUps: new FollowUps(db),
     figures: new Figures(db),
+    visits: new Visits(db),
     audit,
     oneGo,
     keeper,
@@ -193,6 +196,6 @@ export function createServices(
     recordings,
     desk: new RecordingDesk(hub, { jobs, recordings, oneGo, now }, files, place.folder, readOnly),
     now,
-    printing: printing(people, settings, pictures),
+    printing: printing(people, settings, pictures, recordings),
   };
 }

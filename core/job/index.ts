@@ -207,7 +207,14 @@ export type { AdapterOn } from './torque/tightening.ts';
 export type { BoltResult, Retorque, ThreadDamage } from './torque/state.ts';
 export type { Trail, UndoEntry } from './trail.ts';
 export { eventWords } from './words.ts';
-export { figureGood, figureMeans, figureSeen, figuresJudged, figureText } from './recordings/judged.ts';
+export {
+  figureGood,
+  figureMeans,
+  figureSeen,
+  figuresJudged,
+  figureText,
+  recordingBandOf,
+} from './recordings/judged.ts';
 export type { FigureJudged, FigureSeen } from './recordings/judged.ts';
 export type { RecordingKept } from './recordings/state.ts';
 export { vehicleDone } from './recordings/vehicleDone.ts';

@@ -67,7 +67,12 @@ describe('reading a simulated vehicle', () => {
     );
   });
   it('takes four codes, split over frames with flow control', async () => {
-    expect(await readerOf('van2', { timeoutMs: 300, retries: 1 }).codes(0x03)).toEqual(['P2111', 'P0507', 'P2101', 'P0121']);
+    expect(await readerOf('van2', { timeoutMs: 300, retries: 1 }).codes(0x03)).toEqual([
+      'P2111',
+      'P0507',
+      'P2101',
+      'P0121',
+    ]);
   });
   it('asks again when an answer is rubbish, and waits for a slow one', async () => {
     expect((await readerOf('van2', { timeoutMs: 300, retries: 1 }).value(0x01, 0x10)).value).toBeGreaterThan(4);

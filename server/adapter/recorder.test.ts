@@ -85,7 +85,11 @@ describe('recording live data', () => {
     expect(server.db.prepare('SELECT hash, phase FROM recording_kept').all()).toEqual([
       { hash: kept!.hash, phase: 'before' },
     ]);
-    const { body } = await server.http.get(`/api/recordings/${kept!.hash}`).buffer(true).parse(binary).expect(200);
+    const { body } = await server.http
+      .get(`/api/recordings/${kept!.hash}`)
+      .buffer(true)
+      .parse(binary as never)
+      .expect(200);
     const trace = unpack(body as Buffer);
     expect(channelOf(trace, 'rpm')!.times.length).toBeGreaterThan(100);
     expect(readdirSync(join(server.folder, 'pictures'))).toContain(kept!.hash);

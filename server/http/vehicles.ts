@@ -17,7 +17,7 @@ const NEWEST_JOBS = { after: null, descending: true, limit: 50 } as const;
 
 /** Vehicles: search, file, create, change. */
 export function vehicleRoutes(services: Services): Router {
-  const { vehicles, units, families, jobLines, audit, settings } = services;
+  const { vehicles, units, families, jobLines, audit, settings, visits } = services;
   const router = Router();
 
   router.get('/', (request, response) => {
@@ -39,6 +39,10 @@ export function vehicleRoutes(services: Services): Router {
         NEWEST_FIRST,
       ),
     });
+  });
+
+  router.get('/:id/figures', (request, response) => {
+    response.json({ rows: visits.of(parse(id, request.params.id)), next: null });
   });
 
   router.get('/:id/audit', (request, response) => {

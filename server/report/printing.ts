@@ -1,7 +1,9 @@
 import type { Estimate, Job } from '../../core/job/index.ts';
 import type { People } from '../store/people.ts';
 import type { Pictures } from '../store/pictures.ts';
+import type { Recordings } from '../store/recordings.ts';
 import type { Settings } from '../store/settings.ts';
+import { liveForPrint } from './livePicture.ts';
 import { pairsForPrint } from './picturePairs.ts';
 
 /** What is handed over on paper, as PDF. */
@@ -11,11 +13,17 @@ export interface Printing {
 }
 
 /** Prints with the names, the currency and the clock of this shop. */
-export const printing = (people: People, settings: Settings, pictures: Pictures): Printing => ({
+export const printing = (people: People, settings: Settings, pictures: Pictures, recordings: Recordings): Printing => ({
   // The PDF library takes half a second to load; only those who print pay for it.
   sheet: async (job) => {
     const { printSheet } = await import('./sheetPdf.ts');
-    return printSheet(job, people.names(), settings.shop(), await pairsForPrint(job, pictures));
+    return printSheet(
+      job,
+      people.names(),
+      settings.shop(),
+      await pairsForPrint(job, pictures),
+      liveForPrint(job, recordings),
+    );
   },
   estimate: async (job, estimate) => {
     const { printEstimate } = await import('./estimatePdf.ts');

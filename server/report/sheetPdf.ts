@@ -1,5 +1,6 @@
 import type { Settings } from '../../contract/index.ts';
 import { type Job, MARK_STROKES, sheetOf } from '../../core/job/index.ts';
+import { type LivePicture, printLive } from './livePicture.ts';
 import type { PrintedWords } from './markedPicture.ts';
 import type { PicturePair } from './picturePairs.ts';
 import { BOTTLE, type Doc, heading, INK, LEFT, LINE, newPage, rule, SOFT, WIDTH } from './page.ts';
@@ -14,6 +15,7 @@ export function printSheet(
   people: ReadonlyMap<string, string>,
   settings: Settings,
   pairs: readonly PicturePair[],
+  live: LivePicture | null = null,
 ): Promise<Buffer> {
   const sheet = sheetOf(job, speaker(people, settings.currency, settings.timeZone));
   const { doc, done } = newPage(`Job ${job.number}, ${sheet.plate}`, settings.shopName, job.lastAt);
@@ -24,6 +26,7 @@ export function printSheet(
   doc.moveDown(0.4);
   rows(doc, sheet.identity, 2);
   for (const section of sheet.sections) printSection(doc, section);
+  if (live !== null) printLive(doc, live);
   printPictures(doc, pairs);
   doc.moveDown(1).font('text').fontSize(8.5).fillColor(SOFT).text(sheet.closing, LEFT, doc.y, { width: WIDTH });
   numberPages(doc, `${settings.shopName} · job ${job.number} · ${sheet.plate}`);

@@ -56,7 +56,7 @@ function draw(): void {
 }
 watch([curves, () => props.brackets, cursor, theme], draw);
 watch(
-  () => [props.span?.from, props.span?.to, whole.value.from, whole.value.to],
+  [() => props.span?.from, () => props.span?.to, () => whole.value.from, () => whole.value.to],
   () => (view.value = { ...(props.span ?? whole.value) }),
 );
 

@@ -39,7 +39,7 @@ export function configOf(curve: Curve, colours: Colours): Config {
   return {
     type: 'line',
     data: {
-      datasets: curve.lines.map(({ name, tone, points, expected, filled }) => ({
+      datasets: curve.lines.map(({ name, tone, points, expected, filled, dots }) => ({
         label: name,
         data: points.map(({ x, y }) => ({ x, y })),
         borderColor: colours[tone],
@@ -47,7 +47,8 @@ export function configOf(curve: Curve, colours: Colours): Config {
         borderWidth: 2.5,
         borderDash: expected ? [5, 5] : [],
         fill: filled ?? false,
-        pointRadius: 0,
+        pointRadius: dots ? 4 : 0,
+        pointBackgroundColor: colours[tone],
         pointHitRadius: 12,
         pointHoverRadius: 5,
         pointHoverBackgroundColor: colours[tone],

@@ -10,6 +10,8 @@ export interface CurveLine {
   readonly points: readonly { readonly x: number; readonly y: number }[];
   /** Not yet so: drawn dashed. */
   readonly expected?: boolean;
+  /** Its points are shown: they are few, and each was measured. */
+  readonly dots?: boolean;
   /** Down to the foot of the chart. */
   readonly filled?: boolean;
 }

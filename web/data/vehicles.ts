@@ -1,4 +1,4 @@
-import type { Page, VehicleFile } from '../../contract/index.ts';
+import type { Page, VehicleFile, VisitFigure } from '../../contract/index.ts';
 import type { Vehicle } from '../../core/vehicle/index.ts';
 import { api } from './api.ts';
 import { ask, give, keep, remove } from './asking.ts';
@@ -8,6 +8,9 @@ import { useRead } from './read.ts';
 /** A vehicle with its family and newest jobs, as long as it is shown. */
 export const useVehicleFile = (id: () => string | null) =>
   useRead<VehicleFile>(() => (id() === null ? null : `/vehicles/${id()}`));
+/** Its figures over all visits, along its meter. */
+export const useVisitFigures = (id: () => string | null) =>
+  useRead<Page<VisitFigure>>(() => (id() === null ? null : `/vehicles/${id()}/figures`));
 /** The same, once. */
 export const readVehicle = (id: string): Promise<VehicleFile> => ask(`/vehicles/${id}`);
 /** The list of vehicles. */

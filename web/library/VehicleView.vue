@@ -26,6 +26,7 @@ import { useShop } from '../stores/shop.ts';
 import { freshId } from '../stores/job.ts';
 import WrongVehicle from './WrongVehicle.vue';
 import DistanceLine from './DistanceLine.vue';
+import VehicleYears from './VehicleYears.vue';
 
 const route = useRoute();
 const shop = useShop();
@@ -102,6 +103,7 @@ const matchOf = (unit: FittedUnit) => {
         :to="{ path: '/jobs', query: { vehicle: vehicle.id, plate: vehicle.plate } }"
         >All its jobs</RouterLink
       >
+      <VehicleYears :vehicle-id="vehicle.id" :meter-unit="vehicle.meterUnit" />
       <ReminderRows class="mt-8" :vehicle-id="vehicle.id" title="To be looked at again" />
       <h2 class="mb-1 mt-8 text-sm font-bold">Units fitted</h2>
       <ul v-if="vehicle.units.length > 0" class="rows border-y border-line">

@@ -1,4 +1,5 @@
-import { TRACE_FIGURES, type TraceFigureKind } from '../../trace/index.ts';
+import { type Role, TRACE_FIGURES, type TraceFigureKind } from '../../trace/index.ts';
+import type { Figure } from '../../vehicle/index.ts';
 import type { Job } from '../job.ts';
 import type { Verdict } from '../proof/line.ts';
 import { overtaken } from '../proof/line.ts';
@@ -21,6 +22,10 @@ export function figureSeen(job: Job, kind: TraceFigureKind, when: When): FigureS
   }
   return null;
 }
+
+/** The band that a channel of a recording belongs in, or null. */
+export const recordingBandOf = (job: Job, role: Role): Figure | null =>
+  role === 'rpm' ? job.vehicle.figures.idleRpm : role === 'duty' ? job.vehicle.figures.valveDuty : null;
 
 /** Settled within this long after a blip is quick, s. */
 export const SETTLES_S = 4;

@@ -30,6 +30,7 @@ import ToolSaid from './ToolSaid.vue';
 import LiveData from '../recordings/LiveData.vue';
 
 const LiveCompare = defineAsyncComponent(() => import('../recordings/LiveCompare.vue'));
+const GapDrawing = defineAsyncComponent(() => import('../recordings/GapDrawing.vue'));
 const AdapterPanel = defineAsyncComponent(() => import('../complaint/AdapterPanel.vue'));
 
 const store = useJob();
@@ -141,6 +142,7 @@ function record(check: ProofKind, result: 'good' | 'bad'): void {
       <BeforeAfter :job="job" :subject="unit.id" :what="unit.name" />
     </section>
     <template #why>
+      <GapDrawing v-if="job.recordings.length > 0" :job="job" />
       <ProofSummary :job="job" />
     </template>
   </StageFrame>

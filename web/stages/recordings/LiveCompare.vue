@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
-import { figureSeen, type Job } from '../../../core/job/index.ts';
+import type { Job } from '../../../core/job/index.ts';
 import { align, longestOf, PHASES, type PhaseKind, type Role, ROLES } from '../../../core/trace/index.ts';
-import { recovered } from '../../../core/airflow/index.ts';
 import TraceChart from '../../charts/TraceChart.vue';
 import type { Laid } from '../../charts/traceCurves.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -93,21 +92,6 @@ watch(
 const title = computed(() => (kind.value === null ? '' : phaseSentence(props.job, kind.value)));
 const taken = ({ kept }: OpenedRecording): string =>
   `${kept.when === 'before' ? 'Before' : 'After'}: ${shop.say.time(kept.startedAt)}${kept.ended === 'lost' ? ', lost in the middle' : ''}`;
-
-/** Gap and leaks before and after, and what was found again. */
-const gap = computed(() => {
-  const [was, is] = [figureSeen(props.job, 'gap-area', 'before'), figureSeen(props.job, 'gap-area', 'after')];
-  if (was === null || is === null) return null;
-  const area = (seen: typeof was) => ({
-    total: { value: seen.value, sd: seen.sd ?? 0 },
-    governed: { value: 0, sd: 0 },
-    ungoverned: { value: seen.value, sd: seen.sd ?? 0 },
-    // What is off in the sensor is off both times.
-    commonError: seen.value > 0 ? Math.min(0.05, (seen.sd ?? 0) / seen.value) : 0,
-    by: 'air mass' as const,
-  });
-  return { was: was.value, is: is.value, found: recovered(area(was), area(is)) };
-});
 </script>
 
 <template>
@@ -166,17 +150,6 @@ const gap = computed(() => {
           </ul>
         </template>
       </div>
-      <p v-if="gap" class="mt-3 text-note">
-        <span class="font-bold">Idle air found again:</span>
-        <span class="figure ml-2 text-xl" :class="gap.found.shown ? 'text-moss' : 'text-soft'"
-          >{{ gap.found.value.toFixed(1) }} mm²</span
-        >
-        <span class="text-soft">
-          ({{ gap.found.low.toFixed(1) }} to {{ gap.found.high.toFixed(1) }}): gap and leaks let through
-          {{ gap.was.toFixed(1) }} before, {{ gap.is.toFixed(1) }} after. Which of the two it was, the light test and
-          the leak check say.</span
-        >
-      </p>
     </template>
   </section>
 </template>
