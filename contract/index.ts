@@ -98,3 +98,5 @@ export { family, familyInput, lifeInput, unitInput, vehicle, vehicleInput, vehic
 export type { FamilyInput, FamilyRow, LifeInput, UnitFile, UnitInput, VehicleInput } from './vehicle.ts';
 export { adapterAct, DEEDS, recordingBegin, recordingEnd, recordingStep } from './recordings.ts';
 export type { Deed, RecordingBegun, RecordingNews, RecordingStored, VisitFigure } from './recordings.ts';
+export { instrumentPair, instrumentQuery, instrumentSet, MOODS } from './instruments.ts';
+export type { InstrumentInfo, InstrumentNews, Mood } from './instruments.ts';

@@ -13,6 +13,7 @@ import { followUpRoutes } from './http/followUps.ts';
 import { houseRoutes } from './http/house.ts';
 import { peopleRoutes } from './http/people.ts';
 import { wallRoutes } from './http/wall.ts';
+import { instrumentRoutes } from './http/instruments.ts';
 import { jobRoutes } from './http/jobs.ts';
 import { keepingRoutes } from './http/keeping.ts';
 import { knowledgeRoutes } from './http/knowledge.ts';
@@ -54,6 +55,7 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
   app.use('/api/knowledge', knowledgeRoutes(services));
   app.use('/api/adapter/recordings', recordingNowRoutes(services));
   app.use('/api/adapter', adapterRoutes(services));
+  app.use('/api/instruments', instrumentRoutes(services));
   app.use('/api', houseRoutes(services));
   app.use('/api', peopleRoutes(services));
   app.use('/api', wallRoutes(services));

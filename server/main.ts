@@ -25,6 +25,8 @@ const { values } = parseArgs({
     'read-only': { type: 'boolean', default: false },
     /** Ports of this machine at which a stand-in for the diagnostic adapter is expected. */
     adapter: { type: 'string', multiple: true, default: ['4217'] },
+    /** Ports of this machine at which instruments of the bench are expected. */
+    instrument: { type: 'string', multiple: true, default: [] },
     /** How much faster than the world simulated vehicles run, and what records them: for trials. */
     pace: { type: 'string', default: '1' },
   },
@@ -66,6 +68,7 @@ function openToWork(): Open {
     mustNotBeLost(place);
     const db = openStore(place.store, { say: print });
     const options: ServiceOptions = {
+      instrumentPorts: values.instrument.map(Number),
       make: inThread(new URL('./keepingWorker.js', import.meta.url)),
       progress: sayRemaking(),
     };

@@ -3,6 +3,7 @@ import type { PartLived, ShopResult } from '../core/choose/index.ts';
 import type { ThrottleKind } from '../core/vehicle/index.ts';
 import { RecordingDesk } from './adapter/desk.ts';
 import { AdapterHub } from './adapter/hub.ts';
+import { InstrumentHub } from './instruments/hub.ts';
 import { makeBackup } from './keeping/backup.ts';
 import { type Files, realFiles } from './keeping/files.ts';
 import { HeadsFile } from './keeping/heads.ts';
@@ -67,6 +68,7 @@ export interface Services {
   readonly oneGo: OneGo;
   readonly keeper: Keeper;
   readonly hub: AdapterHub;
+  readonly instruments: InstrumentHub;
   readonly rungTries: () => readonly RungTries[];
   /** What parts of these numbers lasted here before they failed. */
   readonly partLives: (numbers: readonly string[]) => readonly PartLived[];
@@ -92,6 +94,8 @@ export interface ServiceOptions {
   readonly readOnly?: boolean;
   /** Where the store really lies, when what is open is a copy of it. */
   readonly place?: Place;
+  /** Ports of this machine at which instruments are expected. */
+  readonly instrumentPorts?: readonly number[];
   /** Told how far it is when columns of all jobs are made anew. */
   readonly progress?: (done: number, of: number) => void;
 }
@@ -107,7 +111,14 @@ export function createServices(
   now: () => string,
   machineZone: string,
   hub = new AdapterHub(),
-  { files = realFiles, make, readOnly = false, place = placeOf(db.name), progress }: ServiceOptions = {},
+  {
+    files = realFiles,
+    make,
+    readOnly = false,
+    place = placeOf(db.name),
+    instrumentPorts = [],
+    progress,
+  }: ServiceOptions = {},
 ): Services {
   const oneGo = new OneGo(db);
   const audit = new Audit(db);
@@ -188,6 +199,7 @@ export function createServices(
     oneGo,
     keeper,
     hub,
+    instruments: new InstrumentHub(db, instrumentPorts),
     rungTries: () => rungTries(db),
     partLives: (numbers) => partLives(db, numbers),
     results: (throttle) => shopResults(db, throttle, settings.read('comeback-within')),

@@ -1,10 +1,18 @@
 import { parseArgs } from 'node:util';
 import { serveTcp } from './adapter/links.ts';
+import { serveInstrument } from './instruments/hub.ts';
 import { SCRIPTS } from './adapter/scripts.ts';
 
-/** A stand-in for the diagnostic adapter as a process of its own: one simulated vehicle on one port of this machine. */
+/**
+ * A stand-in for an outside device as a process of its own, on one port of this machine: a simulated vehicle behind its
+ * adapter, or with --instrument one of the bench.
+ */
 const { values } = parseArgs({
-  options: { vehicle: { type: 'string', default: 'van3' }, port: { type: 'string', default: '4217' } },
+  options: {
+    vehicle: { type: 'string', default: 'van3' },
+    instrument: { type: 'string' },
+    port: { type: 'string', default: '4217' },
+  },
 });
 const script = SCRIPTS.find(({ id }) => id === values.vehicle);
 const port = Number(values.port);
@@ -12,9 +20,11 @@ if (script === undefined || !Number.isInteger(port) || port < 0 || port > 65_535
   process.stderr.write(`Expected --vehicle ${SCRIPTS.map(({ id }) => id).join(', ')} and --port 0 to 65535.\n`);
   process.exit(2);
 }
-const standIn = await serveTcp(script, port).catch((error: NodeJS.ErrnoException) => {
+const standIn = await (
+  values.instrument === undefined ? serveTcp(script, port) : serveInstrument(values.instrument, port)
+).catch((error: NodeJS.ErrnoException) => {
   process.stderr.write(error.code === 'EADDRINUSE' ? `Port ${port} is taken.\n` : `${error.message}\n`);
   process.exit(1);
 });
-process.stdout.write(`${script.name} answers on 127.0.0.1:${standIn.port}\n`);
+process.stdout.write(`${values.instrument ?? script.name} answers on 127.0.0.1:${standIn.port}\n`);
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => process.exit(0));

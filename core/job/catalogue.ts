@@ -12,6 +12,7 @@ import type { AnyFact, MadeFact } from './fact.ts';
 import { ENTRIES } from './entries/subject.ts';
 import { HANDOVER } from './handover/subject.ts';
 import { INSPECTION } from './inspection/subject.ts';
+import { INSTRUMENTS } from './instruments/subject.ts';
 import type { Job } from './job.ts';
 import { ITEMS } from './items/subject.ts';
 import { MISHAPS_SUBJECT } from './mishaps/subject.ts';
@@ -58,6 +59,7 @@ const SUBJECTS = [
   BALANCE,
   TRIM,
   RECORDINGS,
+  INSTRUMENTS,
   ENTRIES,
   UNDO,
 ] as const;

@@ -7,6 +7,7 @@ import { type CustodyState, FRESH_CUSTODY } from './custody/state.ts';
 import { type DiagnosisState, FRESH_DIAGNOSIS } from './diagnosis/state.ts';
 import { type EntriesState, FRESH_ENTRIES } from './entries/state.ts';
 import { FRESH_HANDOVER, type HandoverState } from './handover/state.ts';
+import { FRESH_INSTRUMENTS, type InstrumentsState } from './instruments/state.ts';
 import { FRESH_INSPECTION, type InspectionState } from './inspection/state.ts';
 import { FRESH_ITEMS, type ItemsState } from './items/state.ts';
 import { FRESH_MISHAPS, type MishapsState } from './mishaps/state.ts';
@@ -53,6 +54,7 @@ export interface Job
     BalanceState,
     TrimState,
     RecordingsState,
+    InstrumentsState,
     EntriesState {
   readonly id: string;
   /** The number of entries applied. */
@@ -111,6 +113,7 @@ export const freshJob = (id: string, opened: Opened, stamp: Stamp, seq: number):
   ...FRESH_BALANCE,
   ...FRESH_TRIM,
   ...FRESH_RECORDINGS,
+  ...FRESH_INSTRUMENTS,
   ...FRESH_ENTRIES,
   ...opened,
 });

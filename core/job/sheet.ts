@@ -11,6 +11,7 @@ import { putRightRows } from './entries/sheet.ts';
 import { customerPage } from './handover/customer.ts';
 import { moneyRows, watchRows } from './handover/sheet.ts';
 import { findingRows } from './inspection/sheet.ts';
+import { takenRows } from './instruments/sheet.ts';
 import { itemRows } from './items/sheet.ts';
 import type { Job } from './job.ts';
 import { mishapRows } from './mishaps/sheet.ts';
@@ -38,7 +39,7 @@ interface Section {
 const SECTIONS: Readonly<Record<Exclude<SheetTitle, 'identity'>, Section>> = {
   Complaint: { rows: complaintRows, empty: '' },
   'Checked and decided': {
-    rows: (job, say) => [...checkRows(job), ...choiceRows(job, say), ...procedureRows(job)],
+    rows: (job, say) => [...checkRows(job), ...takenRows(job, say), ...choiceRows(job, say), ...procedureRows(job)],
     empty: 'Nothing was checked.',
   },
   Units: { rows: unitRows, empty: 'No unit is noted in the vehicle file.' },

@@ -21,6 +21,7 @@ const KINDS = {
     'cross-reference',
     'procedure-saved',
     'recipe-saved',
+    'instrument-paired',
   ],
 } as const;
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef } from 'vue';
 import type { Field } from '../../core/quantity/index.ts';
+import TakeFrom from '../instruments/TakeFrom.vue';
 import { useShop } from '../stores/shop.ts';
 import FieldBox from './FieldBox.vue';
 import { readTyped } from './readTyped.ts';
@@ -46,6 +47,14 @@ function choose(index: number): void {
   if (choice.measures !== null) void shop.settleMeasures(choice.measures);
   emit('leave');
 }
+/** A figure that an instrument gave is as good as typed, and gone on from. */
+function taken(text: string): void {
+  model.value = text;
+  void nextTick(() => {
+    input.value?.dispatchEvent(new Event('change', { bubbles: true }));
+    emit('leave');
+  });
+}
 function leave(): void {
   here.value = false;
   emit('leave');
@@ -75,6 +84,7 @@ function leave(): void {
       @focus="here = true"
       @blur="leave"
     />
+    <TakeFrom v-if="field !== 'money' && !bare && !disabled" :field="field" :label="label" @taken="taken" />
     <div v-if="asked" class="mt-1.5 w-max max-w-72" role="group" :aria-labelledby="`${id}-asked`">
       <p :id="`${id}-asked`" class="text-sm font-semibold text-brass" role="status">{{ asked.question }}</p>
       <div class="mt-1 flex flex-wrap gap-2">

@@ -7,6 +7,7 @@ import BackupKeeping from './BackupKeeping.vue';
 import BayAirForm from './BayAirForm.vue';
 import BrokenSettings from './BrokenSettings.vue';
 import TradeFigures from './TradeFigures.vue';
+import InstrumentRows from '../instruments/InstrumentRows.vue';
 import ToolRows from './ToolRows.vue';
 import WrenchWall from './WrenchWall.vue';
 import OpeningHours from './OpeningHours.vue';
@@ -82,6 +83,8 @@ async function answer(question: string, school: string | null): Promise<void> {
       Cleaners and coolant stand in <RouterLink class="link" to="/stock">Stock</RouterLink>, with price and safety
       words.
     </p>
+    <h2 class="mb-2 mt-9 text-xl">Instruments of the bench</h2>
+    <InstrumentRows />
     <h2 class="mb-2 mt-9 text-xl">Figures of the trade</h2>
     <TradeFigures class="max-w-3xl" :may-edit="mayEdit" />
     <BrokenSettings />

@@ -2,7 +2,8 @@
 const PREFIX = 'unhurried-wrench.';
 
 /** What can be remembered on this device. */
-export type Preference = 'person' | 'theme' | 'hints' | 'wrench' | `columns.${string}` | `draft.${string}`;
+export type Preference =
+  'person' | 'theme' | 'hints' | 'wrench' | 'station' | 'instruments' | `columns.${string}` | `draft.${string}`;
 
 export function readPreference(name: Preference): string | null {
   try {

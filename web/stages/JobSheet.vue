@@ -5,6 +5,7 @@ import { nextStage, previousStage, type Stage } from '../../core/job/index.ts';
 import { useKeys } from '../shell/keys.ts';
 import { useJob } from '../stores/job.ts';
 import { useLiveJob } from '../stores/liveJob.ts';
+import { useKeepTaken } from '../instruments/useKeepTaken.ts';
 import IdentityLine from './IdentityLine.vue';
 import RouteLine from './RouteLine.vue';
 import WritingUpLine from './WritingUpLine.vue';
@@ -13,6 +14,7 @@ import TallyStrip from './start/TallyStrip.vue';
 const route = useRoute();
 const router = useRouter();
 const store = useJob();
+useKeepTaken();
 const jobId = computed(() => String(route.params.id));
 const stage = computed(() => (route.meta.stage ?? 'complaint') as Stage);
 

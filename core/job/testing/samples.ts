@@ -10,6 +10,7 @@ import { CUSTODY_SAMPLES } from '../custody/samples.ts';
 import { ENTRIES_SAMPLES } from '../entries/samples.ts';
 import { HANDOVER_SAMPLES } from '../handover/samples.ts';
 import { INSPECTION_SAMPLES } from '../inspection/samples.ts';
+import { INSTRUMENTS_SAMPLES } from '../instruments/samples.ts';
 import { ITEMS_SAMPLES } from '../items/samples.ts';
 import { MISHAPS_SAMPLES } from '../mishaps/samples.ts';
 import { NEEDS_SAMPLES } from '../needs/samples.ts';
@@ -59,6 +60,7 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
   ...BALANCE_SAMPLES,
   ...TRIM_SAMPLES,
   ...RECORDINGS_SAMPLES,
+  ...INSTRUMENTS_SAMPLES,
   ...ENTRIES_SAMPLES,
   redo: {
     after: [

@@ -141,6 +141,7 @@ const TABLES: readonly { readonly table: string; readonly name: string; readonly
     ),
   },
   { table: 'recording', name: 'hash', judge: fits(z.string().regex(/^[0-9a-f]{64}$/), ({ hash }) => hash) },
+  { table: 'instrument_pair', name: 'instrument_id', judge: fits(z.iso.datetime(), (row) => row.paired_at) },
   { table: 'reminder_done', name: "job_id || ' ' || id", judge: fits(z.iso.datetime(), (row) => row.at) },
   { table: 'return_sent', name: "job_id || ' ' || id", judge: fits(z.iso.datetime(), (row) => row.at) },
 ];

@@ -10,3 +10,7 @@ CREATE TABLE trace_figure (
   job_id TEXT NOT NULL, recording_id TEXT NOT NULL, kind TEXT NOT NULL, phase TEXT NOT NULL, value REAL NOT NULL, sd REAL,
   PRIMARY KEY (job_id, recording_id, kind)
 ) STRICT, WITHOUT ROWID;
+-- Instruments of the bench, and the station that each is paired with: what one shows goes to no other.
+CREATE TABLE instrument_pair (
+  instrument_id TEXT PRIMARY KEY, station TEXT NOT NULL, paired_at TEXT NOT NULL
+) STRICT;

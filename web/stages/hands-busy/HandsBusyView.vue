@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import {
   caution,
@@ -17,7 +17,11 @@ import {
   type Way,
   workQueue,
 } from '../../../core/job/index.ts';
+import { FIELDS } from '../../../core/quantity/index.ts';
 import { lowerFirst } from '../../../core/words/index.ts';
+import { useInstruments } from '../../instruments/useInstruments.ts';
+import { useKeepTaken } from '../../instruments/useKeepTaken.ts';
+import { useListening } from '../../instruments/useListening.ts';
 import { readPreference } from '../../shell/preferences.ts';
 import { nowIso } from '../../stores/clock.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -52,7 +56,33 @@ const tap = computed(() => {
   const { value } = job;
   return value === null || item.value === null ? null : tapOn(way.value, value, item.value, UNTYPED, step.value);
 });
+/** A torque that the wrench of this station reached is taken without a touch. */
+const instruments = useInstruments();
+instruments.need();
+const keepTaken = useKeepTaken();
+const wrenchHere = computed(() => instruments.forField(FIELDS.torqueReached));
+const heard = useListening();
 const torqueNow = computed(() => (tap.value?.kind === 'bolt' ? tap.value.step : null));
+const listens = computed(() => (torqueNow.value?.angleDeg === null ? wrenchHere.value : null));
+watch(
+  listens,
+  (wrench) => {
+    if (wrench === null) return heard.end();
+    heard.listen(
+      wrench,
+      FIELDS.torqueReached,
+      ({ text, value, unit }) => {
+        if (job.value === null || tap.value?.kind !== 'bolt') return;
+        const label = `${tap.value.item.name}, bolt ${tap.value.step.boltId}`;
+        const refusal = sendTap(tap.value, job.value, { ...UNTYPED, torqueText: text });
+        hands.tell(refusal);
+        if (refusal === null) keepTaken({ label, shown: text, value, unit, instrument: wrench });
+      },
+      true,
+    );
+  },
+  { immediate: true },
+);
 /** Where hands go when nothing is left here. */
 const onward = computed(() => nextStage(way.value) ?? way.value);
 const words = computed(() => (item.value === null ? null : stepWords(way.value, item.value, tap.value)));
@@ -161,6 +191,16 @@ const dots = computed(() => {
           }}</span>
         </p>
       </div>
+      <p
+        v-if="listens"
+        class="text-xl sm:text-title lg:col-span-2"
+        :class="heard.trouble.value ? 'text-brass' : 'text-soft'"
+      >
+        {{
+          heard.trouble.value ||
+          `Pull, and it is taken from the ${listens.name.toLowerCase()}: ${heard.showing.value || 'waiting'}`
+        }}
+      </p>
       <p v-if="locked" class="border-l-4 border-brass pl-4 text-lg leading-snug sm:text-2xl lg:col-span-2">
         {{ locked }}
       </p>
