@@ -8,6 +8,14 @@ import { stationId } from './station.ts';
 /** Readings that are looked at. */
 const KEPT = 12;
 
+/** A steady figure as a field takes it; of several columns the first, and all of them as texts. */
+export interface ListenedFigure {
+  readonly text: string;
+  readonly value: number;
+  readonly unit: string;
+  readonly all: readonly string[];
+}
+
 /** Listens to an instrument until its reading is steady, and says meanwhile how it stands. */
 export function useListening() {
   const standing = shallowRef<Standing | null>(null);
@@ -30,7 +38,7 @@ export function useListening() {
   function listen(
     instrument: InstrumentInfo,
     field: Field,
-    take: (figure: { readonly text: string; readonly value: number; readonly unit: string }) => void,
+    take: (figure: ListenedFigure) => void,
     again = false,
   ): void {
     end();
@@ -62,7 +70,12 @@ export function useListening() {
         return end();
       }
       trouble.value = '';
-      take(fitted);
+      take({
+        ...fitted,
+        all: now.values
+          .map((each) => fitFigure(instrument, each, now.unit, field))
+          .flatMap((each) => (each.ok ? [each.text] : [])),
+      });
       if (!again) end();
       else readings = [];
     });

@@ -18,6 +18,8 @@ const props = defineProps<{
   hint?: string;
   placeholder?: string;
   disabled?: boolean;
+  /** It is one of several that an instrument gives at once: the place offers that. */
+  one?: boolean;
   /** The label is read, not seen: the place says what it is. */
   bare?: boolean;
 }>();
@@ -84,7 +86,7 @@ function leave(): void {
       @focus="here = true"
       @blur="leave"
     />
-    <TakeFrom v-if="field !== 'money' && !bare && !disabled" :field="field" :label="label" @taken="taken" />
+    <TakeFrom v-if="field !== 'money' && !bare && !one && !disabled" :field="field" :label="label" @taken="taken" />
     <div v-if="asked" class="mt-1.5 w-max max-w-72" role="group" :aria-labelledby="`${id}-asked`">
       <p :id="`${id}-asked`" class="text-sm font-semibold text-brass" role="status">{{ asked.question }}</p>
       <div class="mt-1 flex flex-wrap gap-2">

@@ -20,6 +20,7 @@ import { lists } from './lists.ts';
 import { longJob } from './longJob.ts';
 import { numbers } from './numbers.ts';
 import { planning } from './refit.ts';
+import { traceChart, traces } from './traces.ts';
 import { manyStations } from './stations.ts';
 import { type Measured, median, ms, percentile, time } from './measure.ts';
 
@@ -30,6 +31,7 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     ...planning(),
     ...diagnosing(),
     ...judging(),
+    ...traces(),
     ...(await commands(folder)),
     ...(await manyStations(folder)),
     opening(folder),
@@ -40,6 +42,7 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     await tapToPaint(folder, join(dist, 'web')),
     ...(await largePicture(folder)),
     ...(await unitPages(folder, join(dist, 'web'))),
+    ...(await traceChart(folder, join(dist, 'web'))),
     ...firstRealJob(join(dist, '..')),
   ];
 }

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, reactive, ref, watch } from 'vue';
+import { computed, inject, reactive, ref, watch } from 'vue';
 import { type Balance } from '../../../core/balance/index.ts';
 import { balanceSeen, bankPlaces, GAUGE_UNITS, type Job } from '../../../core/job/index.ts';
 import { convert, FIELDS, format } from '../../../core/quantity/index.ts';
+import { KEEPS_TAKEN, useInstruments } from '../../instruments/useInstruments.ts';
+import { useListening } from '../../instruments/useListening.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FigureField from '../../parts/FigureField.vue';
 import { useOf } from '../../../core/vehicle/index.ts';
@@ -63,6 +65,22 @@ const reach = computed(
 );
 const HALF = 52;
 const drawn = (kPa: number): number => (kPa / reach.value) * HALF;
+/** A gauge with a column for each body gives them all at once. */
+const instruments = useInstruments();
+instruments.need();
+const keepTaken = inject(KEEPS_TAKEN, null);
+const heard = useListening();
+const gaugeField = computed(() => ({ ...FIELDS.manifoldPressure, assume: unit.value ?? 'kPa' }) as const);
+const gauge = computed(() => instruments.here.find(({ kind }) => kind === 'balance-gauge') ?? null);
+function takeAll(): void {
+  const from = gauge.value;
+  if (from === null) return;
+  if (heard.standing.value !== null) return heard.end();
+  heard.listen(from, gaugeField.value, ({ value, unit: gaugeUnit, all }) => {
+    places.value.forEach((place, index) => (texts[place] = all[index] ?? ''));
+    keepTaken?.({ label: `Balance ${props.when}`, shown: all.join(' · '), value, unit: gaugeUnit, instrument: from });
+  });
+}
 function record(): void {
   const sent = form.send('measure-balance', {
     id: freshId(),
@@ -144,6 +162,7 @@ function record(): void {
           :key="place"
           v-model="texts[place]!"
           class="w-28"
+          one
           :label="place"
           :field="{ ...FIELDS.manifoldPressure, assume: unit ?? 'kPa' }"
           :error="form.error(`bodies.${index}`)"
@@ -161,7 +180,13 @@ function record(): void {
             <option v-for="place in places" :key="place" :value="place">{{ place }}</option>
           </select>
         </label>
+        <button v-if="gauge" type="button" class="quiet mt-6" @click="takeAll">
+          {{ heard.standing.value ? 'Stop listening' : 'Take all from the gauge' }}
+        </button>
         <button type="submit" class="quiet mt-6">Record {{ when }}</button>
+        <p v-if="heard.standing.value || heard.trouble.value" class="w-full text-sm" role="status">
+          {{ heard.trouble.value || heard.showing.value }}
+        </p>
       </div>
       <p v-if="form.error('reference')" class="text-sm font-semibold text-alarm">{{ form.error('reference') }}</p>
     </form>

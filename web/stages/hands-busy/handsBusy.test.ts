@@ -2,6 +2,8 @@ import { flushPromises, mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { type CommandBody, itemOf } from '../../../core/job/index.ts';
 import { off, open, pin, pinRich, plug } from '../../../core/job/testing/samples.ts';
+import { stationId } from '../../instruments/station.ts';
+import { useInstruments } from '../../instruments/useInstruments.ts';
 import { useJob } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import { listenForKeys } from '../../shell/keys.ts';
@@ -135,5 +137,52 @@ describe('hands busy, putting back', () => {
     expect(sent).toEqual([]);
     expect(wrapper.find('[role="alert"]').text()).not.toBe('');
     wrapper.unmount();
+  });
+});
+
+describe('a torque is taken without a touch', () => {
+  class FakeSource {
+    static last: FakeSource | null = null;
+    static readonly CLOSED = 2;
+    #hear: (event: { data: string }) => void = () => undefined;
+    constructor() {
+      FakeSource.last = this;
+    }
+    addEventListener(kind: string, hear: (event: { data: string }) => void): void {
+      if (kind === 'message') this.#hear = hear;
+    }
+    pull(value: number, peak: boolean): void {
+      this.#hear({
+        data: JSON.stringify({
+          reading: { values: [value], unit: 'N·m', peak, angleDeg: null },
+          words: '',
+          gone: false,
+        }),
+      });
+    }
+    close(): void {}
+  }
+  it('from the wrench of this station, once it is let go, bolt after bolt', async () => {
+    vi.stubGlobal('EventSource', FakeSource);
+    useInstruments().all = [
+      { id: 'wrench-1', kind: 'torque-wrench', name: 'Electronic wrench', low: 2, high: 20, unit: 'N·m', calibratedOn: null, simulated: true, station: stationId() },
+    ]; // prettier-ignore
+    const taken: CommandBody[] = ['plug', 'cover', 'bolts', 'body'].map(off);
+    const { wrapper, job } = hands('refit', pin, ...taken, plug);
+    await flushPromises();
+    // The unit goes back by hands; then its bolts are pulled.
+    for (let step = 0; step < 10 && !read(wrapper).includes('Pull, and it is taken'); step += 1) {
+      await wrapper.findAll('footer button').at(-1)!.trigger('click');
+      await flushPromises();
+    }
+    expect(read(wrapper)).toContain('Pull, and it is taken from the electronic wrench');
+    FakeSource.last!.pull(6, false);
+    expect(itemOf(job(), 'bolts')!.bolts).toEqual([]);
+    FakeSource.last!.pull(9.1, true);
+    await flushPromises();
+    expect(itemOf(job(), 'bolts')!.bolts).toMatchObject([{ method: 'wrench', torque: { value: 9.1, unit: 'N·m' } }]);
+    expect(job().figuresTaken).toMatchObject([{ shown: '9.1 N·m', name: 'Electronic wrench' }]);
+    wrapper.unmount();
+    vi.unstubAllGlobals();
   });
 });
