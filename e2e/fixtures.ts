@@ -34,9 +34,14 @@ async function call(
 }
 
 async function launch(file: string, port: number): Promise<{ address: string; stop: () => Promise<void> }> {
-  const child = spawn(process.execPath, ['dist/server/main.js', '--data', file, '--port', String(port)], {
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
+  const child = spawn(
+    process.execPath,
+    // Simulated vehicles run faster than the world, so that nobody waits for half a minute of idle.
+    ['dist/server/main.js', '--data', file, '--port', String(port), '--pace', '10'],
+    {
+      stdio: ['ignore', 'pipe', 'inherit'],
+    },
+  );
   const ended = new Promise<void>((resolve) => child.on('close', () => resolve()));
   const address = await new Promise<string>((resolve, reject) => {
     child.stdout.on('data', (chunk: Buffer) => {

@@ -85,7 +85,7 @@ function keep(kind: MeasureKind): void {
     <button
       v-if="!showAll && job.status === 'open' && others.some((kind) => !taken(kind))"
       type="button"
-      class="quiet justify-self-start"
+      class="quiet justify-self-start self-end"
       @click="showAll = true"
     >
       Trims, air, second track, steps …

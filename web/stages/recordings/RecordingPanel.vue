@@ -98,7 +98,7 @@ async function keep(): Promise<void> {
           {{ news?.state === 'paused' ? 'Paused' : news?.state === 'lost' ? 'Connection lost' : 'Recording' }}
         </p>
         <p>
-          <span class="figure text-xl">{{ seconds }}</span> s
+          <span class="figure text-xl" data-testid="recorded">{{ seconds }}</span> s
         </p>
         <p>
           <span class="figure text-xl">{{ news?.readings ?? 0 }}</span> readings
