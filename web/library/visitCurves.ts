@@ -1,6 +1,7 @@
 import type { VisitFigure } from '../../contract/index.ts';
 import { figureText } from '../../core/job/index.ts';
 import { OPTIONS } from '../../core/diagnose/index.ts';
+import { format } from '../../core/quantity/index.ts';
 import { TRACE_FIGURES, type TraceFigureKind } from '../../core/trace/index.ts';
 import type { Curve } from '../charts/curve.ts';
 import { niceStep } from '../charts/traceCurves.ts';
@@ -66,7 +67,7 @@ export function visitCurve(rows: readonly VisitFigure[], kind: TraceFigureKind):
       from: Math.floor((low - room) / stepX) * stepX,
       to: Math.ceil((high + room) / stepX) * stepX,
       step: stepX,
-      say: (x) => `${Math.round(x).toLocaleString('en-GB').replaceAll(',', ' ')} ${meter}`,
+      say: (x) => format({ value: Math.round(x), unit: meter }),
     },
     y: {
       name,

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { VisitFigure } from '../../contract/index.ts';
+import { format } from '../../core/quantity/index.ts';
 import { kindsOf, visitCurve, visitsOf } from './visitCurves.ts';
 
 const row = (
@@ -34,7 +35,7 @@ describe('figures over the visits of a vehicle', () => {
     expect(curve.lines[0]!.points).toEqual([{ x: 120_000, y: 1.6 }, { x: 120_000, y: 4.4 }, { x: 148_000, y: 1.4 }]); // prettier-ignore
     expect(curve.marks.map(({ at, words }) => [at, words])).toEqual([[120_000, '8'], [148_000, '12']]); // prettier-ignore
     expect(curve.x.from).toBeLessThan(120_000);
-    expect(curve.x.say(148_000)).toBe('148 000 km');
+    expect(curve.x.say(148_000)).toBe(format({ value: 148_000, unit: 'km' }));
     // One point is no curve; it stands in the table.
     expect(visitCurve(ROWS, 'swing')).toBeNull();
   });

@@ -135,7 +135,6 @@ const painted = (page: Page, act: string): Promise<number> =>
     (code) =>
       new Promise<number>((done) => {
         const from = performance.now();
-        // eslint-disable-next-line @typescript-eslint/no-implied-eval -- the action comes from this file
         (new Function(code) as () => void)();
         requestAnimationFrame(() => setTimeout(() => done(performance.now() - from)));
       }),
