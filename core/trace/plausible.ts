@@ -6,7 +6,7 @@ import { between, type Channel, channelOf, type Role, type Trace } from './trace
 /** Something a sensor says that cannot be, or that another contradicts. */
 export interface Implausible {
   readonly role: Role;
-  readonly what: 'stuck' | 'manifold-key-on' | 'cold-apart' | 'air-mass-apart' | 'supply';
+  readonly what: 'stuck' | 'manifold-key-on' | 'cold-apart' | 'air-mass-apart' | 'supply' | 'above-supply';
   readonly value: number;
   readonly expected: { readonly low: number; readonly high: number };
   readonly unit: string;
@@ -22,7 +22,14 @@ const USUAL_ETA = { low: 0.5, high: 0.95 };
 
 /** What does not fit together in a recording. @param displacementL null where it is not known */
 export function plausibility(trace: Trace, displacementL: number | null): Implausible[] {
-  return [...stuck(trace), ...atKeyOn(trace), ...coldApart(trace), ...airApart(trace, displacementL), ...supply(trace)];
+  return [
+    ...stuck(trace),
+    ...atKeyOn(trace),
+    ...coldApart(trace),
+    ...airApart(trace, displacementL),
+    ...supply(trace),
+    ...aboveSupply(trace),
+  ];
 }
 
 function stuck(trace: Trace): Implausible[] {
@@ -105,3 +112,19 @@ function supply(trace: Trace): Implausible[] {
     ? [{ role: 'volts', what: 'supply', value, expected: { low: 13, high: 15.2 }, unit: 'V' }]
     : [];
 }
+
+/** What feeds position sensors, V, and how far over it a reading may be off. */
+const SENSOR_SUPPLY_V = 5;
+const OVER_V = 0.25;
+const TRACKS: readonly Role[] = ['plate', 'plate-second', 'pedal', 'pedal-second'];
+
+/** A track that is told in volts cannot give more than it is fed with. */
+const aboveSupply = (trace: Trace): Implausible[] =>
+  TRACKS.flatMap((role): Implausible[] => {
+    const channel = channelOf(trace, role);
+    if (channel === null || channel.unit !== 'V') return [];
+    const [, value] = extremes(channel);
+    return value > SENSOR_SUPPLY_V + OVER_V
+      ? [{ role, what: 'above-supply', value, expected: { low: 0, high: SENSOR_SUPPLY_V }, unit: 'V' }]
+      : [];
+  });

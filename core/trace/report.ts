@@ -2,7 +2,7 @@ import { type AirOf, idleAirIn, valveCurve } from './air.ts';
 import { hunting } from './hunting.ts';
 import { longestOf } from './phases.ts';
 import { type Implausible, plausibility } from './plausible.ts';
-import { blips, idleBand, settling } from './settling.ts';
+import { blips, idleBand, response, settling } from './settling.ts';
 import { median } from './statistics.ts';
 import { agreement, loneDropOuts, sweepTrack } from './sweep.ts';
 import { between, type Channel, channelOf, type Phase, type Role, type Trace } from './trace.ts';
@@ -17,11 +17,13 @@ export const TRACE_FIGURES = {
   'swing-period': { name: 'A swing takes', unit: 's' },
   settle: { name: 'Back in the band after a blip', unit: 's' },
   'blip-lowest': { name: 'Lowest after a blip', unit: 'rpm' },
+  response: { name: 'Speed follows the foot in', unit: 's' },
   'loads-lowest': { name: 'Lowest with loads on', unit: 'rpm' },
   'sweep-drop-outs': { name: 'Drop-outs over the sweep', unit: '' },
   'sweep-flat': { name: 'Flat spots over the sweep', unit: '' },
   'sweep-largest': { name: 'Furthest from a straight line', unit: '%' },
   'tracks-apart': { name: 'Tracks disagree by', unit: '%' },
+  'tracks-apart-running': { name: 'Tracks disagree by, engine running', unit: '%' },
   'trim-idle': { name: 'Trims together at idle, bank 1', unit: '%' },
   'trim-held': { name: 'Trims together at speed, bank 1', unit: '%' },
   'trim-idle-second': { name: 'Trims together at idle, bank 2', unit: '%' },
@@ -140,6 +142,7 @@ function blipFigures(trace: Trace, by: ReportBy, add: Add, untold: string[]): vo
   const until = Math.min(found[1]?.opened ?? Number.POSITIVE_INFINITY, rpm.times[rpm.times.length - 1]!);
   // What comes much later is not the blip’s doing.
   const lowestUntil = Math.min(until, blip.closed + AFTER_BLIP_S);
+  add('response', response(rpm, blip.opened, blip.closed + 1)?.riseS, { from: blip.opened, to: blip.closed });
   if (by.idleBand === null) return void untold.push('settling: no idle band is known');
   const settled = settling(rpm, blip.closed, by.idleBand, until);
   if (settled.seconds === null)
@@ -158,6 +161,7 @@ function blipFigures(trace: Trace, by: ReportBy, add: Add, untold: string[]): vo
 }
 
 function sweepFigures(trace: Trace, add: Add, untold: string[]): void {
+  runningTracks(trace, add);
   const phase = longestOf(trace, 'sweep');
   if (phase === null) return;
   const plate = part(trace, 'plate', phase);
@@ -176,6 +180,15 @@ function sweepFigures(trace: Trace, add: Add, untold: string[]): void {
   } else untold.push('sweep: the plate was not moved far enough');
   const agree = plate && second ? agreement(plate, second) : null;
   if (agree !== null) add('tracks-apart', Math.abs(agree.worst), phase);
+}
+
+/** Tracks that agree with the key on may part once the engine shakes them: the same look at them while it runs. */
+function runningTracks(trace: Trace, add: Add): void {
+  const phase = longestOf(trace, 'blip') ?? longestOf(trace, 'road');
+  const first = phase && part(trace, 'plate', phase);
+  const second = phase && part(trace, 'plate-second', phase);
+  const agree = first && second ? agreement(first, second) : null;
+  if (phase && agree !== null) add('tracks-apart-running', Math.abs(agree.worst), phase);
 }
 
 function airFigures(

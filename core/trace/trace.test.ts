@@ -390,6 +390,8 @@ describe('phases, trims and what cannot be', () => {
         .sort(),
     ).toEqual(['air-mass-apart', 'cold-apart', 'manifold-key-on', 'stuck', 'stuck', 'supply'].sort());
     expect(plausibility({ ...run, phases }, 2)).toEqual([]);
+    const fed: Trace = { channels: [{ ...channel('plate', steady(2), () => 6.1), unit: 'V' }], phases: [] };
+    expect(plausibility(fed, null)).toMatchObject([{ what: 'above-supply', value: 6.1 }]);
   });
 });
 

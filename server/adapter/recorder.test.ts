@@ -204,7 +204,7 @@ describe('a recording as a file', () => {
   const keep = (server: Harness, hash: string) =>
     server.send('j', 'keep-recording', {
       id: 'r', hash, when: 'before', startedAt: NOW, from: 'idle.csv', seconds: 1, readings: 3,
-      channels: [{ role: 'rpm', name: 'Engine speed', unit: 'rpm' }], phases: [], ended: 'file', figures: [], untold: [],
+      channels: [{ role: 'rpm', name: 'Engine speed', unit: 'rpm' }], phases: [], ended: 'file', figures: [], untold: [], odd: [],
     }); // prettier-ignore
   it('is stored once, and comes back packed and as CSV, wide or long', async () => {
     const server = await shop();

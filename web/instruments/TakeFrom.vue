@@ -2,6 +2,7 @@
 import { computed, inject } from 'vue';
 import { INSTRUMENT_KINDS } from '../../core/instruments/index.ts';
 import type { Field } from '../../core/quantity/index.ts';
+import { useShop } from '../stores/shop.ts';
 import { KEEPS_TAKEN, useInstruments } from './useInstruments.ts';
 import { useListening } from './useListening.ts';
 
@@ -9,6 +10,7 @@ import { useListening } from './useListening.ts';
 const props = defineProps<{ field: Field; label: string }>();
 const emit = defineEmits<{ taken: [text: string] }>();
 const instruments = useInstruments();
+const shop = useShop();
 instruments.need();
 const keep = inject(KEEPS_TAKEN, null);
 const { standing, showing, trouble, listen, end } = useListening();
@@ -32,7 +34,15 @@ const STATE = { waiting: 'waiting', moving: 'not still yet', overload: 'over its
       {{ standing ? 'Stop listening' : `Take it from the ${name}` }}
     </button>
     <p v-if="standing" class="text-sm" role="status">
-      <span class="figure">{{ showing }}</span> <span class="text-soft">{{ STATE[standing.state] }}</span>
+      <span class="figure">{{ showing }}</span>
+      <span class="text-soft"
+        >{{ STATE[standing.state] }};
+        {{
+          instrument.calibratedOn === null
+            ? 'no calibration is known'
+            : `calibrated ${shop.say.day(instrument.calibratedOn)}`
+        }}</span
+      >
     </p>
     <p v-if="trouble" class="text-sm font-semibold text-brass" role="status">{{ trouble }}</p>
   </div>

@@ -59,11 +59,12 @@ const grams = (value: number | null, more: object = {}): Partial<InstrumentNews>
 describe('a field takes its figure from an instrument', () => {
   async function field(kind: keyof typeof FIELDS = 'canGrams') {
     const kept: TakenFigure[] = [];
+    await useInstruments().refresh();
     const wrapper = mount(FigureField, {
       props: { label: 'Can before', field: FIELDS[kind] },
       global: { provide: { [KEEPS_TAKEN as symbol]: (figure: TakenFigure) => kept.push(figure) } },
     });
-    await useInstruments().refresh();
+    await vi.dynamicImportSettled();
     await nextTick();
     return { wrapper, kept };
   }
@@ -73,7 +74,7 @@ describe('a field takes its figure from an instrument', () => {
     expect(FakeSource.last!.url).toContain(`/api/instruments/scale-1/readings?station=${stationId()}`);
     FakeSource.last!.tell(grams(380));
     await nextTick();
-    expect(read(wrapper)).toContain('380 g not still yet');
+    expect(read(wrapper)).toContain('380 g not still yet; calibrated Monday 2 March 2026');
     for (let each = 0; each < 8; each += 1) FakeSource.last!.tell(grams(412.3));
     await flushPromises();
     expect((wrapper.get('input').element as HTMLInputElement).value).toBe('412.3 g');

@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useTemplateRef } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef } from 'vue';
 import type { Field } from '../../core/quantity/index.ts';
-import TakeFrom from '../instruments/TakeFrom.vue';
 import { useShop } from '../stores/shop.ts';
 import FieldBox from './FieldBox.vue';
+import { readPreference } from '../shell/preferences.ts';
 import { readTyped } from './readTyped.ts';
+
+// Only a station that is paired with an instrument needs what listens to one.
+const TakeFrom = defineAsyncComponent(() => import('../instruments/TakeFrom.vue'));
 
 /**
  * A figure with its unit, as people write it, or an amount of money. Where what was typed may mean two things it asks
@@ -27,6 +30,7 @@ const emit = defineEmits<{ leave: [] }>();
 const model = defineModel<string>({ default: '' });
 const shop = useShop();
 const here = ref(false);
+const paired = readPreference('instruments') !== null;
 const input = useTemplateRef('input');
 
 const read = computed(() => readTyped(model.value, props.field, shop.settings));
@@ -86,7 +90,12 @@ function leave(): void {
       @focus="here = true"
       @blur="leave"
     />
-    <TakeFrom v-if="field !== 'money' && !bare && !one && !disabled" :field="field" :label="label" @taken="taken" />
+    <TakeFrom
+      v-if="paired && field !== 'money' && !bare && !one && !disabled"
+      :field="field"
+      :label="label"
+      @taken="taken"
+    />
     <div v-if="asked" class="mt-1.5 w-max max-w-72" role="group" :aria-labelledby="`${id}-asked`">
       <p :id="`${id}-asked`" class="text-sm font-semibold text-brass" role="status">{{ asked.question }}</p>
       <div class="mt-1 flex flex-wrap gap-2">

@@ -81,11 +81,11 @@ const overtakenRows = (job: Job): SheetRow[] => {
 function recordingRows(job: Job): SheetRow[] {
   const figures = figuresJudged(job).filter(({ before, after }) => before !== null || after !== null);
   return [
-    ...job.recordings.map(({ when, seconds, channels, phases, ended }) =>
+    ...job.recordings.map(({ when, seconds, channels, phases, ended, odd }) =>
       row(
         `Live data, ${when}`,
         `${Math.round(seconds)} s of ${channels.length} values${ended === 'lost' ? ', lost in the middle' : ''}`,
-        [...new Set(phases.map(({ kind }) => PHASES[kind]))].join(', '),
+        [[...new Set(phases.map(({ kind }) => PHASES[kind]))].join(', '), ...odd].filter(Boolean).join(' · '),
       ),
     ),
     ...figures.map(({ kind, before, after, verdict, remark }) =>

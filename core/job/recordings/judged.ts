@@ -61,6 +61,7 @@ export function figureGood(job: Job, kind: TraceFigureKind, value: number): bool
     case 'trim-held-second':
       return Math.abs(value) <= TRIMS_WITHIN;
     case 'tracks-apart':
+    case 'tracks-apart-running':
       return value <= TRACKS_WITHIN;
     case 'idle-share':
       return idleRpm === null ? null : value >= 95;
@@ -121,6 +122,7 @@ export function figureMeans(job: Job, kind: TraceFigureKind, value: number): str
     case 'sweep-flat':
       return good ? '' : 'The track stands still while it is moved.';
     case 'tracks-apart':
+    case 'tracks-apart-running':
       return good === false ? 'The tracks contradict each other: the computer will not trust them.' : '';
     case 'duty':
       return good === false ? 'The valve works outside its band: too little air gets by the plate, or too much.' : '';

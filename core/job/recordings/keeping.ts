@@ -25,6 +25,8 @@ export const recordingKeptShape = record({
   }),
   /** What could not be told, and why. */
   untold: list(line, { high: 20 }),
+  /** What a sensor said that cannot be, or that another contradicts. */
+  odd: list(line, { high: 20 }),
   ...condition,
 });
 /** Live data were recorded. */

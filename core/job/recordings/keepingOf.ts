@@ -2,6 +2,7 @@ import { phasesFound, type ReportBy, reportOn, type Trace } from '../../trace/in
 import type { CommandData } from '../catalogue.ts';
 import type { Condition } from '../proof/conditions.ts';
 import type { When } from '../stamp.ts';
+import { oddWords } from './oddWords.ts';
 
 /** What is known of a recording beside what it shows. */
 export interface RecordingSource {
@@ -23,7 +24,7 @@ export const withPhases = (trace: Trace): Trace =>
 /** The command that keeps a recording, with everything that it shows now. Both the server and the browser make it so. */
 export function keepingOf(trace: Trace, source: RecordingSource, by: ReportBy): CommandData['keep-recording'] {
   const marked = withPhases(trace);
-  const { figures, untold } = reportOn(marked, by);
+  const { figures, untold, implausible } = reportOn(marked, by);
   const { under, ...rest } = source;
   const ends = trace.channels.flatMap(({ times }) => (times.length === 0 ? [] : [times[0]!, times[times.length - 1]!]));
   return {
@@ -40,6 +41,7 @@ export function keepingOf(trace: Trace, source: RecordingSource, by: ReportBy): 
       to: round(to),
     })),
     untold: untold.slice(0, 20),
+    odd: implausible.map(oddWords).slice(0, 20),
     ...(under.place === undefined ? {} : { place: under.place }),
     ...(under.state === undefined ? {} : { state: under.state }),
   };

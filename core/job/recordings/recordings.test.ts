@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { speaker } from '../../sheet/index.ts';
-import type { TraceFigureKind } from '../../trace/index.ts';
+import type { Implausible, TraceFigureKind } from '../../trace/index.ts';
+import { oddWords } from './oddWords.ts';
 import {
   type CommandBody,
+  displacementOf,
   figureGood,
   figureMeans,
   figuresJudged,
@@ -10,11 +12,12 @@ import {
   type Job,
   openPoints,
   proofOf,
+  reportBy,
   sheetOf,
   vehicleDone,
 } from '../index.ts';
 import { play } from '../testing/play.ts';
-import { back, off, open, pin } from '../testing/samples.ts';
+import { back, off, open, pin, SAMPLE_VEHICLE } from '../testing/samples.ts';
 import { run } from '../testing/steps.ts';
 import { swinging } from './samples.ts';
 
@@ -141,8 +144,39 @@ describe('what recordings show, before against after', () => {
     }
     expect(figureGood(job, 'duty', 33)).toBeNull();
   });
+  it('says what cannot be, with what would be expected', () => {
+    const odd = (what: Implausible['what'], role: Implausible['role'] = 'manifold') =>
+      oddWords({ role, what, value: 36, expected: { low: 97, high: 105 }, unit: 'kPa' });
+    expect(odd('manifold-key-on')).toBe(
+      'Manifold pressure 36 kPa with the engine standing: expected the air outside, 97 to 105 kPa',
+    );
+    for (const what of ['stuck', 'cold-apart', 'air-mass-apart', 'supply', 'above-supply'] as const)
+      expect(odd(what)).toContain('36 kPa');
+  });
   it('keeps none in which nothing was read', () => {
     expect(() => made(recorded('before', {}, { readings: 0 }))).toThrow(/Nothing was recorded/);
+  });
+});
+
+describe('what a recording is judged by', () => {
+  it('takes the displacement from the words of the engine', () => {
+    expect(['2.5 L four', '1,4 l', '650 cc single', '900 four', 'V8', '45 hp outboard'].map(displacementOf)).toEqual([
+      2.5,
+      1.4,
+      0.65,
+      0.9,
+      null,
+      null,
+    ]);
+    expect(reportBy(SAMPLE_VEHICLE)).toEqual({ idleBand: { low: 1200, high: 1400, source: null }, air: null });
+    const driven = { ...SAMPLE_VEHICLE, engine: '1.4 L', throttle: 'electronic' as const };
+    const bore = { portMm: 46, gasket: '', pins: null, drive: '', mark: '' };
+    expect(reportBy({ ...driven, units: [{ ...SAMPLE_VEHICLE.units[0]!, features: bore }] }).air).toEqual({
+      displacementL: 1.4,
+      boreMm: 46,
+      bodies: 1,
+      valveMm2PerPercent: null,
+    });
   });
 });
 

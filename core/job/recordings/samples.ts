@@ -21,6 +21,7 @@ export const swinging: CommandData['keep-recording'] = {
     { kind: 'swing-period', value: 2.6, sd: null, from: 0, to: 60 },
   ],
   untold: [],
+  odd: [],
 };
 
 /** One good command of every kind of this subject; see `SAMPLES`. */

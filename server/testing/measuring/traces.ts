@@ -153,7 +153,7 @@ export async function traceChart(folder: string, web: string): Promise<Measured[
   services.recordings.record(prepared, '2026-05-13T08:00:00.000Z');
   send('keep-recording', {
     id: 'r', hash: prepared.hash, when: 'after', startedAt: '2026-05-13T08:00:00.000Z', from: 'file', seconds: ROWS / 10, readings: ROWS * 10,
-    channels: trace.channels.map(({ role, name, unit }) => ({ role, name, unit })), phases: trace.phases, ended: 'file', figures: [], untold: [],
+    channels: trace.channels.map(({ role, name, unit }) => ({ role, name, unit })), phases: trace.phases, ended: 'file', figures: [], untold: [], odd: [],
   }); // prettier-ignore
   const file = join(folder, 'large.csv');
   writeFileSync(file, largeCsv());

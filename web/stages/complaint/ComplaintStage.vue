@@ -6,6 +6,7 @@ import KnowledgeMissing from '../diagnosis/KnowledgeMissing.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
 import AttemptsBlock from './AttemptsBlock.vue';
+import LiveData from '../recordings/LiveData.vue';
 import CodesEntry from './CodesEntry.vue';
 import ConversationPanel from './ConversationPanel.vue';
 import ReadingLine from './ReadingLine.vue';
@@ -42,6 +43,7 @@ const began = computed(() => (diagnosis.value?.findings.length ?? 0) > 0);
       Noted: {{ job.symptoms.map(({ text }) => text).join(', ') }}
     </p>
     <CodesEntry :job="job" />
+    <LiveData class="mt-4" :job="job" when="before" :under="{}" />
     <AttemptsBlock :job="job" />
     <h3 class="mb-2 mt-7 text-sm font-bold">Before this</h3>
     <form

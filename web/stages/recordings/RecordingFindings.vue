@@ -72,6 +72,9 @@ function take(kind: TraceFigureKind): void {
         <button v-if="row.offer" type="button" class="quiet" @click="take(row.kind)">Add to the evidence</button>
       </li>
     </ul>
+    <ul v-if="last.odd.length > 0" class="mt-2 text-note font-semibold text-oxide">
+      <li v-for="each in last.odd" :key="each">{{ each }}.</li>
+    </ul>
     <p v-if="last.untold.length > 0" class="mt-2 text-note text-soft">Not told: {{ last.untold.join('; ') }}.</p>
     <p v-if="form.general()" class="mt-2 font-semibold text-alarm" role="alert">{{ form.general() }}</p>
   </div>

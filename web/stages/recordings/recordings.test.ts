@@ -167,11 +167,16 @@ describe('what recordings show', () => {
   it('is said figure by figure with its meaning, and offered to the diagnosis', async () => {
     const shown = showJob([
       open,
-      recording('before', [figure('swing', 140), figure('idle', 900), figure('trim-idle', 18), figure('trim-held', 3)]),
+      recording(
+        'before',
+        [figure('swing', 140), figure('idle', 900), figure('trim-idle', 18), figure('trim-held', 3)],
+        { odd: ['Supply 12.4 V with the engine running'] },
+      ),
     ]);
     const wrapper = mount(RecordingFindings, { props: { job: shown.job(), when: 'before' }, global });
     expect(read(wrapper)).toContain('±140 rpm');
     expect(read(wrapper)).toContain('The idle hunts');
+    expect(read(wrapper)).toContain('Supply 12.4 V with the engine running.');
     expect(wrapper.get('a[download]').attributes('href')).toBe(`/api/recordings/${'b'.repeat(64)}/csv`);
     const offer = (kind: Parameters<typeof offerOf>[2]) =>
       offerOf(shown.job(), SHIPPED_KNOWLEDGE, kind, shown.job().recordings[0]!.figures);

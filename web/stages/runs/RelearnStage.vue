@@ -5,6 +5,7 @@ import { useJob } from '../../stores/job.ts';
 import { useRouter } from 'vue-router';
 import { useKeys } from '../../shell/keys.ts';
 import GapList from '../GapList.vue';
+import LiveData from '../recordings/LiveData.vue';
 import RunPanel from './RunPanel.vue';
 import StageFrame from '../StageFrame.vue';
 
@@ -27,6 +28,7 @@ const percent = (share: number): string => `${Math.round(share * 100)} in 100`;
     lead="The computer finds its stops and its idle air again. The maker’s own procedure comes first."
   >
     <RunPanel class="mt-5" :job="job" purpose="relearn" />
+    <LiveData class="mt-8" :job="job" when="after" :under="{}" />
     <template #why>
       <div v-if="holding.length > 0">
         <h3 class="text-lg text-alarm">Engine held</h3>
