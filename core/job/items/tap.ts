@@ -34,6 +34,8 @@ export interface Typed {
   readonly adapter: AdapterOn | null;
   /** How many stay in to hold the weight; null for what the procedure says. */
   readonly stayIn: number | null;
+  /** The torque came from an instrument: it was none of the wrenches on the wall. */
+  readonly byInstrument?: true;
 }
 
 /** Nothing typed. */
@@ -91,12 +93,12 @@ export const tapOn = (way: Way, job: Job, item: JobItem, typed: Typed, step: Tor
 /** What the record of one pass holds, for one bolt or for all. */
 export const passEntry = (
   step: TorqueStep,
-  { byFeel, torqueText, adapter }: Typed,
+  { byFeel, torqueText, adapter, byInstrument }: Typed,
 ): Omit<CommandData['tighten-pass'], 'itemId'> => ({
   pass: step.pass,
   method: byFeel ? 'by-feel' : step.angleDeg === null ? 'wrench' : 'angle',
   torqueText: byFeel ? '' : torqueText || step.entry,
-  wrenchId: byFeel ? '' : (step.chosen?.wrench.id ?? ''),
+  wrenchId: byFeel || byInstrument === true ? '' : (step.chosen?.wrench.id ?? ''),
   ...(adapter === null || byFeel || step.angleDeg !== null ? {} : { adapter }),
 });
 

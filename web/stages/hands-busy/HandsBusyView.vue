@@ -74,7 +74,7 @@ watch(
       ({ text, value, unit }) => {
         if (job.value === null || tap.value?.kind !== 'bolt') return;
         const label = `${tap.value.item.name}, bolt ${tap.value.step.boltId}`;
-        const refusal = sendTap(tap.value, job.value, { ...UNTYPED, torqueText: text });
+        const refusal = sendTap(tap.value, job.value, { ...UNTYPED, torqueText: text, byInstrument: true });
         hands.tell(refusal);
         if (refusal === null) keepTaken({ label, shown: text, value, unit, instrument: wrench });
       },

@@ -180,7 +180,9 @@ describe('a torque is taken without a touch', () => {
     expect(itemOf(job(), 'bolts')!.bolts).toEqual([]);
     FakeSource.last!.pull(9.1, true);
     await flushPromises();
-    expect(itemOf(job(), 'bolts')!.bolts).toMatchObject([{ method: 'wrench', torque: { value: 9.1, unit: 'N·m' } }]);
+    expect(itemOf(job(), 'bolts')!.bolts).toMatchObject([
+      { method: 'wrench', torque: { value: 9.1, unit: 'N·m' }, wrench: '' },
+    ]);
     expect(job().figuresTaken).toMatchObject([{ shown: '9.1 N·m', name: 'Electronic wrench' }]);
     wrapper.unmount();
     vi.unstubAllGlobals();
