@@ -1,5 +1,15 @@
 import { figuresJudged, figureText, type Job } from '../../../core/job/index.ts';
-import type { Alignment, Difference, PhaseKind, TraceFigureKind, Unlike } from '../../../core/trace/index.ts';
+import {
+  type Alignment,
+  between,
+  channelOf,
+  type Difference,
+  longestOf,
+  type PhaseKind,
+  sweepTrack,
+  type TraceFigureKind,
+  type Unlike,
+} from '../../../core/trace/index.ts';
 import type { Bracket } from '../../charts/traceCurves.ts';
 import type { OpenedRecording } from './useRecordings.ts';
 
@@ -46,8 +56,27 @@ export function phaseSentence(job: Job, kind: PhaseKind): string {
   return parts.join('; ');
 }
 
-/** Brackets over the speed: how long a swing is, and how long it took to settle. @param zero seconds of the recording at zero */
-export function bracketsOf({ kept }: OpenedRecording, kind: PhaseKind, zero: number): Bracket[] {
+/** Drop-outs that are pointed at; of more, the first. */
+const POINTED_AT = 4;
+
+/** Where a track lost contact over the sweep. */
+function dropOutsOf({ kept: { when }, trace }: OpenedRecording, zero: number): Bracket[] {
+  const phase = longestOf(trace, 'sweep');
+  const [plate, pedal] = [channelOf(trace, 'plate'), channelOf(trace, 'pedal') ?? channelOf(trace, 'plate-command')];
+  if (phase === null || plate === null || pedal === null) return [];
+  const found = sweepTrack(between(plate, phase.from, phase.to), between(pedal, phase.from, phase.to));
+  return (found?.dropOuts ?? []).slice(0, POINTED_AT).map(({ from, to, by }) => ({
+    when,
+    from: from - zero - 0.15,
+    to: to - zero + 0.15,
+    words: `drop-out ${signed(by)} %, ${when}`,
+  }));
+}
+
+/** Brackets over the first lane: a swing, the settling, drop-outs of a sweep. @param zero seconds of the recording at zero */
+export function bracketsOf(opened: OpenedRecording, kind: PhaseKind, zero: number): Bracket[] {
+  if (kind === 'sweep') return dropOutsOf(opened, zero);
+  const { kept } = opened;
   const figure = (of: TraceFigureKind) => kept.figures.find((each) => each.kind === of);
   const { when } = kept;
   if (kind === 'blip') {

@@ -10,7 +10,7 @@ import { pack, type Trace } from '../../../core/trace/index.ts';
 import type { TracingAnswer, TracingTask } from '../../workers/tracingProtocol.ts';
 import { freshShop, press, read, showJob, stubs } from '../../testing.ts';
 import CsvImport from './CsvImport.vue';
-import { differenceWords, phaseSentence, phaseWord, unlikeWords } from './liveWords.ts';
+import { bracketsOf, differenceWords, phaseSentence, phaseWord, unlikeWords } from './liveWords.ts';
 import LiveCompare from './LiveCompare.vue';
 import { offerOf } from './offers.ts';
 import RecordingFindings from './RecordingFindings.vue';
@@ -213,6 +213,30 @@ describe('what recordings show', () => {
     expect(read(wrapper)).toContain('Engine speed: −30 rpm (−41 to −19)');
     expect(phaseWord(shown.job(), 'warm-idle')).toBe('better');
     expect(phaseSentence(shown.job(), 'blip')).toBe('');
+  });
+  it('points at drop-outs of a sweep', () => {
+    const times = Float64Array.from({ length: 120 }, (_, at) => at / 10);
+    const pedal = times.map((time) => 15 + 70 * (time < 6 ? time / 6 : (12 - time) / 6));
+    const plate = pedal.map(
+      (value, at) => Math.round((12 + 0.9 * (value - 15) - (at === 40 || at === 41 ? 8 : 0)) * 2.55) / 2.55,
+    );
+    const channel = (id: 'plate' | 'pedal', values: Float64Array) => ({
+      id,
+      role: id,
+      name: id,
+      unit: '%',
+      times,
+      values,
+    });
+    const kept = { ...swinging, at: '', by: '' };
+    const trace: Trace = {
+      channels: [channel('plate', plate), channel('pedal', pedal)],
+      phases: [{ kind: 'sweep', from: 0, to: 12 }],
+    };
+    const [found, ...others] = bracketsOf({ kept, trace }, 'sweep', 0);
+    expect(others).toEqual([]);
+    expect(found!.from).toBeCloseTo(3.85, 2);
+    expect(found!.words).toMatch(/^drop-out −[78](\.\d)? %, before$/);
   });
   it('says when no difference can be shown, and when conditions were not alike', () => {
     expect(differenceWords('Engine speed', 'rpm', { shift: 2, low: -6, high: 9, shown: false })).toBe(
