@@ -116,7 +116,7 @@ export const secondsWords = (value: number, step: number): string => {
 };
 
 function annotationsOf(
-  { lanes, series, from }: TraceCurves,
+  { lanes, series, from, to: until }: TraceCurves,
   brackets: readonly Bracket[],
   cursor: number | null,
   colours: Colours,
@@ -130,6 +130,8 @@ function annotationsOf(
       yScaleID: axisOf(role),
       content: `${name}, ${unit}`,
       color: colours.ink,
+      // Legible where a curve runs under it.
+      backgroundColor: `${colours.paper}cc`,
       font: { ...FONT, weight: 'bold' },
       position: { x: 'start', y: 'start' },
       padding: { left: 6, top: 3, right: 0, bottom: 0 },
@@ -149,6 +151,7 @@ function annotationsOf(
   const [first] = lanes;
   if (first !== undefined) {
     const height = first.high - first.low;
+    const span = until - from;
     brackets.forEach(({ when, from: begins, to, words }, index) => {
       const y = first.low + height * (0.05 + APART * (brackets.length - 1 - index));
       const line = { yScaleID: axisOf(first.role), borderColor: tone(when, colours), borderWidth: 2 } as const;
@@ -166,6 +169,8 @@ function annotationsOf(
           backgroundColor: colours.paper,
           font: { ...FONT, weight: 'bold' },
           padding: 2,
+          // Words that are wider than their bracket stand above it.
+          yAdjust: (to - begins) * 12 < span ? -12 : 0,
         },
       };
       [begins, to].forEach((x, end) => {
