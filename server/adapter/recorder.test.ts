@@ -5,6 +5,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import type { Transfer } from '../../contract/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import { channelOf, pack, type Trace, unpack } from '../../core/trace/index.ts';
+import { checkPictures } from '../keeping/verify/pictures.ts';
 import { createServices } from '../services.ts';
 import { openStore } from '../store/open.ts';
 import { type Harness, harness, NOW, openJob } from '../testing/harness.ts';
@@ -228,7 +229,18 @@ describe('a recording as a file', () => {
     await server.http.get(`/api/recordings/${hash}`).expect(410);
     await server.http.get(`/api/recordings/${hash}/csv`).expect(410);
   });
-  it('goes with its job in a job file, and is looked at in a check of the store', async () => {
+  it('is looked at in a check of the store, as photos are', async () => {
+    const server = await shop();
+    const { body } = await upload(server, pack(trace)).expect(201);
+    const { hash } = body as { hash: string };
+    const pictures = join(server.folder, 'pictures');
+    expect(await checkPictures(server.db, pictures)).toEqual([]);
+    writeFileSync(join(pictures, hash), Buffer.alloc(10));
+    expect(await checkPictures(server.db, pictures)).toMatchObject([
+      { kind: 'picture', words: expect.stringContaining(`Recording ${hash.slice(0, 8)}… has 10 bytes`) },
+    ]);
+  });
+  it('goes with its job in a job file, and into a copy of the store', async () => {
     const server = await shop();
     const { body } = await upload(server, pack(trace)).expect(201);
     const { hash } = body as { hash: string };
