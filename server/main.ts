@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { pino } from 'pino';
 import { AdapterHub } from './adapter/hub.ts';
+import { worldClock } from './adapter/recorder.ts';
 import { createApp } from './app.ts';
 import { realFiles as files } from './keeping/files.ts';
 import { mustNotBeLost, takeStore } from './keeping/hold.ts';
@@ -49,7 +50,7 @@ interface Open {
   readonly close: () => void;
 }
 
-const HUB = new AdapterHub(values.adapter.map(Number), Math.max(1, Number(values.pace) || 1));
+const HUB = new AdapterHub(values.adapter.map(Number), worldClock(Math.max(1, Number(values.pace) || 1)));
 
 /** Says what is done to the columns of a store that an earlier version wrote, a line for each tenth. */
 function sayRemaking(): (done: number, of: number) => void {

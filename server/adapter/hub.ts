@@ -1,7 +1,7 @@
 import type { AdapterLinkInfo, Deed } from '../../contract/index.ts';
 import type { VehicleDone } from '../../core/job/index.ts';
 import { AdapterError, InProcessVehicle, type Link, openTcp } from './links.ts';
-import type { RecorderClock } from './recorder.ts';
+import { type RecorderClock, worldClock } from './recorder.ts';
 import { SCRIPTS } from './scripts.ts';
 import { vinOf } from './simulator.ts';
 
@@ -13,12 +13,11 @@ export class AdapterHub {
 
   /**
    * @param ports ports of this machine at which a stand-in is expected
-   * @param pace how much faster than the world simulated vehicles run, and what records them
+   * @param clock time of simulated vehicles, and of what records them
    */
-  constructor(ports: readonly number[] = [], pace = 1) {
+  constructor(ports: readonly number[] = [], clock: RecorderClock = worldClock()) {
     this.#ports = ports;
-    const began = performance.now();
-    this.clock = { pace, seconds: () => ((performance.now() - began) / 1000) * pace };
+    this.clock = clock;
     this.#vehicles = new Map(
       SCRIPTS.map((script) => [`sim.${script.id}`, new InProcessVehicle(script, this.clock.seconds)]),
     );

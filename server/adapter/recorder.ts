@@ -25,10 +25,19 @@ const GIVEN_UP_AFTER = 3;
 const LONGEST_S = 3600;
 const WANTED = Object.entries(ROLES) as [Role, { name: string; unit: string; pid: number }][];
 
-/** Time, and how to wait. `pace` lets vehicle and recorder run faster than the world, for trials. */
+/** Time as vehicles and recorders have it, and how they wait. */
 export interface RecorderClock {
   readonly seconds: () => number;
-  readonly pace: number;
+  readonly rest: (seconds: number) => Promise<void>;
+}
+
+/** The world’s time. @param pace lets vehicle and recorder run so much faster than the world, for trials */
+export function worldClock(pace = 1): RecorderClock {
+  const began = performance.now();
+  return {
+    seconds: () => ((performance.now() - began) / 1000) * pace,
+    rest: (seconds) => new Promise((resolve) => setTimeout(resolve, (Math.max(0, seconds) * 1000) / pace)),
+  };
 }
 
 interface Lane {
@@ -169,12 +178,11 @@ export class Recorder {
     try {
       await this.#begin();
       while (this.#state === 'recording' || this.#state === 'paused') {
-        const began = performance.now();
+        const began = this.#clock.seconds();
         if (this.#state === 'recording') await this.#round();
         if (this.seconds > LONGEST_S) this.#end('stopped');
         this.#tell();
-        const rest = 1000 / ROUNDS_HZ / this.#clock.pace - (performance.now() - began);
-        await new Promise((resolve) => setTimeout(resolve, Math.max(0, rest)));
+        await this.#clock.rest(1 / ROUNDS_HZ - (this.#clock.seconds() - began));
       }
     } catch (error) {
       if (!(error instanceof AdapterError)) throw error;

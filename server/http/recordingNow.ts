@@ -54,9 +54,9 @@ export function recordingNowRoutes(services: Services): Router {
   });
 
   router.post('/:id/steps', (request, response) => {
+    const step = parse(recordingStep, request.body);
     const recorder = desk.recorder(parse(id, request.params.id));
     if (recorder === null) throw gone();
-    const step = parse(recordingStep, request.body);
     if (step.do === 'pause') recorder.pause();
     else if (step.do === 'resume') recorder.resume();
     else recorder.mark(step.phase ?? null);

@@ -9,6 +9,7 @@ import type { Procedure } from '../../core/procedure/index.ts';
 import { shop } from '../../demo/shop.ts';
 import { vehicles } from '../../demo/vehicles.ts';
 import { AdapterHub } from '../adapter/hub.ts';
+import type { RecorderClock } from '../adapter/recorder.ts';
 import { createApp } from '../app.ts';
 import { createServices, type Services } from '../services.ts';
 import { openStore } from '../store/open.ts';
@@ -36,17 +37,17 @@ let count = 0;
 export async function harness({
   empty = false,
   now = NOW,
-  pace = 1,
+  clock,
 }: {
   empty?: boolean;
   now?: string;
-  /** How much faster than the world simulated vehicles run. */
-  pace?: number;
+  /** Time of simulated vehicles; the world’s where left out. */
+  clock?: RecorderClock;
 } = {}): Promise<Harness> {
   const folder = mkdtempSync(join(tmpdir(), 'uw-test-'));
   const file = join(folder, 'shop.sqlite');
   const db = openStore(file);
-  const services = createServices(db, join(folder, 'pictures'), () => now, 'Europe/London', new AdapterHub([], pace));
+  const services = createServices(db, join(folder, 'pictures'), () => now, 'Europe/London', new AdapterHub([], clock));
   const app = createApp(services, pino({ level: 'silent' }), null);
   const http = supertest(app);
   if (!empty) {
