@@ -334,6 +334,9 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
     ).toBeVisible();
     await button(page, 'Read: none stored').click();
     for (const name of await button(page, 'Good').all()) await name.click();
+    await page.getByRole('radio', { name: 'on the road', exact: true }).click();
+    // Line by line: each symptom and each check that found something.
+    for (const name of await button(page, 'Gone').all()) await name.click();
     await readAll(page);
     await button(page, /^Done, on to hand over/).click();
   });
@@ -342,6 +345,14 @@ test('a whole job by pointer, from complaint to handed-over sheet', async ({ pag
     await button(page, 'Hand over and close').click();
     await expect(page.getByText('Expected more than today’s 61204 km')).toBeVisible();
     await page.getByLabel('Next due').fill('91000 km');
+    // The relearn did not take: it goes like this only with a reason.
+    const still = page.getByRole('region', { name: 'Still open' });
+    await still.getByRole('button', { name: 'It goes like this, because …' }).click();
+    await still.getByLabel('Because').fill('rain; the scan tool comes tomorrow');
+    await still.getByLabel('What to watch').fill('a high idle');
+    await still.getByLabel('Look again in, days').fill('1');
+    await still.getByRole('button', { name: 'Leave it open' }).click();
+    await expect(still.getByText('rain; the scan tool comes tomorrow')).toBeVisible();
     await page.getByLabel('What to watch').fill('oil mist in the duct');
     await button(page, 'Hand over and close').click();
     await expect(page.getByRole('heading', { name: 'Handed over' })).toBeVisible();

@@ -13,7 +13,7 @@ export interface VehicleScript {
   /** Codes that were stored before anybody came. */
   readonly stored: readonly string[];
   readonly pending: readonly string[];
-  /** It is too old to watch itself: what the engine does sets no code. */
+  /** What the engine does sets no further code: it is too old to watch itself, or has stored all that it could. */
   readonly blind?: true;
   /** Freeze frame of the first stored code: PID → value. */
   readonly frame: Readonly<Record<number, number>>;
@@ -56,6 +56,7 @@ export const SCRIPTS: readonly VehicleScript[] = [
     engine: ENGINE_KINDS.electronic,
     // The plate does not close.
     wrong: { heldOpenDeg: 7 },
+    blind: true,
     stored: ['P2111', 'P0507', 'P2101', 'P0121'],
     pending: [],
     frame: { 0x04: 22, 0x05: 71, 0x0c: 1910, 0x0d: 0, 0x11: 21.2 },
