@@ -3,6 +3,7 @@ import { defineConfig } from '@playwright/test';
 /** Started by scripts/test.mjs, which builds first and passes the browser's path. Each story has a server of its own. */
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/seeded.ts',
   outputDir: 'test-results',
   workers: 2,
   fullyParallel: true,

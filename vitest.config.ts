@@ -1,6 +1,16 @@
+import { readdirSync, readFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vitest/config';
+
+const drawn = vue({ template: { compilerOptions: { whitespace: 'preserve' } } });
+
+/** Files that put something else in the place of a module, and so need modules of their own; all others share theirs. */
+const apart = readdirSync('web', { recursive: true, encoding: 'utf8' })
+  .filter((file) => file.endsWith('.test.ts'))
+  .map((file) => join('web', file))
+  .filter((file) => readFileSync(file, 'utf8').includes('vi.mock('));
 
 export default defineConfig({
   test: {
@@ -12,14 +22,27 @@ export default defineConfig({
           name: 'node',
           include: ['{core,contract,server,demo}/**/*.test.ts'],
           environment: 'node',
+          isolate: false,
           testTimeout: 60_000,
           // Seeding a whole demo world takes seconds on a busy machine.
           hookTimeout: 120_000,
         },
       },
       {
-        plugins: [vue({ template: { compilerOptions: { whitespace: 'preserve' } } })],
-        test: { name: 'web', include: ['web/**/*.test.ts'], environment: 'happy-dom' },
+        plugins: [drawn],
+        test: {
+          name: 'web',
+          include: ['web/**/*.test.ts'],
+          exclude: apart,
+          environment: './web/oneWindow.environment.ts',
+          setupFiles: './web/leftBehind.setup.ts',
+          isolate: false,
+          testTimeout: 60_000,
+        },
+      },
+      {
+        plugins: [drawn],
+        test: { name: 'web apart', include: apart, environment: 'happy-dom', testTimeout: 60_000 },
       },
     ],
   },

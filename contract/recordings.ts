@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { PHASES, type PhaseKind, type TraceFigureKind } from '../core/trace/index.ts';
 import type { MeterUnit } from '../core/vehicle/index.ts';
-import { count, id, when } from './primitives.ts';
+import { id, when } from './primitives.ts';
 
 /** What a simulated person can be asked to do at a simulated vehicle. */
 export const DEEDS = ['off', 'key-on', 'start', 'idle', 'sweep', 'blip', 'hold', 'loads', 'drive', 'cool'] as const;
@@ -20,7 +20,7 @@ export const recordingStep = z.strictObject({
   phase: phaseKind.nullable().optional(),
 });
 /** Ends one, and keeps it on its job, or throws it away. */
-export const recordingEnd = z.strictObject({ keep: z.boolean(), by: id, seen: count.min(0) });
+export const recordingEnd = z.strictObject({ keep: z.boolean(), by: id });
 /** Asks for something at a vehicle’s key and foot. */
 export const adapterAct = z.strictObject({ link: id, deed: z.enum(DEEDS) });
 

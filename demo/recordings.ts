@@ -5,11 +5,9 @@ import {
   type EngineFaults,
   type EngineInputs,
   type EngineSpec,
-  makerReadings,
-  readings,
+  shown,
 } from '../core/engine/index.ts';
-import { decodeMaker, decodePid, encodeMaker, encodePid } from '../core/obd/index.ts';
-import { type Channel, type Phase, type PhaseKind, type Role, ROLES, type Trace } from '../core/trace/index.ts';
+import { Lanes, type Phase, type PhaseKind, type Trace } from '../core/trace/index.ts';
 
 /** What is done while an engine is recorded: a phase, and what the person does in it, in seconds. */
 interface Step {
@@ -40,7 +38,7 @@ const WARM_C = 86;
 /** A recording of an engine as an adapter would read it, ten times a second, in the bytes that carry it. */
 export function recordEngine(spec: EngineSpec, faults: Partial<EngineFaults>, seed: number): Trace {
   let engine = createEngine(spec, { faults, seed, coolantC: WARM_C });
-  const lanes = new Map<Role, { times: number[]; values: number[] }>();
+  const lanes = new Lanes();
   const phases: Phase[] = [];
   let time = 0;
   for (const { kind, seconds, inputs, pedalTo } of ROUND) {
@@ -50,33 +48,15 @@ export function recordEngine(spec: EngineSpec, faults: Partial<EngineFaults>, se
       const pedal = pedalTo === undefined ? inputs.pedal : inputs.pedal + (pedalTo - inputs.pedal) * share;
       engine = advance(engine, { ...inputs, pedal }, EVERY_S);
       time = Math.round((time + EVERY_S) * 10) / 10;
-      const values = { ...readings(engine), ...makerReadings(engine) };
-      for (const [role, { pid }] of Object.entries(ROLES) as [Role, { pid: number }][]) {
-        const value = values[pid];
-        if (value === undefined) continue;
-        const lane = lanes.get(role) ?? { times: [], values: [] };
-        lanes.set(role, lane);
-        lane.times.push(time);
-        lane.values.push(Math.round(carried(pid, value) * 100) / 100);
-      }
+      lanes.add(
+        time,
+        shown(engine).map(([role, value]) => [role, Math.round(value * 100) / 100]),
+      );
     }
     if (kind === null) continue;
     const last = phases.at(-1);
     if (last?.kind === kind && last.to === from) phases[phases.length - 1] = { ...last, to: time };
     else phases.push({ kind, from, to: time });
   }
-  return {
-    phases,
-    channels: [...lanes].map(([role, { times, values }]): Channel => ({
-      id: role,
-      role,
-      name: ROLES[role].name,
-      unit: ROLES[role].unit,
-      times: Float64Array.from(times),
-      values: Float64Array.from(values),
-    })),
-  };
+  return { phases, channels: lanes.channels() };
 }
-
-const carried = (pid: number, value: number): number =>
-  pid > 255 ? decodeMaker(pid, encodeMaker(pid, value)).value : decodePid(1, pid, encodePid(pid, value)).value;

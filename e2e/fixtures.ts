@@ -1,11 +1,10 @@
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
 import Sqlite from 'better-sqlite3';
-import sharp from 'sharp';
-import { seedDemo } from '../demo/seed.ts';
+import { SEEDED } from './seeded.ts';
+import { launch } from './served.ts';
 
 /** The built server over a store of its own, filled with the demo world. */
 export interface Workshop {
@@ -20,43 +19,22 @@ export interface Workshop {
   readonly open: (page: Page, path: string, person?: string) => Promise<void>;
 }
 
-async function call(
-  address: string,
-  method: string,
-  path: string,
-  body: BodyInit,
-  type = 'application/json',
-): Promise<never> {
-  const response = await fetch(`${address}${path}`, { method, headers: { 'content-type': type }, body });
-  const reply = (await response.json()) as { error?: { message: string } };
-  if (!response.ok) throw new Error(`${method} ${path}: ${reply.error?.message}`);
-  return reply as never;
+/** Does something on a job over the API, on top of all that was done. */
+export async function sent(page: Page, workshop: Workshop, jobId: string, type: string, data: object): Promise<void> {
+  const [{ n: seen } = { n: 0 }] = workshop.rows<{ n: number }>(
+    'SELECT count(*) AS n FROM event WHERE job_id = ?',
+    jobId,
+  );
+  const reply = await page.request.post(`${workshop.address}/api/jobs/${jobId}/commands`, {
+    data: { id: `${jobId}-${seen}-${type}`, at: new Date().toISOString(), by: 'tomas', seen, type, data },
+  });
+  expect(reply.ok(), await reply.text()).toBe(true);
 }
 
-async function launch(file: string, port: number): Promise<{ address: string; stop: () => Promise<void> }> {
-  const child = spawn(
-    process.execPath,
-    // Simulated vehicles run faster than the world, so that nobody waits for half a minute of idle.
-    ['dist/server/main.js', '--data', file, '--port', String(port), '--pace', '10'],
-    {
-      stdio: ['ignore', 'pipe', 'inherit'],
-    },
-  );
-  const ended = new Promise<void>((resolve) => child.on('close', () => resolve()));
-  const address = await new Promise<string>((resolve, reject) => {
-    child.stdout.on('data', (chunk: Buffer) => {
-      const found = /http:\/\/\S+/.exec(String(chunk))?.[0];
-      if (found) resolve(found);
-    });
-    child.on('close', (code) => reject(new Error(`The server ended with ${code}.`)));
-  });
-  return {
-    address,
-    stop: async () => {
-      child.kill('SIGTERM');
-      await ended;
-    },
-  };
+function seededFolder(): string {
+  const folder = process.env[SEEDED];
+  if (!folder) throw new Error('No demo world was seeded: e2e/seeded.ts has not run.');
+  return folder;
 }
 
 export const test = base.extend<{ workshop: Workshop; empty: boolean }>({
@@ -65,37 +43,9 @@ export const test = base.extend<{ workshop: Workshop; empty: boolean }>({
   workshop: async ({ empty }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'uw-e2e-'));
     const file = join(folder, 'shop.sqlite');
+    if (!empty) cpSync(seededFolder(), folder, { recursive: true });
     let server = await launch(file, 0);
     const { address } = server;
-    const json = (method: string, path: string, value: unknown): Promise<never> =>
-      call(address, method, path, JSON.stringify(value));
-    if (!empty)
-      await seedDemo(
-        {
-          putShop: async (shop) => void (await json('PUT', '/api/shop', shop)),
-          putVehicle: async (id, vehicle) => void (await json('PUT', `/api/vehicles/${id}`, { by: 'isla', vehicle })),
-          putProcedure: async (procedure, basedOn, note) =>
-            void (await json('PUT', `/api/procedures/${procedure.id}`, { by: 'isla', basedOn, note, procedure })),
-          send: (jobId, command) => json('POST', `/api/jobs/${jobId}/commands`, command),
-          putRecording: async (packed) =>
-            (
-              (await call(address, 'POST', '/api/recordings', new Uint8Array(packed), 'application/octet-stream')) as {
-                hash: string;
-              }
-            ).hash,
-          putPicture: async (svg) =>
-            (
-              (await call(
-                address,
-                'POST',
-                '/api/pictures',
-                new Uint8Array(await sharp(Buffer.from(svg)).resize(120).png().toBuffer()),
-                'image/png',
-              )) as { hash: string }
-            ).hash,
-        },
-        Date.now(),
-      );
     await use({
       address,
       file,

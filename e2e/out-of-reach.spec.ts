@@ -38,16 +38,27 @@ test('two stations on one job: what truly conflicts is said, the rest is taken',
   await workshop.open(first, '/jobs/job-233/complaint', 'tomas');
   await workshop.open(second, '/jobs/job-233/complaint', 'wen');
   await expect(second.getByRole('heading', { name: 'Complaint' })).toBeVisible();
+  const [{ seeded } = { seeded: 0 }] = workshop.rows<{ seeded: number }>(
+    "SELECT max(seq) AS seeded FROM event WHERE job_id = 'job-233'",
+  );
   const strike = (page: typeof first, what: string) =>
     page.getByRole('button', { name: `strike out ${what}`, exact: true }).click();
   await strike(first, 'rough at idle');
-  await expect
-    .poll(() => workshop.rows("SELECT 1 FROM event WHERE job_id = 'job-233' AND person = 'tomas'").length)
-    .toBe(1);
+  const taken = (person: string) =>
+    expect
+      .poll(
+        () =>
+          workshop.rows("SELECT 1 FROM event WHERE job_id = 'job-233' AND person = ? AND seq > ?", person, seeded)
+            .length,
+      )
+      .toBe(1);
+  await taken('tomas');
   // She sees what he did without doing anything.
   await expect(second.getByRole('button', { name: 'strike out rough at idle' })).toHaveCount(0, { timeout: 2000 });
   await first.context().setOffline(true);
   await strike(second, 'idle too low');
+  // Hers must be there first: else his would be the one that is taken.
+  await taken('wen');
   // He has not seen hers: his tap on the same finding is refused and told to him, with what she did.
   await strike(first, 'idle too low');
   await first.context().setOffline(false);

@@ -2,22 +2,11 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, test, type Workshop } from './fixtures.ts';
+import { expect, sent, test, type Workshop } from './fixtures.ts';
 
 const button = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' });
 
-/** Does something on a job over the API. */
-async function sent(page: Page, workshop: Workshop, jobId: string, type: string, data: object): Promise<void> {
-  const [{ n: seen } = { n: 0 }] = workshop.rows<{ n: number }>(
-    'SELECT count(*) AS n FROM event WHERE job_id = ?',
-    jobId,
-  );
-  const reply = await page.request.post(`${workshop.address}/api/jobs/${jobId}/commands`, {
-    data: { id: `${jobId}-${seen}-${type}`, at: new Date().toISOString(), by: 'tomas', seen, type, data },
-  });
-  expect(reply.ok(), await reply.text()).toBe(true);
-}
 const opened = (page: Page, workshop: Workshop, jobId: string, complaint = 'It hunts at idle.'): Promise<void> =>
   sent(page, workshop, jobId, 'open-job', {
     vehicleId: 'bus',

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test, type Workshop } from './fixtures.ts';
+import { expect, sent, test, type Workshop } from './fixtures.ts';
 
 const button = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' });
@@ -37,18 +37,6 @@ async function opened(
     expect(reply.ok(), JSON.stringify(body)).toBe(true);
     seen = body.version;
   }
-}
-
-/** Sends one thing more over the API, on top of all that was sent. */
-async function sent(page: Page, workshop: Workshop, jobId: string, type: string, data: object): Promise<void> {
-  const [{ n: seen } = { n: 0 }] = workshop.rows<{ n: number }>(
-    'SELECT count(*) AS n FROM event WHERE job_id = ?',
-    jobId,
-  );
-  const reply = await page.request.post(`${workshop.address}/api/jobs/${jobId}/commands`, {
-    data: { id: `${jobId}-${seen}-${type}`, at: new Date().toISOString(), by: 'tomas', seen, type, data },
-  });
-  expect(reply.ok(), await reply.text()).toBe(true);
 }
 
 test('a relearn by the tool breaks off and is gone on with timed, and the sheet says both', async ({

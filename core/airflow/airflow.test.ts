@@ -8,7 +8,9 @@ import {
   idleArea,
   type IdleReading,
   massFlow,
+  openPlateArea,
   plateArea,
+  plateDegrees,
   recovered,
 } from './index.ts';
 
@@ -36,6 +38,8 @@ describe('an isentropic orifice', () => {
     // π/4·52²·(1 − cos 10°/cos 6°) = 20.74
     expect(plateArea(52, 10, 6)).toBeCloseTo(20.74, 2);
     expect(plateArea(52, 6, 6)).toBe(0);
+    const plates = { boreMm: 62, closedDeg: 6, bodies: 2 };
+    for (const mm2 of [0.5, 12, 90]) expect(openPlateArea(plates, plateDegrees(plates, mm2))).toBeCloseTo(mm2, 6);
     expect(plateArea(52, 40, 6, 10)).toBeLessThan(plateArea(52, 40, 6));
   });
 });

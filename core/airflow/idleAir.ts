@@ -1,4 +1,5 @@
-import { type Across, cylinderFlow, effectiveArea, flowPerMm2, plateArea } from './orifice.ts';
+import { type Across, cylinderFlow, effectiveArea, flowPerMm2 } from './orifice.ts';
+import { openPlateArea, type Plates } from './plates.ts';
 
 /** A stretch of steady warm idle, as means with their standard errors. */
 export interface IdleReading {
@@ -33,7 +34,7 @@ export interface Airway {
   /** What the idle valve lets through a per cent of duty, mm²; null where there is no valve or it is not known. */
   readonly valveMm2PerPercent: Estimate | null;
   /** Bores and the angle at which their plates close; absent where the plate does not govern the idle. */
-  readonly plate: { readonly boreMm: number; readonly closedDeg: number; readonly bodies: number } | null;
+  readonly plate: Plates | null;
 }
 
 /** How much air area the idle has, and how it was come by. */
@@ -49,8 +50,6 @@ export interface IdleArea {
   readonly by: 'air mass' | 'speed and pressure';
 }
 
-/** Discharge of a plate’s edge, as commonly taken for small openings. */
-const EDGE_DISCHARGE = 0.7;
 /** An idling engine without a pressure sensor is taken to be choked: nearly all are. */
 const CHOKED_KPA = 40;
 
@@ -114,9 +113,7 @@ function governedArea({ valveDuty, plateDeg }: IdleReading, { valveMm2PerPercent
       sd: Math.hypot(valveDuty.sd * valveMm2PerPercent.value, valveDuty.value * valveMm2PerPercent.sd),
     });
   if (plateDeg !== null && plate !== null) {
-    const { boreMm, closedDeg, bodies } = plate;
-    const at = (degrees: number): number =>
-      EDGE_DISCHARGE * bodies * plateArea(boreMm, closedDeg + Math.max(0, degrees), closedDeg);
+    const at = (degrees: number): number => openPlateArea(plate, Math.max(0, degrees));
     parts.push({
       value: at(plateDeg.value),
       sd: Math.abs(at(plateDeg.value + plateDeg.sd) - at(plateDeg.value)),

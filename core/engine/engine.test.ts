@@ -208,6 +208,14 @@ describe('the model itself', () => {
     expect(() => advance(started('valve'), RUN, -1)).toThrow(RangeError);
     expect(() => advance(started('valve'), RUN, 1, 0.01)).toThrow(RangeError);
   });
+  it('counts a warm-up once, from a cold start only', () => {
+    const cold = cleared(createEngine(ENGINE_KINDS.bodies, { seed: 3, coolantC: 20 }));
+    const warmed = advance(advance(cold, { ...RUN, key: 'start' }, 1.5), RUN, 600);
+    expect(warmed.coolantC).toBeGreaterThan(71);
+    expect(readings(warmed)[0x30]).toBe(1);
+    const hot = cleared(createEngine(ENGINE_KINDS.bodies, { seed: 3, coolantC: 80 }));
+    expect(readings(advance(advance(hot, { ...RUN, key: 'start' }, 1.5), RUN, 60))[0x30]).toBe(0);
+  });
   it('forgets codes, trims and distance when it is cleared; what was mended stays mended', () => {
     const bad = advance(started('electronic', { throttleUnplugged: true }), RUN, 60);
     expect(bad.stored.length).toBeGreaterThan(0);

@@ -19,7 +19,7 @@ export function idleAir(s: Live, dt: number): number {
   const cold = need * 0.95 * coldness(s);
   const load = (need * s.loadNowW) / (LOAD_W_PER_L * spec.displacementL);
   const base = s.learnedMm2 + cold + load;
-  if (spec.governor === 'stop' || spec.governor === 'fuel') return 0;
+  if (spec.governor === 'fuel') return 0;
   // Standing, it waits where it will start from.
   if (!s.running) return base + need * 0.25;
   if (!footOff || rpm > target + FALLING) {
@@ -43,8 +43,8 @@ export function idleAir(s: Live, dt: number): number {
 }
 
 /** Ignition, which answers faster than air: retarded when it idles fast, advanced when it sags, ° before top. */
-export function ignition(s: Live, dt: number): number {
-  if (s.pedal >= 1) return (s.advanceDeg = towards(s.advanceDeg, 24, dt, 0.15));
-  const wanted = 8 + clamp((idleTarget(s) - rpmOf(s)) * 0.1, -10, 9);
-  return (s.advanceDeg = towards(s.advanceDeg, wanted, dt, 0.04));
+export function ignition(s: Live, dt: number): void {
+  const footOff = s.pedal < 1;
+  const wanted = footOff ? 8 + clamp((idleTarget(s) - rpmOf(s)) * 0.1, -10, 9) : 24;
+  s.advanceDeg = towards(s.advanceDeg, wanted, dt, footOff ? 0.04 : 0.15);
 }

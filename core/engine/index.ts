@@ -6,3 +6,4 @@ export { AT_REST, createEngine, idleNeedMm2 } from './state.ts';
 export type { EngineInputs, EngineState } from './state.ts';
 export { cleared, MAKER_VALUES, makerReadings, mended, readings, relearned, tracks } from './readings.ts';
 export type { Readings } from './readings.ts';
+export { shown } from './shown.ts';

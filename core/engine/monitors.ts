@@ -1,5 +1,5 @@
 import { coldness, idleTarget, type Live, rpmOf } from './live.ts';
-import { roll } from './random.ts';
+import { roll } from '../chance/index.ts';
 
 /** What a computer watches for: a code, how long it must be seen, and whether it is seen now. */
 interface Monitor {

@@ -1,31 +1,17 @@
-import { plateArea } from '../airflow/index.ts';
+import { openPlateArea, plateDegrees } from '../airflow/index.ts';
 import { clamp, type Live, towards } from './live.ts';
-import type { EngineSpec } from './spec.ts';
 
-/** Discharge of the plate’s edge near closed. */
-const EDGE = 0.7;
 /** A driven plate without current rests on its springs, this far open, °. */
 const LIMP_DEG = 5.5;
 /** The plate wide open, ° above closed. */
 const WIDE_DEG = 78;
 const VALVE_REST_PERCENT = 26;
 
-/** What the plates let through beyond their closed gap, mm². */
-export const openArea = ({ boreMm, closedDeg, bodies }: EngineSpec, deg: number): number =>
-  EDGE * bodies * plateArea(boreMm, closedDeg + deg, closedDeg);
-
-/** How far plates must open for so much air, ° above closed. */
-export function degreesFor({ boreMm, closedDeg, bodies }: EngineSpec, areaMm2: number): number {
-  const rad = Math.PI / 180;
-  const cos = Math.cos(closedDeg * rad) * (1 - areaMm2 / (EDGE * bodies * (Math.PI / 4) * boreMm ** 2));
-  return areaMm2 <= 0 ? 0 : Math.acos(clamp(cos, -1, 1)) / rad - closedDeg;
-}
-
 /** Moves plates and valve to where they are asked to be, as well as they still can. */
 export function moveParts(s: Live, askedMm2: number, dt: number): void {
   const { spec, faults } = s;
   const foot = (s.pedal / 100) * WIDE_DEG;
-  const own = spec.governor === 'plate' ? degreesFor(spec, askedMm2) : 0;
+  const own = spec.governor === 'plate' ? plateDegrees(spec, askedMm2) : 0;
   s.plateAskedDeg = clamp(foot + own, 0, WIDE_DEG);
   const powered = s.key !== 'off';
   const target = spec.governor === 'plate' && (faults.throttleUnplugged || !powered) ? LIMP_DEG : s.plateAskedDeg;
@@ -55,5 +41,5 @@ export function airAreas(s: Live): { readonly metered: number; readonly leak: nu
   const { spec, faults } = s;
   const gap = Math.max(0, spec.gapMm2 - faults.depositMm2);
   const valve = (spec.valveMm2 * s.valvePercent * faults.valveFactor) / 100;
-  return { metered: gap + openArea(spec, s.plateDeg) + valve, leak: faults.leakMm2 };
+  return { metered: gap + openPlateArea(spec, s.plateDeg) + valve, leak: faults.leakMm2 };
 }

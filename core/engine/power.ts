@@ -1,7 +1,7 @@
 import { AIR_R, cylinderFlow, flowPerMm2 } from '../airflow/index.ts';
 import { airAreas } from './plate.ts';
 import { clamp, idleTarget, type Live, rpmOf, towards, WARM_C } from './live.ts';
-import { gauss, roll } from './random.ts';
+import { gauss, roll } from '../chance/index.ts';
 import { TORQUE_SLOTS } from './state.ts';
 
 /** Heat of petrol, J/g, and the air that it burns with. */
@@ -161,7 +161,6 @@ function rollOn(s: Live, drive: number, dt: number): void {
   const mass = VEHICLE_KG_PER_L * s.spec.displacementL;
   const drag = s.roadMs > 0 ? mass * 0.15 + 0.4 * s.roadMs ** 2 : 0;
   s.roadMs = Math.max(0, s.roadMs + ((drive - drag) / mass) * dt);
-  s.roadM += s.roadMs * dt;
   s.sinceClearedM += s.roadMs * dt;
 }
 
@@ -170,6 +169,6 @@ export function governFuel(s: Live, dt: number): void {
   if (s.spec.governor !== 'fuel') return;
   const error = clamp(idleTarget(s) - rpmOf(s), -300, 300);
   const foot = (s.pedal / 100) * 0.8;
-  s.addedMm2 = clamp(s.addedMm2 + error * 0.0003 * dt, -0.1, 0.25);
-  s.fuelShare = clamp(0.1 + s.addedMm2 + error * 0.0004 + foot, 0, 0.85) * s.faults.fuel;
+  s.addedFuel = clamp(s.addedFuel + error * 0.0003 * dt, -0.1, 0.25);
+  s.fuelShare = clamp(0.1 + s.addedFuel + error * 0.0004 + foot, 0, 0.85) * s.faults.fuel;
 }

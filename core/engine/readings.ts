@@ -1,3 +1,4 @@
+import { FULL_STEPS } from '../trace/index.ts';
 import { clamp, rpmOf } from './live.ts';
 import { idleNeedMm2 } from './state.ts';
 import type { EngineState } from './state.ts';
@@ -11,7 +12,6 @@ const SUPPLY_V = 5;
 /** Volts of a track over the whole travel of the plate. */
 const TRACK_V = 3.9;
 const TRAVEL_DEG = 84;
-const FULL_STEPS = 120;
 
 /** Volts of both tracks of the plate’s sensor; the second falls as the first rises. */
 export function tracks({ spec, faults, plateDeg }: EngineState): { readonly first: number; readonly second: number } {

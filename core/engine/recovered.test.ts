@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { type IdleArea, recovered } from '../airflow/index.ts';
-import { decodeMaker, decodePid, encodeMaker, encodePid } from '../obd/index.ts';
-import { type Channel, idleAirIn, type Role, ROLES, type Trace } from '../trace/index.ts';
+import { random } from '../chance/index.ts';
+import { idleAirIn, Lanes, type Trace } from '../trace/index.ts';
 import {
   advance,
   AT_REST,
@@ -9,9 +9,8 @@ import {
   ENGINE_KINDS,
   type EngineKind,
   type EngineState,
-  makerReadings,
   mended,
-  readings,
+  shown,
 } from './index.ts';
 
 const RUN = { ...AT_REST, key: 'on' } as const;
@@ -20,43 +19,12 @@ const SECONDS = 20;
 /** A recording of an engine at idle as its bytes carry it, ten readings a second. */
 function recorded(state: EngineState): { readonly trace: Trace; readonly end: EngineState } {
   let now = state;
-  const times: number[] = [];
-  const shown = new Map<Role, number[]>();
+  const lanes = new Lanes();
   for (let tick = 0; tick < SECONDS * 10; tick += 1) {
     now = advance(now, RUN, 0.1);
-    times.push(tick / 10);
-    const values = { ...readings(now), ...makerReadings(now) };
-    for (const [role, { pid }] of Object.entries(ROLES) as [Role, { pid: number }][]) {
-      const value = values[pid];
-      if (value === undefined) continue;
-      const carried =
-        pid > 255 ? decodeMaker(pid, encodeMaker(pid, value)).value : decodePid(1, pid, encodePid(pid, value)).value;
-      const kept = shown.get(role) ?? [];
-      kept.push(carried);
-      shown.set(role, kept);
-    }
+    lanes.add(tick / 10, shown(now));
   }
-  const channels = [...shown].map(([role, values]): Channel => ({
-    id: role,
-    role,
-    name: role,
-    unit: ROLES[role].unit,
-    times: Float64Array.from(times),
-    values: Float64Array.from(values),
-  }));
-  return { trace: { channels, phases: [] }, end: now };
-}
-
-function random(seed: number): { uniform: () => number; normal: () => number } {
-  let state = seed;
-  const uniform = (): number => {
-    state = (Math.imul(state, 1_664_525) + 1_013_904_223) | 0;
-    return (state >>> 8) / 16_777_216;
-  };
-  return {
-    uniform,
-    normal: () => Math.sqrt(-2 * Math.log(Math.max(uniform(), 1e-9))) * Math.cos(2 * Math.PI * uniform()),
-  };
+  return { trace: { channels: lanes.channels(), phases: [] }, end: now };
 }
 
 const KINDS: readonly EngineKind[] = ['valve', 'electronic', 'bodies', 'outboard'];

@@ -1,5 +1,5 @@
-/** What governs the idle: a valve driven by duty or by steps, the plate itself, the fuel of a diesel, or a fixed stop. */
-export type IdleGovernor = 'valve-duty' | 'valve-steps' | 'plate' | 'fuel' | 'stop';
+/** What governs the idle: a valve driven by duty or by steps, the plate itself, or the fuel of a diesel. */
+export type IdleGovernor = 'valve-duty' | 'valve-steps' | 'plate' | 'fuel';
 
 /** An engine as the model knows it. Areas are effective ones, C_D·A. */
 export interface EngineSpec {

@@ -42,7 +42,6 @@ export interface EngineState {
   readonly coolantC: number;
   readonly fan: boolean;
   readonly roadMs: number;
-  readonly roadM: number;
   /** Plate above closed as it is and as it is asked to be, °. */
   readonly plateDeg: number;
   readonly plateAskedDeg: number;
@@ -56,6 +55,8 @@ export interface EngineState {
   readonly dashMm2: number;
   /** Fuel a stroke of a diesel, as a share of what it can burn. */
   readonly fuelShare: number;
+  /** What a diesel’s controller adds of it just now. */
+  readonly addedFuel: number;
   /** By bank. */
   readonly lambda: readonly [number, number];
   readonly trimShort: readonly [number, number];
@@ -70,6 +71,8 @@ export interface EngineState {
   readonly stored: readonly string[];
   readonly sinceClearedM: number;
   readonly warmUps: number;
+  /** Coolant when it was started, °C; null while it stands, and once this run has counted as a warm-up. */
+  readonly startedAtC: number | null;
   readonly stalls: number;
   readonly dice: number;
 }
@@ -117,7 +120,6 @@ export function createEngine(
     coolantC,
     fan: false,
     roadMs: 0,
-    roadM: 0,
     plateDeg: 0,
     plateAskedDeg: 0,
     valvePercent: 50,
@@ -126,6 +128,7 @@ export function createEngine(
     addedMm2: 0,
     dashMm2: 0,
     fuelShare: 0.12,
+    addedFuel: 0,
     lambda: [1, 1],
     trimShort: [0, 0],
     trimLong: [0, 0],
@@ -138,6 +141,7 @@ export function createEngine(
     stored: [],
     sinceClearedM: 1_000_000,
     warmUps: 40,
+    startedAtC: null,
     stalls: 0,
     dice: seed | 0,
   };

@@ -47,7 +47,8 @@ describe('what is told when the job is opened', () => {
       complaint,
     });
     const now = opening('hunts at the lights');
-    const opened = { ...now, data: { ...now.data, reading: { value: 90_000, unit: 'km' } } };
+    const data: object = now.data;
+    const opened = { type: now.type, data: { ...data, reading: { value: 90_000, unit: 'km' } } };
     const works = (daysAgo: number, km: number, complaint = 'It hunts.') => {
       const decision = decide(null, { ...opened, id: 'x', at: '2026-05-12T08:00:00Z' } as never, {
         ...SAMPLE_CONTEXT,

@@ -160,7 +160,7 @@ export { MEASURE_FIELDS, MEASURES, PROOFS, USUAL_MEASURES } from './proof/kinds.
 export { ownLine, VERDICT_WORDS } from './proof/line.ts';
 export type { ProofLine, TriedVerdict, Verdict } from './proof/line.ts';
 export { proofOf } from './proof/lines.ts';
-export { sinceCleared } from './proof/linesRead.ts';
+export { codeStands, sinceCleared } from './proof/codesStand.ts';
 export type { ProofSoFar } from './proof/lines.ts';
 export type { MeasureKind, ProofKind } from './proof/kinds.ts';
 export { bandOf, measured } from './proof/measured.ts';

@@ -12,6 +12,16 @@ export {
   readable,
 } from './lines.ts';
 export type { Mode, Request } from './lines.ts';
-export { decodePid, encodePid, hex, ObdError, pidLength, PIDS, supportedPids, supportMap } from './pids.ts';
+export {
+  decodePid,
+  DRIVEN_SINCE_CLEARED,
+  encodePid,
+  hex,
+  ObdError,
+  pidLength,
+  PIDS,
+  supportedPids,
+  supportMap,
+} from './pids.ts';
 export type { PidValue, ValueMode } from './pids.ts';
 export { decodeMaker, encodeMaker, MAKER_PIDS } from './makers.ts';

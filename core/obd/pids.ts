@@ -77,6 +77,9 @@ const counted = (name: string, unit: string, bytes: 1 | 2): Definition => ({
   encode: (value) => (bytes === 1 ? [byte(value)] : word(value)),
 });
 
+/** The PID that counts how far a vehicle was driven since its codes were cleared, km. */
+export const DRIVEN_SINCE_CLEARED = 0x31;
+
 /** Every value that this program reads, by its PID in mode 01. */
 export const PIDS: ReadonlyMap<number, Definition> = new Map<number, Definition>([
   [0x04, percent('Calculated load')],
@@ -139,7 +142,7 @@ export const PIDS: ReadonlyMap<number, Definition> = new Map<number, Definition>
   [0x1f, counted('Run time since start', 's', 2)],
   [0x21, counted('Driven with the lamp on', 'km', 2)],
   [0x30, counted('Warm-ups since codes were cleared', '', 1)],
-  [0x31, counted('Driven since codes were cleared', 'km', 2)],
+  [DRIVEN_SINCE_CLEARED, counted('Driven since codes were cleared', 'km', 2)],
   [0x33, kiloPascal('Air pressure outside')],
   [
     0x42,

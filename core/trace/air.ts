@@ -2,7 +2,7 @@ import { type Airway, type Estimate, idleArea, type IdleArea, type IdleReading }
 import { evenly } from './even.ts';
 import { deviation, mean, quantile } from './statistics.ts';
 import { theilSen } from './straightLine.ts';
-import { between, type Channel, channelOf, type Phase, type Trace, valueAt } from './trace.ts';
+import { between, type Channel, channelOf, FULL_STEPS, type Phase, type Trace, valueAt } from './trace.ts';
 
 /** What is known of an engine for the air of its idle. */
 export interface AirOf {
@@ -23,7 +23,6 @@ const USUAL_BARO_KPA = 101;
 const USUAL_INTAKE_C = 25;
 /** Travel of a valve over a recording from which its curve can be found, per cent. */
 const LEAST_TRAVEL = 4;
-const STEPS_OF_FULL = 120;
 
 /** A mean with its standard error, counting readings that hang together as fewer. */
 function estimate(channel: Channel | null, from: number, to: number): Estimate | null {
@@ -38,6 +37,11 @@ function estimate(channel: Channel | null, from: number, to: number): Estimate |
   return { value: mean(part.values), sd: spread / Math.sqrt(independent) };
 }
 
+const inPercent = ({ value, sd }: Estimate): Estimate => ({
+  value: (value / FULL_STEPS) * 100,
+  sd: (sd / FULL_STEPS) * 100,
+});
+
 /** The reading of a stretch of idle that its air is found from; null without an engine that turns. */
 export function idleReading(trace: Trace, { from, to }: Pick<Phase, 'from' | 'to'>): IdleReading | null {
   const of = (role: Parameters<typeof channelOf>[1]): Estimate | null => estimate(channelOf(trace, role), from, to);
@@ -50,7 +54,7 @@ export function idleReading(trace: Trace, { from, to }: Pick<Phase, 'from' | 'to
     manifoldKPa: of('manifold'),
     intakeC: of('intake')?.value ?? USUAL_INTAKE_C,
     baroKPa: of('baro')?.value ?? USUAL_BARO_KPA,
-    valveDuty: of('duty') ?? (steps === null ? null : { value: (steps.value / STEPS_OF_FULL) * 100, sd: steps.sd }),
+    valveDuty: of('duty') ?? (steps === null ? null : inPercent(steps)),
     plateDeg: of('plate-degrees'),
   };
 }
@@ -63,7 +67,7 @@ export function idleReading(trace: Trace, { from, to }: Pick<Phase, 'from' | 'to
 export function valveCurve(trace: Trace, air: AirOf): Estimate | null {
   const duty = channelOf(trace, 'duty') ?? channelOf(trace, 'steps');
   if (duty === null) return null;
-  const scale = duty.role === 'steps' ? 100 / STEPS_OF_FULL : 1;
+  const scale = duty.role === 'steps' ? 100 / FULL_STEPS : 1;
   const idle = trace.phases.filter(({ kind }) => kind === 'cold-idle' || kind === 'warm-idle' || kind === 'loads');
   const areas: number[] = [];
   const duties: number[] = [];

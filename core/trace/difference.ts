@@ -1,3 +1,4 @@
+import { random } from '../chance/index.ts';
 import { median, quantile } from './statistics.ts';
 import type { Channel } from './trace.ts';
 import { evenly } from './even.ts';
@@ -36,10 +37,10 @@ export function difference(before: Channel, after: Channel, swingS = 0, seed = 1
   const block = Math.ceil(Math.max(LEAST_BLOCK_S, swingS, 2 * Math.max(memory(was), memory(is))) / WINDOW_S);
   if (was.length < LEAST_BLOCKS * block || is.length < LEAST_BLOCKS * block) return null;
   const shift = hodgesLehmann(was, is);
-  const dice = diceFrom(seed);
+  const { uniform } = random(seed);
   const shifts = new Float64Array(RESAMPLES);
   for (let each = 0; each < RESAMPLES; each += 1)
-    shifts[each] = hodgesLehmann(resampled(was, block, dice), resampled(is, block, dice));
+    shifts[each] = hodgesLehmann(resampled(was, block, uniform), resampled(is, block, uniform));
   // Blocks cut what hangs together at their ends, and few of them say little of how much they differ.
   const blocks = Math.min(was.length, is.length) / block;
   const widen = Math.sqrt(blocks / (blocks - 1)) * (studentT95(2 * Math.floor(blocks) - 2) / 1.96) * JOINS;
@@ -100,22 +101,11 @@ function hodgesLehmann(first: Float64Array, second: Float64Array): number {
   return median(all);
 }
 
-function resampled(values: Float64Array, block: number, dice: () => number): Float64Array {
+function resampled(values: Float64Array, block: number, uniform: () => number): Float64Array {
   const out = new Float64Array(values.length);
   for (let at = 0; at < out.length; at += block) {
-    const from = Math.floor(dice() * (values.length - block + 1));
+    const from = Math.floor(uniform() * (values.length - block + 1));
     for (let each = 0; each < block && at + each < out.length; each += 1) out[at + each] = values[from + each]!;
   }
   return out;
-}
-
-/** Uniform numbers from a seed (mulberry32, public domain). */
-function diceFrom(seed: number): () => number {
-  let state = seed | 0;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-  };
 }

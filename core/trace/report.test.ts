@@ -6,10 +6,9 @@ import {
   ENGINE_KINDS,
   type EngineFaults,
   type EngineKind,
-  makerReadings,
-  readings,
+  shown,
 } from '../engine/index.ts';
-import { type Channel, reportOn, type Role, ROLES, type Trace, type TraceFigureKind } from './index.ts';
+import { Lanes, reportOn, type Trace, type TraceFigureKind } from './index.ts';
 
 /** Warm idle, a blip, loads: an engine recorded ten times a second. */
 function recorded(kind: EngineKind, faults: Partial<EngineFaults>): Trace {
@@ -20,7 +19,7 @@ function recorded(kind: EngineKind, faults: Partial<EngineFaults>): Trace {
     1.5,
   );
   engine = advance(engine, on, 15);
-  const lanes = new Map<Role, { times: number[]; values: number[] }>();
+  const lanes = new Lanes();
   for (let tick = 0; tick < 900; tick += 1) {
     const at = tick / 10;
     engine = advance(
@@ -28,25 +27,10 @@ function recorded(kind: EngineKind, faults: Partial<EngineFaults>): Trace {
       at >= 47 && at < 47.7 ? { ...on, pedal: 20 } : at >= 65 ? { ...on, loadsW: 420 } : on,
       0.1,
     );
-    const values = { ...readings(engine), ...makerReadings(engine) };
-    for (const [role, { pid }] of Object.entries(ROLES) as [Role, { pid: number }][]) {
-      const value = values[pid];
-      if (value === undefined) continue;
-      const lane = lanes.get(role) ?? { times: [], values: [] };
-      lanes.set(role, lane);
-      lane.times.push(at);
-      lane.values.push(value);
-    }
+    lanes.add(at, shown(engine));
   }
   return {
-    channels: [...lanes].map(([role, { times, values }]): Channel => ({
-      id: role,
-      role,
-      name: role,
-      unit: ROLES[role].unit,
-      times: Float64Array.from(times),
-      values: Float64Array.from(values),
-    })),
+    channels: lanes.channels(),
     phases: [
       { kind: 'warm-idle', from: 0, to: 45 },
       { kind: 'blip', from: 45, to: 62 },
@@ -90,6 +74,13 @@ describe('what a recording of an engine shows', () => {
     const idleOnly = { ...still, phases: still.phases.slice(0, 1) };
     expect(reportOn(idleOnly, BY).untold.join()).toContain('the valve has to move');
     expect(reportOn({ channels: [], phases: [] }, BY)).toEqual({ figures: [], implausible: [], untold: [] });
+  });
+  it('says how long it took at least where it was still out of the band when the recording ended', () => {
+    const elsewhere = reportOn(recorded('valve', {}), { ...BY, idleBand: { low: 680, high: 760 } });
+    const settle = elsewhere.figures.find(({ kind }) => kind === 'settle')!;
+    expect(settle).toMatchObject({ atLeast: true });
+    expect(settle.value).toBeGreaterThan(4);
+    expect(elsewhere.untold.join()).toContain('did not come back into the band');
   });
   it('holds two tracks against each other while the engine runs', () => {
     const found = reportOn(recorded('electronic', {}), { ...BY, idleBand: { low: 680, high: 760 } });

@@ -2,7 +2,7 @@ import { type AirOf, idleAirIn, valveCurve } from './air.ts';
 import { hunting } from './hunting.ts';
 import { longestOf } from './phases.ts';
 import { type Implausible, plausibility } from './plausible.ts';
-import { blips, idleBand, response, settling } from './settling.ts';
+import { blips, idleBand, response, settling, SETTLES_S } from './settling.ts';
 import { median } from './statistics.ts';
 import { agreement, loneDropOuts, sweepTrack } from './sweep.ts';
 import { between, type Channel, channelOf, type Phase, type Role, type Trace } from './trace.ts';
@@ -44,6 +44,8 @@ export interface TraceFigure {
   readonly value: number;
   /** Standard deviation of what is known of it; null where it is as read. */
   readonly sd: number | null;
+  /** It took longer than that: the recording ended before. */
+  readonly atLeast?: true;
   /** The stretch it is of, s. */
   readonly from: number;
   readonly to: number;
@@ -73,8 +75,10 @@ export function reportOn(trace: Trace, by: ReportBy): TraceReport {
     value: number | undefined,
     span: Pick<Phase, 'from' | 'to'>,
     sd: number | null = null,
+    atLeast = false,
   ): void => {
-    if (value !== undefined && Number.isFinite(value)) figures.push({ kind, value, sd, from: span.from, to: span.to });
+    if (value === undefined || !Number.isFinite(value)) return;
+    figures.push({ kind, value, sd, from: span.from, to: span.to, ...(atLeast ? { atLeast } : {}) });
   };
   idleFigures(trace, by, add, untold);
   blipFigures(trace, by, add, untold);
@@ -88,6 +92,7 @@ type Add = (
   value: number | undefined,
   span: Pick<Phase, 'from' | 'to'>,
   sd?: number | null,
+  atLeast?: boolean,
 ) => void;
 
 const part = (trace: Trace, role: Role, { from, to }: Pick<Phase, 'from' | 'to'>): Channel | null => {
@@ -145,13 +150,13 @@ function blipFigures(trace: Trace, by: ReportBy, add: Add, untold: string[]): vo
   add('response', response(rpm, blip.opened, blip.closed + 1)?.riseS, { from: blip.opened, to: blip.closed });
   if (by.idleBand === null) return void untold.push('settling: no idle band is known');
   const settled = settling(rpm, blip.closed, by.idleBand, until);
-  if (settled.seconds === null)
-    untold.push(
-      settled.stalled
-        ? 'settling: it died after the blip'
-        : 'settling: it did not come back into the band in this recording',
-    );
-  else add('settle', settled.seconds, { from: blip.closed, to: settled.at ?? blip.closed });
+  if (settled.seconds !== null) add('settle', settled.seconds, { from: blip.closed, to: settled.at ?? blip.closed });
+  else if (settled.stalled) untold.push('settling: it died after the blip');
+  else {
+    untold.push('settling: it did not come back into the band in this recording');
+    // Too slow is told however long it would have taken.
+    if (settled.atLeast > SETTLES_S) add('settle', settled.atLeast, { from: blip.closed, to: until }, null, true);
+  }
   const fell = between(rpm, blip.closed, lowestUntil);
   add(
     'blip-lowest',

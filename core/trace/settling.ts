@@ -59,12 +59,16 @@ export interface Settling {
   readonly seconds: number | null;
   /** When that was, s. */
   readonly at: number | null;
+  /** What it took at least, s: to the end, where it was not in the band by then. */
+  readonly atLeast: number;
   /** The lowest speed after the blip. */
   readonly lowest: number;
   /** Whether it died. */
   readonly stalled: boolean;
 }
 
+/** Settled within this long after a blip is quick, s. */
+export const SETTLES_S = 4;
 /** It has settled once it stays in the band for this long, s. */
 const STAYS_S = 3;
 /** A single reading out of the band, of so many a second and more, is noise. */
@@ -98,7 +102,13 @@ export function settling(
     }
   }
   const lowest = part.values.reduce((least, value) => Math.min(least, value), Number.POSITIVE_INFINITY);
-  return { seconds: at === null ? null : at - closed, at, lowest, stalled: lowest < DEAD_RPM };
+  return {
+    seconds: at === null ? null : at - closed,
+    at,
+    atLeast: (at ?? since ?? times[times.length - 1] ?? closed) - closed,
+    lowest,
+    stalled: lowest < DEAD_RPM,
+  };
 }
 
 /** Medians of three readings, where they come fast enough that it shifts nothing. */

@@ -26,7 +26,8 @@ import {
   unlike,
   valueAt,
 } from './index.ts';
-import { channel, random, unevenTimes } from './testing.ts';
+import { random } from '../chance/index.ts';
+import { channel, unevenTimes } from './testing.ts';
 
 const traceOf = (...channels: Channel[]): Trace => ({ channels, phases: [] });
 const steady = (seconds: number, hz = 10): number[] => Array.from({ length: seconds * hz }, (_, at) => at / hz);

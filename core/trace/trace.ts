@@ -38,6 +38,19 @@ export interface Channel {
   readonly values: Float64Array;
 }
 
+/** The channel of a role from its times and values. */
+export const roleChannel = (role: Role, times: ArrayLike<number>, values: ArrayLike<number>): Channel => ({
+  id: role,
+  role,
+  name: ROLES[role].name,
+  unit: ROLES[role].unit,
+  times: Float64Array.from(times),
+  values: Float64Array.from(values),
+});
+
+/** Steps of an idle valve from shut to wide open, as the simulated engines have them and where nobody says otherwise. */
+export const FULL_STEPS = 120;
+
 /** What was done during a stretch of a recording. */
 export const PHASES = {
   'key-on': 'key on',

@@ -4,6 +4,7 @@ import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statS
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { bin, fail, node, root, say } from './say.mjs';
+import { serverBundle } from './serverBundle.mjs';
 
 const dist = join(root, 'dist');
 const stamp = join(dist, '.built-from');
@@ -16,6 +17,7 @@ const sources = [
   'package-lock.json',
   'vite.config.ts',
   'scripts/lib/build.mjs',
+  'scripts/lib/serverBundle.mjs',
 ];
 
 function hashOf(paths) {
@@ -47,15 +49,7 @@ export async function ensureBuilt() {
 
 async function buildServer() {
   const { build } = await import(pathToFileURL(bin('esbuild/lib/main.js')).href);
-  const shared = {
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    packages: 'external',
-    logLevel: 'warning',
-    sourcemap: true,
-  };
+  const shared = { ...serverBundle, logLevel: 'warning', sourcemap: true };
   await build({
     ...shared,
     entryPoints: ['server/main.ts', 'server/maintain.ts', 'server/standIn.ts', 'server/keepingWorker.ts'].map((path) =>

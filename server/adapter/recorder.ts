@@ -1,21 +1,8 @@
+import type { RecordingNews } from '../../contract/index.ts';
 import { MAKER_PIDS, MODES } from '../../core/obd/index.ts';
-import { type Channel, type Phase, type PhaseKind, type Role, ROLES, type Trace } from '../../core/trace/index.ts';
+import { type Phase, type PhaseKind, type Role, roleChannel, ROLES, type Trace } from '../../core/trace/index.ts';
 import { AdapterError, type Link } from './links.ts';
 import { Reader } from './reader.ts';
-
-/** What comes while it records: new values by channel, or that something changed. */
-export interface RecorderNews {
-  readonly state: RecorderState;
-  readonly seconds: number;
-  readonly readings: number;
-  /** Values since the last word: channel id → [time, value] pairs. */
-  readonly values: Readonly<Record<string, readonly (readonly [number, number])[]>>;
-  readonly phase: PhaseKind | null;
-  readonly problems: readonly string[];
-}
-
-/** Whether it records. */
-export type RecorderState = 'recording' | 'paused' | 'stopped' | 'lost';
 
 /** Rounds a second that are tried for. */
 const ROUNDS_HZ = 10;
@@ -54,7 +41,7 @@ export class Recorder {
   readonly #link: Link;
   readonly #clock: RecorderClock;
   #lanes: Lane[] = [];
-  #state: RecorderState = 'recording';
+  #state: RecordingNews['state'] = 'recording';
   #start = 0;
   /** Seconds that it was paused, which no time counts. */
   #pausedS = 0;
@@ -62,20 +49,20 @@ export class Recorder {
   #phase: { readonly kind: PhaseKind; readonly from: number } | null = null;
   readonly #phases: Phase[] = [];
   readonly #problems: string[] = [];
-  #listeners: ((news: RecorderNews) => void)[] = [];
+  #listeners: ((news: RecordingNews) => void)[] = [];
   #fresh: Record<string, [number, number][]> = {};
   #vin = '';
-  readonly #ended: Promise<void>;
+  readonly #done: Promise<void>;
 
   constructor(link: Link, clock: RecorderClock) {
     this.#link = link;
     this.#clock = clock;
     this.#reader = new Reader(link, { timeoutMs: 300, retries: 0 });
     this.#start = clock.seconds();
-    this.#ended = this.#run();
+    this.#done = this.#run();
   }
 
-  get state(): RecorderState {
+  get state(): RecordingNews['state'] {
     return this.#state;
   }
   /** The vehicle’s own number; empty where it does not say. */
@@ -91,10 +78,20 @@ export class Recorder {
     return now - this.#start - this.#pausedS;
   }
 
+  /** Whether it is over, by itself or because somebody said so. */
+  get ended(): boolean {
+    return this.#state === 'stopped' || this.#state === 'lost';
+  }
+  /** Whether anybody is told. */
+  get heard(): boolean {
+    return this.#listeners.length > 0;
+  }
+
   /** Tells of what comes. @returns stops telling */
-  listen(listener: (news: RecorderNews) => void): () => void {
+  listen(listener: (news: RecordingNews) => void): () => void {
     this.#listeners.push(listener);
-    listener(this.#news({}));
+    // Whoever comes later is told what came before.
+    listener(this.#news(this.#all()));
     return () => {
       this.#listeners = this.#listeners.filter((each) => each !== listener);
     };
@@ -125,7 +122,7 @@ export class Recorder {
   async stop(): Promise<void> {
     if (this.#state === 'paused') this.resume();
     if (this.#state === 'recording') this.#end('stopped');
-    await this.#ended;
+    await this.#done;
   }
 
   /** What came until now. */
@@ -135,14 +132,7 @@ export class Recorder {
     return {
       channels: this.#lanes
         .filter(({ times }) => times.length > 0)
-        .map(({ role, times, values }): Channel => ({
-          id: role,
-          role,
-          name: ROLES[role].name,
-          unit: ROLES[role].unit,
-          times: Float64Array.from(times),
-          values: Float64Array.from(values),
-        })),
+        .map(({ role, times, values }) => roleChannel(role, times, values)),
       phases: [...this.#phases, ...open],
     };
   }
@@ -157,7 +147,7 @@ export class Recorder {
     this.#state = state;
   }
 
-  #news(values: RecorderNews['values']): RecorderNews {
+  #news(values: RecordingNews['values']): RecordingNews {
     return {
       state: this.#state,
       seconds: this.seconds,
@@ -166,6 +156,12 @@ export class Recorder {
       phase: this.#phase?.kind ?? null,
       problems: this.#problems,
     };
+  }
+
+  #all(): RecordingNews['values'] {
+    return Object.fromEntries(
+      this.#lanes.map(({ role, times, values }) => [role, times.map((time, at) => [time, values[at]!] as const)]),
+    );
   }
 
   #tell(): void {
@@ -209,8 +205,9 @@ export class Recorder {
     for (const lane of this.#lanes) {
       if (this.#state !== 'recording' || lane.failed >= GIVEN_UP_AFTER) continue;
       try {
-        const { value } =
-          lane.pid > 255 ? await this.#reader.maker(lane.pid) : await this.#reader.value(MODES.values, lane.pid);
+        const { value } = MAKER_PIDS.has(lane.pid)
+          ? await this.#reader.maker(lane.pid)
+          : await this.#reader.value(MODES.values, lane.pid);
         const time = Math.round(this.seconds * 10_000) / 10_000;
         lane.times.push(time);
         lane.values.push(value);

@@ -7,6 +7,7 @@ import {
   type EngineState,
   makerReadings,
   mended,
+  type Readings,
   readings,
   relearned,
 } from '../../core/engine/index.ts';
@@ -61,8 +62,8 @@ export class SimulatedVehicle {
   readonly script: VehicleScript;
   readonly #wait: Wait;
   readonly #seconds: () => number;
-  #engine: EngineState;
-  #last: number;
+  #made: EngineState | null = null;
+  #last = 0;
   #plan: Stretch[] = [...HOW.idle];
   #inStretch = 0;
   #hadCodes: readonly string[];
@@ -77,12 +78,22 @@ export class SimulatedVehicle {
     this.#seconds = seconds;
     this.#hadCodes = script.stored;
     this.#hadPending = script.pending;
-    const stands = createEngine(script.engine, { faults: script.wrong, coolantC: WARM_C, seed: seedOf(script.id) });
+  }
+
+  /** The engine, made when somebody first asks: most vehicles of a shop are never plugged into. */
+  get #engine(): EngineState {
+    if (this.#made !== null) return this.#made;
+    const { engine, wrong, id } = this.script;
+    const stands = createEngine(engine, { faults: wrong, coolantC: WARM_C, seed: seedOf(id) });
     const starts = advance(stands, { ...AT_REST, key: 'start' }, 1.5);
     // What it set meanwhile is what it had stored before anybody came.
     const idled = advance(starts, { ...AT_REST, key: 'on' }, IDLED_S);
-    this.#engine = { ...idled, stored: [], pending: [], seen: {} };
-    this.#last = seconds();
+    this.#made = { ...idled, stored: [], pending: [], seen: {} };
+    this.#last = this.#seconds();
+    return this.#made;
+  }
+  set #engine(state: EngineState) {
+    this.#made = state;
   }
 
   /**
@@ -121,13 +132,14 @@ export class SimulatedVehicle {
 
   /** Brings the engine to now. */
   #goOn(): void {
+    let engine = this.#engine;
     const now = this.#seconds();
     let left = Math.min(Math.max(0, now - this.#last), LONGEST_S);
     this.#last = now;
     while (left > 1e-9) {
       const stretch = this.#plan[0] ?? HOW.idle[0]!;
       const slice = Math.min(left, SLICE_S, stretch.seconds - this.#inStretch);
-      if (slice > 0) this.#engine = advance(this.#engine, this.#inputs(stretch), slice);
+      if (slice > 0) engine = advance(engine, this.#inputs(stretch), slice);
       this.#inStretch += slice;
       left -= slice;
       if (this.#inStretch >= stretch.seconds - 1e-9) {
@@ -135,6 +147,7 @@ export class SimulatedVehicle {
         this.#inStretch = 0;
       }
     }
+    this.#engine = engine;
   }
 
   #inputs({ seconds, inputs, pedalTo }: Stretch): EngineInputs {
@@ -204,10 +217,10 @@ export class SimulatedVehicle {
     this.#goOn();
     switch (mode) {
       case MODES.values: {
-        const values = this.#values();
-        if (pid % 0x20 === 0) return [mode + ANSWER, pid, ...supportMap(withLinks([...values.keys()]), pid)];
-        const value = values.get(pid);
-        return value === undefined ? null : [mode + ANSWER, pid, ...encodePid(pid, value)];
+        const values = readings(this.#engine);
+        if (pid % 0x20 === 0) return [mode + ANSWER, pid, ...supportMap(withLinks(known(values)), pid)];
+        const value = values[pid];
+        return value === undefined || !PIDS.has(pid) ? null : [mode + ANSWER, pid, ...encodePid(pid, value)];
       }
       case MODES.maker: {
         const id = (pid << 8) | (request[2] ?? 0);
@@ -242,13 +255,13 @@ export class SimulatedVehicle {
         return null;
     }
   }
-
-  /** What it can be asked now, in bytes that this program knows. */
-  #values(): ReadonlyMap<number, number> {
-    const all = Object.entries(readings(this.#engine)).map(([pid, value]) => [Number(pid), value] as const);
-    return new Map(all.filter(([pid]) => PIDS.has(pid)));
-  }
 }
+
+/** What it can be asked now, in bytes that this program knows. */
+const known = (values: Readings): number[] =>
+  Object.keys(values)
+    .map(Number)
+    .filter((pid) => PIDS.has(pid));
 
 /** PIDs with the bits that say a further map follows. */
 function withLinks(pids: readonly number[]): number[] {

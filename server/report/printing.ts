@@ -3,8 +3,6 @@ import type { People } from '../store/people.ts';
 import type { Pictures } from '../store/pictures.ts';
 import type { Recordings } from '../store/recordings.ts';
 import type { Settings } from '../store/settings.ts';
-import { liveForPrint } from './livePicture.ts';
-import { pairsForPrint } from './picturePairs.ts';
 
 /** What is handed over on paper, as PDF. */
 export interface Printing {
@@ -16,7 +14,11 @@ export interface Printing {
 export const printing = (people: People, settings: Settings, pictures: Pictures, recordings: Recordings): Printing => ({
   // The PDF library takes half a second to load; only those who print pay for it.
   sheet: async (job) => {
-    const { printSheet } = await import('./sheetPdf.ts');
+    const [{ printSheet }, { pairsForPrint }, { liveForPrint }] = await Promise.all([
+      import('./sheetPdf.ts'),
+      import('./picturePairs.ts'),
+      import('./livePicture.ts'),
+    ]);
     return printSheet(
       job,
       people.names(),

@@ -1,6 +1,7 @@
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build } from 'esbuild';
+import { serverBundle } from '../../scripts/lib/serverBundle.mjs';
 import type { Programs } from './measuring/faults/kills.ts';
 
 /** The programs bundled as they are shipped, for tests that start and kill them. */
@@ -9,12 +10,8 @@ export async function builtPrograms(): Promise<Programs & { readonly remove: () 
   await build({
     entryPoints: ['server/main.ts', 'server/maintain.ts', 'server/keepingWorker.ts'],
     outdir: folder,
-    bundle: true,
+    ...serverBundle,
     splitting: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    packages: 'external',
     logLevel: 'error',
   });
   cpSync('server/store/migrations', join(folder, 'migrations'), { recursive: true });

@@ -1,4 +1,4 @@
-import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils';
+import { flushPromises, mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { BayLine } from '../../contract/index.ts';
 import type { CommandBody } from '../../core/job/index.ts';
@@ -25,7 +25,6 @@ async function show() {
   return wrapper;
 }
 
-enableAutoUnmount(afterEach);
 beforeEach(() => {
   freshShop();
   vi.restoreAllMocks();

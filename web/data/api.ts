@@ -29,6 +29,10 @@ export class OutOfReach extends Error {
   }
 }
 
+/** Not now, rather than never: out of reach, or a disk that is full. */
+export const isLater = (error: unknown): boolean =>
+  error instanceof OutOfReach || (error instanceof ApiError && error.status === 507);
+
 async function call<T>(method: string, path: string, body?: BodyInit, type?: string): Promise<T> {
   const response = await fetch(`/api${path}`, {
     method,

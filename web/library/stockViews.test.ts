@@ -1,5 +1,5 @@
-import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { flushPromises, mount } from '@vue/test-utils';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ReturnLine, StockFile, StockItem } from '../../contract/index.ts';
 import { lowOn } from '../../core/stock/index.ts';
 import { type Asked, field, freshShop, press, read, refusal, serve, stockItem, stubs } from '../testing.ts';
@@ -44,7 +44,6 @@ const show = async (component: object, replies: Record<string, unknown>, props =
   await flushPromises();
   return { wrapper, asked };
 };
-enableAutoUnmount(afterEach);
 beforeEach(() => {
   freshShop();
   pushed.length = 0;

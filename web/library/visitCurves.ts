@@ -29,7 +29,7 @@ export function visitsOf(rows: readonly VisitFigure[], kind: TraceFigureKind): V
   return [...new Map(own.map((row) => [row.jobId, row])).values()].map(({ jobId, number, reading, choice }) => {
     const at = (when: 'before' | 'after'): string => {
       const found = own.find((row) => row.jobId === jobId && row.when === when);
-      return found === undefined ? '—' : figureText(kind, found.value);
+      return found === undefined ? '—' : figureText(kind, found);
     };
     return { jobId, number, reading, work: workOf(choice), before: at('before'), after: at('after') };
   });

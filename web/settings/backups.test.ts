@@ -1,4 +1,4 @@
-import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils';
+import { flushPromises, mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { KeepingReply } from '../../contract/index.ts';
 import KeepingNote from '../bay/KeepingNote.vue';
@@ -30,7 +30,6 @@ const WELL: KeepingReply = {
   readOnly: false,
   broken: [],
 };
-enableAutoUnmount(afterEach);
 beforeEach(() => {
   freshShop();
   vi.unstubAllGlobals();

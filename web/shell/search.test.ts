@@ -1,5 +1,5 @@
-import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { flushPromises, mount } from '@vue/test-utils';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { freshShop, serve, stubs } from '../testing.ts';
 import SearchSheet from './SearchSheet.vue';
 
@@ -8,7 +8,6 @@ vi.mock('vue-router', async (original) => ({
   useRouter: () => ({ push: () => undefined }),
 }));
 
-enableAutoUnmount(afterEach);
 beforeEach(() => {
   freshShop();
   vi.unstubAllGlobals();

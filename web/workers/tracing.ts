@@ -97,14 +97,18 @@ addEventListener('message', ({ data: task }: MessageEvent<TracingTask>) => {
         return answer({ kind: 'looked', id, layout, lines: Math.max(0, lines - layout.skip) });
       }
       case 'read':
-        return void read(id, task.layout);
+        return void read(id, task.layout).catch((error: unknown) => refuse(id, error));
       case 'cancel':
         return void cancelled.add(id);
       case 'compare':
         return compare(task);
     }
   } catch (error) {
-    if (!(error instanceof PackError)) throw error;
-    answer({ kind: 'refused', id, message: error.message });
+    refuse(id, error);
   }
 });
+
+function refuse(id: number, error: unknown): void {
+  if (!(error instanceof PackError)) throw error;
+  answer({ kind: 'refused', id, message: error.message });
+}

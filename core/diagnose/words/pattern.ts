@@ -72,12 +72,15 @@ export interface Match {
 /** Every place where a pattern is found. */
 export function matchesOf(text: string, words: readonly string[]): Match[] {
   const pattern = patternOf(text);
-  const named = pattern.filter((part) => 'any' in part).length;
-  return words.flatMap((_, from) => {
+  const found: Match[] = [];
+  for (let from = 0; from < words.length; from += 1) {
     const end = endOf(pattern, words, from);
-    return end < 0 ? [] : [{ pattern: text, from, end, named }];
-  });
+    if (end >= 0) found.push({ pattern: text, from, end, named: namedIn(pattern) });
+  }
+  return found;
 }
+
+const namedIn = (pattern: Pattern): number => pattern.filter((part) => 'any' in part).length;
 
 /** Whether one of some patterns is found. */
 export const found = (patterns: readonly string[], words: readonly string[]): boolean =>

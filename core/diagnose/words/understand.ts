@@ -72,6 +72,18 @@ interface Candidate extends Heard {
 const saysMore = (one: Candidate, before: Candidate, rest: string): boolean =>
   (one.outcome === rest) === (before.outcome === rest) ? one.named > before.named : before.outcome === rest;
 
+const spellings = new WeakMap<readonly Sign[], readonly string[]>();
+
+/** Stems long enough to say that a word is spelt right; gathered once for the same signs. */
+function spellingOf(signs: readonly Sign[]): readonly string[] {
+  const known = spellings.get(signs);
+  if (known !== undefined) return known;
+  const stems = new Set(signs.flatMap(({ outcomes }) => outcomes.flatMap(({ phrases }) => phrases.flatMap(stemsOf))));
+  const long = [...stems].filter((stem) => stem.length > 3);
+  spellings.set(signs, long);
+  return long;
+}
+
 /**
  * Listens to how people say things: word stems in a row, with what stands before them (not, nearly, if, please), whose
  * vehicle and which part of it is meant, and how long ago. Of two phrases for one sign the one that names more words
@@ -80,8 +92,8 @@ const saysMore = (one: Candidate, before: Candidate, rest: string): boolean =>
  * in which nothing was understood
  */
 export function understand(text: string, signs: readonly Sign[], own: readonly OwnPhrase[] = []): Understood {
-  const stems = new Set(signs.flatMap(({ outcomes }) => outcomes.flatMap(({ phrases }) => phrases.flatMap(stemsOf))));
-  const known = (word: string): boolean => [...stems].some((stem) => stem.length > 3 && word.startsWith(stem));
+  const stems = spellingOf(signs);
+  const known = (word: string): boolean => stems.some((stem) => word.startsWith(stem));
   const best = new Map<string, Candidate>();
   const attempts: ToldAttempt[] = [];
   const asks: AskBack[] = [];
@@ -147,10 +159,9 @@ function heardIn(
     // A deed that was in vain, or that helped, is not what began it.
     if (attempt !== null && (sign.id === 'unit-changed' || sign.id === 'cleaned' || sign.id === 'relearn-done'))
       return [];
+    const taughtOfSign = own.filter((one) => one.sign === sign.id);
     return sign.outcomes.flatMap(({ id, phrases }) => {
-      const taught = own
-        .filter((one) => one.sign === sign.id && one.outcome === id)
-        .map(({ phrase }) => phrase.toLowerCase());
+      const taught = taughtOfSign.filter((one) => one.outcome === id).map(({ phrase }) => phrase.toLowerCase());
       return [...phrases, ...taught].flatMap((phrase) =>
         matchesOf(phrase, words).flatMap((match): Candidate[] => {
           if (isForeign(words, match)) return [];

@@ -4,6 +4,7 @@ import { parseDtc } from '../../vehicle/index.ts';
 import { command } from '../command.ts';
 import { accept, refuse, refuseField, within } from '../decision.ts';
 import { fact } from '../fact.ts';
+import { codeStands } from '../proof/codesStand.ts';
 import { liveValues, reading, when } from '../shapes.ts';
 
 /** What {@link codeRead} holds. */
@@ -17,7 +18,13 @@ export const codeReadShape = record({
 /** A trouble code was read. */
 export const codeRead = fact('code-read', {
   shape: codeReadShape,
-  means: (job, data, stamp) => ({ codes: [...job.codes, { ...data, ...stamp }] }),
+  // Read again, it stands as it was read last.
+  means: (job, data, stamp) => ({
+    codes: [
+      ...job.codes.filter(({ code, when }) => !(code === data.code && when === data.when)),
+      { ...data, ...stamp },
+    ],
+  }),
   words: (data) => `${data.code} read`,
   putRight: {
     anew: {
@@ -49,8 +56,9 @@ export const readCode = command('read-code', {
     const parsed = parseDtc(data.code);
     if (!parsed.ok) return refuseField('code', parsed.message);
     const { code } = parsed.dtc;
-    const known = job.codes.some((read) => read.code === code && read.when === data.when);
-    return known ? refuse('already-there', `${code} is already noted.`) : accept(codeRead.of({ ...data, code }));
+    const known = job.codes.find((read) => read.code === code && read.when === data.when);
+    const stands = known !== undefined && (known.when === 'before' || codeStands(job, known));
+    return stands ? refuse('already-there', `${code} is already noted.`) : accept(codeRead.of({ ...data, code }));
   },
 });
 

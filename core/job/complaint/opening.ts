@@ -148,6 +148,7 @@ function earlierWorks(
   reading: TypeOf<typeof openJob.shape>['reading'],
   at: string | null,
 ): TypeOf<typeof earlierWorkFound.shape>['works'] {
+  if (knowledge === null || earlier.length === 0) return [];
   const hours = countsHours(reading.unit);
   const symptoms = (text: string): ReadonlySet<string> => symptomsIn(text, knowledge);
   const now = symptoms(complaint);
@@ -173,9 +174,9 @@ function earlierWorks(
 }
 
 /** Symptoms that somebody complained of. */
-function symptomsIn(text: string, knowledge: Context['knowledge']): ReadonlySet<string> {
-  const signs = (knowledge?.signs ?? []).filter(({ kind }) => kind === 'symptom');
-  const heard = understand(text, signs, knowledge?.ownPhrases).heard;
+function symptomsIn(text: string, knowledge: NonNullable<Context['knowledge']>): ReadonlySet<string> {
+  const signs = knowledge.signs.filter(({ kind }) => kind === 'symptom');
+  const heard = understand(text, signs, knowledge.ownPhrases).heard;
   return new Set(heard.flatMap(({ sign, outcome }) => (outcome === 'no' ? [] : [sign])));
 }
 

@@ -2,6 +2,7 @@ import { row, type SheetRow } from '../../sheet/index.ts';
 import { OPTIONS } from '../../diagnose/index.ts';
 import { parseDtc } from '../../vehicle/index.ts';
 import type { Job } from '../job.ts';
+import { forgotten } from '../proof/codesStand.ts';
 
 /** What was told, read and cleared. */
 export function complaintRows(job: Job): SheetRow[] {
@@ -63,7 +64,7 @@ export const codesAfterRows = (job: Job): SheetRow[] =>
         row(
           'Codes after',
           job.codes
-            .filter(({ when }) => when === 'after')
+            .filter((read) => read.when === 'after' && !forgotten(job, read))
             .map(({ code }) => code)
             .join(', ') || 'none',
         ),

@@ -176,12 +176,14 @@ function failedWords({ kind, name, after, verdict, remark }: ProofLine): string 
   return `${name}: ${[VERDICT_WORDS[verdict], after].filter(Boolean).join(', ')}`;
 }
 
-/** Runs that did not take, of which no later one of the same purpose did. */
+/** Runs that did not take and were not done again; one that was given up again says nothing. */
 const failedRuns = (job: Job): Job['runs'] =>
   job.runs.filter(
     ({ closed, run }, index) =>
       closed?.outcome === 'did not take' &&
-      !job.runs.slice(index + 1).some((later) => later.run.recipe.purpose === run.recipe.purpose),
+      !job.runs
+        .slice(index + 1)
+        .some((later) => later.run.recipe.purpose === run.recipe.purpose && later.closed?.outcome !== 'abandoned'),
   );
 
 /** Points that nobody has said anything of, and that do not close by themselves. */

@@ -3,10 +3,8 @@ import type { Job } from '../job.ts';
 import type { Stamp } from '../stamp.ts';
 import type { JobItem, JobOpening } from './state.ts';
 
-/** An item that is still on the vehicle. */
-export const freshItem = (item: ProcedureItem, origin: 'procedure' | 'typed'): JobItem => ({
-  ...withTag(item),
-  origin,
+/** What a job adds to an item of a procedure, while nobody has touched it. */
+const UNTOUCHED: Omit<JobItem, keyof ProcedureItem | 'origin'> = {
   unitIds: [],
   state: 'on',
   stripOrder: null,
@@ -33,7 +31,19 @@ export const freshItem = (item: ProcedureItem, origin: 'procedure' | 'typed'): J
   aside: null,
   neverOff: null,
   seconds: { off: 0, back: 0 },
-});
+};
+
+/** Made once: every undo replays the log from its beginning, and with it every item of the procedure. */
+const freshOfProcedure = new WeakMap<ProcedureItem, JobItem>();
+
+/** An item that is still on the vehicle. */
+export function freshItem(item: ProcedureItem, origin: 'procedure' | 'typed'): JobItem {
+  const made = origin === 'procedure' ? freshOfProcedure.get(item) : undefined;
+  if (made !== undefined) return made;
+  const fresh: JobItem = { ...withTag(item), ...UNTOUCHED, origin };
+  if (origin === 'procedure') freshOfProcedure.set(item, fresh);
+  return fresh;
+}
 
 /** A plug: *off* while it sits in its opening, *refitted* once it is out. */
 export const plugItem = (id: string, what: string, stripOrder: number, stamp: Stamp): JobItem => ({

@@ -28,7 +28,11 @@ export const conditionWords = ({ place, state }: Condition): string =>
 
 /** Words of a complaint that say under which condition it shows. */
 const NAMED: readonly (readonly [RegExp, Condition])[] = [
-  [/\b(?:cold|morning|overnight|first start)\b/i, { state: 'cold' }],
+  // What goes or blows cold is the heater, not the engine.
+  [
+    /(?<!\b(?:heater|blow\w*|vents?)\W+(?:(?!on|when|while|if)\w+\W+){0,2})\bcold\b|\b(?:mornings?|overnight|first start)\b/i,
+    { state: 'cold' },
+  ],
   [/\b(?:lights? on|headlights?|heater on|air.?con\w*|loads? on|steering)\b/i, { state: 'loads' }],
   [/\bon the water\b/i, { place: 'water' }],
   [

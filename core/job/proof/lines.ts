@@ -9,13 +9,13 @@ import { lastMoved } from './moved.ts';
 
 /** The line of that id, or null. */
 export const lineOf = (job: Job, id: string): ProofLine | null =>
-  proofLines(job).find((each) => each.id === id) ?? null;
+  proofOf(job).lines.find((each) => each.id === id) ?? null;
 
 /**
  * The proof line by line: every symptom, code, figure, check and bench finding of the job, and what somebody tried of
  * their own. What was proved before something came off again counts as not tried.
  */
-export function proofLines(job: Job): ProofLine[] {
+function proofLines(job: Job): ProofLine[] {
   const moved = lastMoved(job);
   return [
     ...symptomLines(job, moved),
@@ -60,12 +60,18 @@ export interface ProofSoFar {
   readonly untried: readonly ProofLine[];
 }
 
-/** The proof line by line, with what fails and what is still to be tried. */
+const proofs = new WeakMap<Job, ProofSoFar>();
+
+/** The proof line by line, with what fails and what is still to be tried. Remembered per job value: every screen asks. */
 export function proofOf(job: Job): ProofSoFar {
+  const known = proofs.get(job);
+  if (known !== undefined) return known;
   const lines = proofLines(job);
-  return {
+  const proof = {
     lines,
     failing: lines.filter(({ verdict }) => FAILS.has(verdict)),
     untried: lines.filter(({ verdict }) => verdict === 'not tried'),
   };
+  proofs.set(job, proof);
+  return proof;
 }

@@ -1,8 +1,8 @@
-import { format } from '../../quantity/index.ts';
 import { parseDtc } from '../../vehicle/index.ts';
 import { lowerFirst, upperFirst } from '../../words/index.ts';
 import { balanceSeen } from '../balance/query.ts';
 import type { Job } from '../job.ts';
+import { forgotten, sinceCleared } from './codesStand.ts';
 import { type MeasureKind, MEASURES } from './kinds.ts';
 import { overtaken, type ProofLine, type Verdict } from './line.ts';
 import { bandOf, measured } from './measured.ts';
@@ -14,7 +14,6 @@ export function codeLines(job: Job, moved: Moved | null): ProofLine[] {
     job.codes.filter((code) => code.when === when && code.status !== 'ours' && code.status !== 'cleared');
   const before = of('before');
   const after = of('after');
-  const known = new Set(before.map(({ code }) => code));
   const meaning = (code: string): string => {
     const parsed = parseDtc(code);
     return parsed.ok && parsed.dtc.meaning !== undefined ? `${code}, ${lowerFirst(parsed.dtc.meaning)}` : code;
@@ -31,36 +30,27 @@ export function codeLines(job: Job, moved: Moved | null): ProofLine[] {
     byHand: false,
     at: { stage: 'prove', spot: 'codes-after' },
   });
-  const read = job.codesRead.after;
-  const old = read === null ? null : overtaken(read, moved);
   const since = sinceCleared(job);
-  return [
-    ...before.map(({ code, status }) => {
-      const again = after.find((each) => each.code === code);
-      if (again !== undefined) return line(code, status, `${again.status} again`, 'still there', since.words);
-      if (read === null) return line(code, status, '', 'not tried', '');
-      if (old !== null) return line(code, status, '', 'not tried', `not there, but read ${old}`);
-      return since.driven
-        ? line(code, status, 'not there', 'gone', since.words)
-        : line(code, status, 'not there', 'not tried', since.words);
-    }),
-    ...after
-      .filter(({ code }) => !known.has(code))
-      .map(({ code, status }) => line(code, '', `${status}, new`, 'worse', since.words)),
-  ];
-}
+  return [...new Set([...before, ...after].map(({ code }) => code))].map((code) => {
+    const was = before.find((each) => each.code === code)?.status ?? '';
+    const again = after.find((each) => each.code === code);
+    if (again === undefined || forgotten(job, again)) return notThere(code, was);
+    const old = overtaken(again, moved);
+    if (old !== null) return line(code, was, '', 'not tried', `${again.status}, but read ${old}`);
+    const driven = since.driven ? since.words : '';
+    return was === ''
+      ? line(code, was, `${again.status}, new`, 'worse', driven)
+      : line(code, was, `${again.status} again`, 'still there', driven);
+  });
 
-/**
- * How far it was driven between the clearing of codes and the reading after the work. Codes that were never cleared
- * need no drive to be gone.
- */
-export function sinceCleared(job: Job): { readonly driven: boolean; readonly words: string } {
-  const cleared = job.clearings.filter(({ ended }) => ended?.outcome === 'cleared').at(-1);
-  if (cleared === undefined) return { driven: true, words: '' };
-  const driven = job.codesRead.after?.driven;
-  if (driven === undefined || driven.value <= 0)
-    return { driven: false, words: 'not known to be driven since they were cleared: that proves little' };
-  return { driven: true, words: `driven ${format(driven)} since they were cleared` };
+  /** What was not read is gone only where all was read, after the last that was done, and it was driven. */
+  function notThere(code: string, was: string): ProofLine {
+    const read = job.codesRead.after;
+    if (read === null) return line(code, was, '', 'not tried', '');
+    const old = overtaken(read, moved);
+    if (old !== null) return line(code, was, '', 'not tried', `not there, but read ${old}`);
+    return line(code, was, 'not there', since.driven ? 'gone' : 'not tried', since.words);
+  }
 }
 
 /** A measured figure, judged by its band where there is one. */

@@ -43,8 +43,8 @@ export const shownOf = ({
   verdict,
   remark,
 }: FigureJudged): Pick<ProofLine, 'before' | 'after' | 'under' | 'verdict' | 'remark'> => ({
-  before: before === null ? '' : figureText(kind, before.value),
-  after: after === null ? '' : figureText(kind, after.value),
+  before: before === null ? '' : figureText(kind, before),
+  after: after === null ? '' : figureText(kind, after),
   under: after?.of ?? {},
   verdict,
   remark,

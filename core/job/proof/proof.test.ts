@@ -3,6 +3,7 @@ import type { CommandBody, Job } from '../index.ts';
 import { openPoints, proofOf, sheetOf, stageGaps } from '../index.ts';
 import { play } from '../testing/play.ts';
 import { back, off, open, pin } from '../testing/samples.ts';
+import { CLEANING_SAMPLES } from '../cleaning/samples.ts';
 import { clearing, decided, handOver, run } from '../testing/steps.ts';
 import { SHIPPED_KNOWLEDGE } from '../../diagnose/knowledge/index.ts';
 import { FAULT_SIGNS, WELL_OUTCOMES } from '../../diagnose/index.ts';
@@ -73,6 +74,9 @@ describe('the proof line by line', () => {
   });
   it('reads from words under which condition it shows', () => {
     expect(conditionNamed('high when cold in the morning')).toEqual({ state: 'cold' });
+    expect(conditionNamed('heater goes cold at idle')).toEqual({});
+    expect(conditionNamed('the heater blows stone cold air')).toEqual({});
+    expect(conditionNamed('heater fine, hunts when cold')).toEqual({ state: 'cold' });
     expect(conditionNamed('dies on the water')).toEqual({ place: 'water' });
     expect(conditionNamed('hunts')).toEqual({});
     expect(speaksOf({ place: 'water' }, { place: 'road' })).toBe(true);
@@ -141,6 +145,25 @@ describe('the proof line by line', () => {
       remark: 'driven 12 km since they were cleared',
     });
   });
+  it('lets a code that was read after the work be read again once it was cleared or something came off', () => {
+    const cleared: CommandBody[] = [
+      clearing,
+      { type: 'end-clearing', data: { id: 'z', outcome: 'cleared', words: '' } },
+    ];
+    const back2: CommandBody[] = [code('P0505', 'before'), code('P0505', 'after'), readOut(3)];
+    const line = (...more: CommandBody[]) => proofOf(made(...back2, ...more)).lines.find(({ kind }) => kind === 'code');
+    const anew = { ...code('P0505', 'after'), data: { ...code('P0505', 'after').data, id: 'anew' } } as CommandBody;
+    expect(line()).toMatchObject({ verdict: 'still there', after: 'stored again' });
+    expect(() => line(anew)).toThrow(/already noted/);
+    expect(line(...cleared)).toMatchObject({ verdict: 'not tried', remark: 'read before they were cleared' });
+    expect(line(...cleared, readOut(12))).toMatchObject({ verdict: 'gone', after: 'not there' });
+    expect(line(...cleared, anew, readOut(12))).toMatchObject({ verdict: 'still there' });
+    expect(line(pin, off('cover'), back('cover'))).toMatchObject({
+      verdict: 'not tried',
+      remark: 'stored, but read before the sample cover came off',
+    });
+    expect(line(pin, off('cover'), back('cover'), anew, readOut())).toMatchObject({ verdict: 'still there' });
+  });
   it('has checks that found something done again, by the check or by hand', () => {
     const bad: CommandBody = {
       type: 'do-check',
@@ -182,6 +205,18 @@ describe('the proof line by line', () => {
 });
 
 describe('a proof is of a moment', () => {
+  it('is before a cleaning and before a relearn that took', () => {
+    const { after, data } = CLEANING_SAMPLES['do-pass'];
+    const cleaned: CommandBody[] = [...after.slice(1), { type: 'do-pass', data }];
+    const measured = [symptom('s', 'hunts'), tried('symptom:s', 'gone')];
+    const remark = (...more: CommandBody[]) => proofOf(made(...measured, ...more)).lines[0]!.remark;
+    expect(remark(run)).toBe('');
+    expect(remark(run, { type: 'close-run', data: { runId: 'r', outcome: 'abandoned', why: 'rain' } })).toBe('');
+    expect(remark(run, { type: 'close-run', data: { runId: 'r', outcome: 'took', why: 'idle stands' } })).toBe(
+      'gone, but before the idle was learned anew',
+    );
+    expect(remark(...cleaned)).toMatch(/^gone, but before the .* was cleaned$/);
+  });
   const proved: CommandBody[] = [
     symptom('s', 'hunts'),
     code('P0505', 'before'),
@@ -255,7 +290,10 @@ describe('what is not proved stays open at the hand-over', () => {
     ];
     expect(points(...failed)).toContain('did-not-take r');
     const again: CommandBody = { type: 'start-run', data: { id: 'r2', recipeId: 'drive' } };
-    expect(points(...failed, again).filter((each) => each.startsWith('did-not-take'))).toEqual([]);
+    const stays = (...more: CommandBody[]) => points(...failed, ...more).filter((each) => each.startsWith('did-not'));
+    expect(stays(again)).toEqual([]);
+    const given: CommandBody = { type: 'close-run', data: { runId: 'r2', outcome: 'abandoned', why: 'rain' } };
+    expect(stays(again, given)).toEqual(['did-not-take r']);
   });
 });
 

@@ -91,7 +91,7 @@ function recordingRows(job: Job): SheetRow[] {
     ...figures.map(({ kind, before, after, verdict, remark }) =>
       row(
         TRACE_FIGURES[kind].name,
-        `${before === null ? '—' : figureText(kind, before.value)} before, ${after === null ? '—' : figureText(kind, after.value)} after`,
+        `${before === null ? '—' : figureText(kind, before)} before, ${after === null ? '—' : figureText(kind, after)} after`,
         [verdict === 'shown' ? '' : VERDICT_WORDS[verdict], remark].filter(Boolean).join(' · '),
       ),
     ),

@@ -1,16 +1,23 @@
-import { type Role, TRACE_FIGURES, type TraceFigureKind } from '../../trace/index.ts';
+import { type Role, SETTLES_S, TRACE_FIGURES, type TraceFigureKind } from '../../trace/index.ts';
 import type { Figure } from '../../vehicle/index.ts';
 import type { Job } from '../job.ts';
-import type { Verdict } from '../proof/line.ts';
-import { overtaken } from '../proof/line.ts';
+import { overtaken, type Verdict } from '../proof/line.ts';
 import { lastMoved } from '../proof/moved.ts';
 import type { When } from '../stamp.ts';
 import type { RecordingKept } from './state.ts';
+
+/** A figure, and whether that is only what it came to at least. */
+export interface FigureValue {
+  readonly value: number;
+  readonly atLeast?: boolean | undefined;
+}
 
 /** A figure of a recording, with the recording that it is of. */
 export interface FigureSeen {
   readonly value: number;
   readonly sd: number | null;
+  /** It took longer: the recording ended before. */
+  readonly atLeast: boolean;
   readonly of: RecordingKept;
 }
 
@@ -18,7 +25,7 @@ export interface FigureSeen {
 export function figureSeen(job: Job, kind: TraceFigureKind, when: When): FigureSeen | null {
   for (const of of [...job.recordings].reverse()) {
     const found = of.when === when ? of.figures.find((each) => each.kind === kind) : undefined;
-    if (found !== undefined) return { value: found.value, sd: found.sd, of };
+    if (found !== undefined) return { value: found.value, sd: found.sd, atLeast: found.atLeast ?? false, of };
   }
   return null;
 }
@@ -27,8 +34,6 @@ export function figureSeen(job: Job, kind: TraceFigureKind, when: When): FigureS
 export const recordingBandOf = (job: Job, role: Role): Figure | null =>
   role === 'rpm' ? job.vehicle.figures.idleRpm : role === 'duty' ? job.vehicle.figures.valveDuty : null;
 
-/** Settled within this long after a blip is quick, s. */
-export const SETTLES_S = 4;
 /** Trims together within this are as usual, per cent. */
 export const TRIMS_WITHIN = 10;
 /** Two tracks that disagree by more do not belong together, per cent of the supply. */
@@ -83,12 +88,13 @@ const DECIMALS: Readonly<Record<string, number>> = {
 /** Shown one decimal finer than the rest: a curve of a valve is small. */
 const FINER: ReadonlySet<TraceFigureKind> = new Set<TraceFigureKind>(['valve-curve']);
 
-/** A figure as it is said: *±140 rpm*, *no swing*, *8.6 s*. */
-export function figureText(kind: TraceFigureKind, value: number): string {
+/** A figure as it is said: *±140 rpm*, *no swing*, *8.6 s*, *over 12.0 s*. */
+export function figureText(kind: TraceFigureKind, { value, atLeast = false }: FigureValue): string {
   const { unit } = TRACE_FIGURES[kind];
   if (kind === 'swing') return value === 0 ? 'no swing' : `±${Math.round(value)} rpm`;
   if (kind === 'sweep-drop-outs' || kind === 'sweep-flat') return value === 0 ? 'none' : String(value);
-  return `${value.toFixed((DECIMALS[unit] ?? 1) + (FINER.has(kind) ? 1 : 0))}${unit === '' ? '' : ` ${unit}`}`;
+  const over = atLeast ? 'over ' : '';
+  return `${over}${value.toFixed((DECIMALS[unit] ?? 1) + (FINER.has(kind) ? 1 : 0))}${unit === '' ? '' : ` ${unit}`}`;
 }
 
 /** What a figure means here, in a sentence; empty where there is nothing to say. */
@@ -172,5 +178,17 @@ function verdictOf(job: Job, kind: TraceFigureKind, before: number | null, after
   const wasBad = before !== null && figureGood(job, kind, before) === false;
   if (good) return wasBad ? 'gone' : 'good';
   if (before === null) return 'failed';
-  return Math.abs(after) > Math.abs(before) * WORSE_BY || !wasBad ? 'worse' : 'still there';
+  const [was, is] = [outBy(job, kind, before), outBy(job, kind, after)];
+  return is > was * WORSE_BY || !wasBad ? 'worse' : 'still there';
+}
+
+/** How far a figure is from where it should be, in its unit. */
+function outBy(job: Job, kind: TraceFigureKind, value: number): number {
+  const { idleRpm, valveDuty } = job.vehicle.figures;
+  const from = (low: number, high: number): number => Math.max(low - value, value - high, 0);
+  if (kind === 'idle' && idleRpm !== null) return from(idleRpm.low, idleRpm.high);
+  if (kind === 'duty' && valveDuty !== null) return from(valveDuty.low, valveDuty.high);
+  if ((kind === 'blip-lowest' || kind === 'loads-lowest') && idleRpm !== null)
+    return from(SAGS_TO * idleRpm.low, Number.POSITIVE_INFINITY);
+  return kind === 'idle-share' ? 100 - value : Math.abs(value);
 }

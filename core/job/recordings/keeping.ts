@@ -1,4 +1,18 @@
-import { id, keyOf, line, list, number, oneOf, orNull, pictureHash, record, time, whole } from '../../shape/index.ts';
+import {
+  flag,
+  id,
+  keyOf,
+  line,
+  list,
+  number,
+  oneOf,
+  optional,
+  orNull,
+  pictureHash,
+  record,
+  time,
+  whole,
+} from '../../shape/index.ts';
 import { PHASES, ROLES, TRACE_FIGURES } from '../../trace/index.ts';
 import { command } from '../command.ts';
 import { accept, refuse } from '../decision.ts';
@@ -20,9 +34,18 @@ export const recordingKeptShape = record({
   phases: list(record({ kind: keyOf(PHASES), from: number, to: number }), { high: 200 }),
   /** How it ended: stopped, lost in the middle, or read from a file. */
   ended: oneOf('stopped', 'lost', 'file'),
-  figures: list(record({ kind: keyOf(TRACE_FIGURES), value: number, sd: orNull(number), from: number, to: number }), {
-    high: 64,
-  }),
+  figures: list(
+    record({
+      kind: keyOf(TRACE_FIGURES),
+      value: number,
+      sd: orNull(number),
+      /** The recording ended before; left out where the value is what it came to. */
+      atLeast: optional(flag),
+      from: number,
+      to: number,
+    }),
+    { high: 64 },
+  ),
   /** What could not be told, and why. */
   untold: list(line, { high: 20 }),
   /** What a sensor said that cannot be, or that another contradicts. */

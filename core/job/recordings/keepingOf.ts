@@ -33,10 +33,11 @@ export function keepingOf(trace: Trace, source: RecordingSource, by: ReportBy): 
     readings: trace.channels.reduce((sum, { times }) => sum + times.length, 0),
     channels: trace.channels.slice(0, 64).map(({ role, name, unit }) => ({ role, name, unit })),
     phases: marked.phases.slice(0, 200).map(({ kind, from, to }) => ({ kind, from: round(from), to: round(to) })),
-    figures: figures.map(({ kind, value, sd, from, to }) => ({
+    figures: figures.map(({ kind, value, sd, atLeast, from, to }) => ({
       kind,
       value: round(value),
       sd: sd === null ? null : round(sd),
+      ...(atLeast === undefined ? {} : { atLeast }),
       from: round(from),
       to: round(to),
     })),

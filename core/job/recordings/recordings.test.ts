@@ -109,6 +109,18 @@ describe('what recordings show, before against after', () => {
     });
     expect(proofOf(job).lines.map(({ id }) => id)).not.toContain('trace:idle');
   });
+  it('is worse only where it is further from where it should be', () => {
+    const of = (kind: TraceFigureKind, before: number, after: number) =>
+      proofOf(made(recorded('before', { [kind]: before }), recorded('after', { [kind]: after }))).lines.find(
+        ({ id }) => id === `trace:${kind}`,
+      )!.verdict;
+    // The sample’s idle band is 1200 to 1400.
+    expect(of('loads-lowest', 400, 700)).toBe('still there');
+    expect(of('loads-lowest', 700, 400)).toBe('worse');
+    expect(of('idle', 1500, 1050)).toBe('worse');
+    expect(of('idle', 900, 1500)).toBe('still there');
+    expect(of('trim-idle', -14, 20)).toBe('worse');
+  });
   it('stays open at the hand-over where it fails, and stands on the sheet', () => {
     const job = made(recorded('before', { swing: 140 }), recorded('after', { swing: 120 }, { ended: 'lost' }));
     expect(openPoints(job).map(({ words }) => words)).toContain('Idle swings by: still there, ±120 rpm');
@@ -123,10 +135,11 @@ describe('what recordings show, before against after', () => {
   });
   it('says each figure in its unit, and what a bad one means', () => {
     const job = made();
-    expect(figureText('settle', 1.34)).toBe('1.3 s');
-    expect(figureText('gap-area', 4.52)).toBe('4.5 mm²');
-    expect(figureText('sweep-drop-outs', 2)).toBe('2');
-    expect(figureText('valve-curve', 0.402)).toBe('0.40 mm²');
+    expect(figureText('settle', { value: 1.34 })).toBe('1.3 s');
+    expect(figureText('settle', { value: 12, atLeast: true })).toBe('over 12.0 s');
+    expect(figureText('gap-area', { value: 4.52 })).toBe('4.5 mm²');
+    expect(figureText('sweep-drop-outs', { value: 2 })).toBe('2');
+    expect(figureText('valve-curve', { value: 0.402 })).toBe('0.40 mm²');
     for (const [kind, bad] of Object.entries({
       swing: 90,
       settle: 8,

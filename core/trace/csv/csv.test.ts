@@ -12,7 +12,8 @@ import {
   writeLongCsv,
   writeWideCsv,
 } from '../index.ts';
-import { channel, random, unevenTimes } from '../testing.ts';
+import { random } from '../../chance/index.ts';
+import { channel, unevenTimes } from '../testing.ts';
 
 function read(text: string): CsvRead {
   const layout = understandCsv(text);

@@ -15,6 +15,9 @@ export const RECORDINGS_TABLES: readonly Projection[] = [
     ['recording_id', 'kind'],
     (job) => job.recordings,
     ({ id, when, figures }, job) =>
-      figures.map(({ kind, value, sd }) => ({ job_id: job.id, recording_id: id, kind, phase: when, value, sd })),
+      // What a figure came to at least is no point of a curve.
+      figures.flatMap(({ kind, value, sd, atLeast }) =>
+        atLeast === true ? [] : [{ job_id: job.id, recording_id: id, kind, phase: when, value, sd }],
+      ),
   ),
 ];

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import type { AdapterLinkInfo, AdapterReading } from '../../../contract/index.ts';
-import type { Job, When } from '../../../core/job/index.ts';
-import { DTC_MEANINGS } from '../../../core/vehicle/index.ts';
+import { type Job, sinceCleared, type When } from '../../../core/job/index.ts';
+import { DRIVEN_SINCE_CLEARED } from '../../../core/obd/index.ts';
+import { DTC_MEANINGS, type MeterReading } from '../../../core/vehicle/index.ts';
 import { clearCodes, readLinks, readVehicleData } from '../../data/adapter.ts';
 import { nowIso } from '../../stores/clock.ts';
 import { freshId, useJob } from '../../stores/job.ts';
@@ -61,20 +62,27 @@ function keep(): void {
   const send = (refusal: ReturnType<typeof store.send>): void => {
     if (refusal !== null && refusal.code !== 'already-there') refusals.push(refusal.message);
   };
-  const known = new Set(props.job.codes.filter(({ when }) => when === props.when).map(({ code }) => code));
   for (const [codes, status] of [
     [got.stored, 'stored'],
     [got.pending, 'pending'],
   ] as const)
     for (const code of codes)
-      if (!known.has(code)) send(store.send('read-code', { id: freshId(), code, status, when: props.when, note: '' }));
-  if (got.codesRead && props.job.codesRead[props.when] === null)
-    send(store.send('read-codes-out', { when: props.when }));
+      send(store.send('read-code', { id: freshId(), code, status, when: props.when, note: '' }));
+  if (got.codesRead && (props.when === 'after' || props.job.codesRead.before === null))
+    send(store.send('read-codes-out', { when: props.when, ...drivenSinceCleared(got) }));
   if (got.frame !== null) send(store.send('read-frame', { id: freshId(), ...got.frame }));
   if (got.values.length > 0)
     send(store.send('read-values', { id: freshId(), when: props.when, values: got.values, from: chosen.value }));
   wrong.value = refusals.join(' ');
   if (refusals.length === 0) reading.value = null;
+}
+/** As the vehicle counts it; where it does not, what somebody typed since the clearing still stands. */
+function drivenSinceCleared({ values }: AdapterReading): { driven?: MeterReading } {
+  if (props.when === 'before') return {};
+  const counted = values.find(({ pid }) => pid === DRIVEN_SINCE_CLEARED);
+  const typed = sinceCleared(props.job).driven ? props.job.codesRead.after?.driven : undefined;
+  const driven = counted === undefined ? typed : { value: counted.value, unit: 'km' as const };
+  return driven === undefined ? {} : { driven };
 }
 const clear = () =>
   work('Clearing', async () => {

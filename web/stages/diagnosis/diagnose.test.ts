@@ -385,6 +385,32 @@ describe('the adapter', () => {
     await press('Keep it on this job all the same');
     expect(sent.map(({ type }) => type)).toEqual(['read-code', 'read-codes-out', 'read-frame', 'read-values']);
   });
+  it('says after the work how far it was driven since the codes were cleared, and reads anew each time', async () => {
+    const { job, sent } = show(
+      { type: 'read-code', data: { id: 'c', code: 'P0505', status: 'stored', when: 'after', note: '' } },
+      { type: 'read-codes-out', data: { when: 'after' } },
+    );
+    const driven = { pid: 0x31, name: 'Driven since codes were cleared', value: 12, unit: 'km' };
+    vi.stubGlobal(
+      'fetch',
+      async (url: string) =>
+        new Response(JSON.stringify(url.endsWith('/read') ? { ...reading, frame: null, values: [driven] } : links)),
+    );
+    const panel = mount(AdapterPanel, { props: { job, when: 'after' }, global });
+    await flushPromises();
+    for (const words of ['Read codes', 'Keep it']) {
+      await panel
+        .findAll('button')
+        .find((button) => button.text().startsWith(words))!
+        .trigger('click');
+      await flushPromises();
+    }
+    expect(sent).toMatchObject([
+      { type: 'read-code', data: { code: 'P0171', when: 'after' } },
+      { type: 'read-codes-out', data: { when: 'after', driven: { value: 12, unit: 'km' } } },
+      { type: 'read-values' },
+    ]);
+  });
   it('says in words when it does not answer, and asks before it clears', async () => {
     const { job } = show();
     vi.stubGlobal('fetch', async (url: string) =>

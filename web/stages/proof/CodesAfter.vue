@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { type Job, sinceCleared } from '../../../core/job/index.ts';
+import { codeStands, type Job, sinceCleared } from '../../../core/job/index.ts';
 import { FIELDS, readFigure } from '../../../core/quantity/index.ts';
 import FigureField from '../../parts/FigureField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -17,6 +17,8 @@ const driven = ref('');
 const drivenError = ref<string | null>(null);
 const wasCleared = computed(() => props.job.clearings.some(({ ended }) => ended?.outcome === 'cleared'));
 const since = computed(() => sinceCleared(props.job));
+/** Read, and nothing came off or was cleared since. */
+const stands = computed(() => props.job.codesRead.after !== null && codeStands(props.job, props.job.codesRead.after));
 const unit = computed(() => props.job.vehicle.meterUnit);
 const DISTANCE = { ...FIELDS.odometerKm, plausible: [0, 5000] } as const;
 const field = computed(() =>
@@ -69,7 +71,7 @@ function readOut(): void {
           :field="field"
           :error="drivenError ?? outForm.error('driven')"
         />
-        <button v-if="job.codesRead.after === null || wasCleared" type="button" class="quiet mt-6" @click="readOut">
+        <button v-if="!stands || wasCleared" type="button" class="quiet mt-6" @click="readOut">
           {{
             job.codesRead.after !== null
               ? 'Read again'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Job } from '../../../core/job/index.ts';
 import { align, longestOf, PHASES, type PhaseKind, type Role, ROLES } from '../../../core/trace/index.ts';
@@ -85,7 +86,9 @@ watch(
     const swing = Math.max(
       ...[was, is].map(({ kept }) => kept.figures.find((each) => each.kind === 'swing-period')?.value ?? 0),
     );
-    compared.value = await recordings.compare(was, is, a, b, swing);
+    const found = await recordings.compare(was, is, a, b, swing);
+    // Another phase may have been chosen meanwhile.
+    if (of === kind.value) compared.value = found;
   },
   { immediate: true },
 );
@@ -102,54 +105,58 @@ const taken = ({ kept }: OpenedRecording): string =>
     </p>
     <template v-else>
       <h3 v-if="title" class="text-xl font-bold">{{ title }}</h3>
-      <div class="mt-2 flex flex-wrap gap-x-2 border-b border-line" role="tablist" aria-label="Phases">
-        <button
-          v-for="each in kinds"
-          :id="`phase-${each}`"
-          :key="each"
-          type="button"
-          role="tab"
-          aria-controls="phase-shown"
-          :aria-selected="each === kind"
-          class="-mb-px min-h-12 border-b-4 px-3 text-left leading-tight"
-          :class="each === kind ? 'border-bottle' : 'border-transparent'"
-          @click="chosen = each"
-        >
-          <span class="block" :class="each === kind ? 'font-bold' : 'font-semibold'">{{ PHASES[each] }}</span>
-          <span
-            class="block text-sm"
-            :class="['worse', 'as before', 'not right'].includes(phaseWord(job, each)) ? 'text-oxide' : 'text-soft'"
-            >{{ phaseWord(job, each) || ' ' }}</span
-          >
-        </button>
-      </div>
-      <div id="phase-shown" role="tabpanel" :aria-labelledby="`phase-${kind ?? ''}`">
-        <TraceChart
-          v-if="kind !== null && roles.length > 0"
-          :key="kind"
-          class="mt-3"
-          :laid="laid"
-          :roles="roles"
-          :bands="bands"
-          :brackets="brackets"
-          :span="span"
-          :words="`${PHASES[kind]}: ${laid.map(({ when }) => when).join(' and ')} the work. ${title}`"
-        />
-        <p class="mt-2 text-sm text-soft">
-          <template v-if="alignment">{{ ALIGNED[alignment.on] }}. </template>
-          {{ both.map(taken).join('. ') }}.
-        </p>
-        <template v-if="compared">
-          <p v-if="compared.unlike.length > 0" class="mt-1 text-note font-semibold text-brass">
-            Not alike enough to compare: {{ compared.unlike.map(unlikeWords).join('; ') }}.
-          </p>
-          <ul v-else-if="kind !== 'blip' && kind !== 'sweep'" class="mt-1 text-note">
-            <li v-for="{ role, difference } in compared.differences" :key="role">
-              {{ differenceWords(ROLES[role as Role].name, ROLES[role as Role].unit, difference) }}
-            </li>
-          </ul>
-        </template>
-      </div>
+      <TabGroup
+        v-if="kind !== null"
+        as="div"
+        :selected-index="kinds.indexOf(kind)"
+        @change="chosen = kinds[$event] ?? null"
+      >
+        <TabList class="mt-2 flex flex-wrap gap-x-2 border-b border-line" aria-label="Phases">
+          <Tab v-for="each in kinds" :key="each" as="template">
+            <button
+              type="button"
+              class="-mb-px min-h-12 border-b-4 px-3 text-left leading-tight"
+              :class="each === kind ? 'border-bottle' : 'border-transparent'"
+            >
+              <span class="block" :class="each === kind ? 'font-bold' : 'font-semibold'">{{ PHASES[each] }}</span>
+              <span
+                class="block text-sm"
+                :class="['worse', 'as before', 'not right'].includes(phaseWord(job, each)) ? 'text-oxide' : 'text-soft'"
+                >{{ phaseWord(job, each) || ' ' }}</span
+              >
+            </button>
+          </Tab>
+        </TabList>
+        <TabPanels>
+          <TabPanel v-for="each in kinds" :key="each" :tabindex="-1">
+            <TraceChart
+              v-if="roles.length > 0"
+              :key="kind"
+              class="mt-3"
+              :laid="laid"
+              :roles="roles"
+              :bands="bands"
+              :brackets="brackets"
+              :span="span"
+              :words="`${PHASES[kind]}: ${laid.map(({ when }) => when).join(' and ')} the work. ${title}`"
+            />
+            <p class="mt-2 text-sm text-soft">
+              <template v-if="alignment">{{ ALIGNED[alignment.on] }}. </template>
+              {{ both.map(taken).join('. ') }}.
+            </p>
+            <template v-if="compared">
+              <p v-if="compared.unlike.length > 0" class="mt-1 text-note font-semibold text-brass">
+                Not alike enough to compare: {{ compared.unlike.map(unlikeWords).join('; ') }}.
+              </p>
+              <ul v-else-if="kind !== 'blip' && kind !== 'sweep'" class="mt-1 text-note">
+                <li v-for="{ role, difference } in compared.differences" :key="role">
+                  {{ differenceWords(ROLES[role as Role].name, ROLES[role as Role].unit, difference) }}
+                </li>
+              </ul>
+            </template>
+          </TabPanel>
+        </TabPanels>
+      </TabGroup>
     </template>
   </section>
 </template>

@@ -17,10 +17,10 @@ const form = useForm();
 const kept = computed(() => props.job.recordings.filter((each) => each.when === props.when));
 const last = computed(() => kept.value.at(-1) ?? null);
 const rows = computed(() =>
-  (last.value?.figures ?? []).map(({ kind, value }) => ({
+  (last.value?.figures ?? []).map(({ kind, value, atLeast }) => ({
     kind,
     name: TRACE_FIGURES[kind].name,
-    text: figureText(kind, value),
+    text: figureText(kind, { value, atLeast }),
     good: figureGood(props.job, kind, value),
     means: figureMeans(props.job, kind, value),
     offer: props.when === 'before' ? offerOf(props.job, store.knowledge, kind, last.value?.figures ?? []) : null,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue';
-import type { AdapterLinkInfo, Deed } from '../../../contract/index.ts';
+import type { AdapterLinkInfo, Deed, RecordingNews } from '../../../contract/index.ts';
 import type { Condition, Job, When } from '../../../core/job/index.ts';
 import { PHASES, type PhaseKind, type Role } from '../../../core/trace/index.ts';
 import { readLinks } from '../../data/adapter.ts';
@@ -49,6 +49,12 @@ const WHAT: Readonly<Record<PhaseKind, string>> = {
   loads: 'Lights, blower and rear window on, a quarter of a minute.',
   road: 'One drives, one reads. Nobody looks at this on the move.',
 };
+const STATES: Readonly<Record<RecordingNews['state'], string>> = {
+  recording: 'Recording',
+  paused: 'Paused',
+  stopped: 'Stopped after an hour',
+  lost: 'Connection lost',
+};
 const LANES: readonly Role[] = ['rpm', 'plate', 'duty', 'steps', 'air-mass', 'manifold', 'short-trim', 'coolant'];
 const shown = computed(() =>
   LANES.filter((role) => trace.value.channels.some((channel) => channel.role === role)).slice(0, 5),
@@ -95,7 +101,7 @@ async function keep(): Promise<void> {
       <div class="flex flex-wrap items-baseline gap-x-6 gap-y-2">
         <p class="flex items-center gap-2 font-bold" :class="news?.state === 'recording' ? 'text-oxide' : 'text-brass'">
           <span v-if="news?.state === 'recording'" class="size-3 rounded-full bg-oxide" aria-hidden="true" />
-          {{ news?.state === 'paused' ? 'Paused' : news?.state === 'lost' ? 'Connection lost' : 'Recording' }}
+          {{ STATES[news?.state ?? 'recording'] }}
         </p>
         <p>
           <span class="figure text-xl" data-testid="recorded">{{ seconds }}</span> s
@@ -138,10 +144,10 @@ async function keep(): Promise<void> {
       />
       <div class="mt-3 flex flex-wrap gap-2">
         <button type="button" class="primary" :disabled="busy !== '' || (news?.readings ?? 0) === 0" @click="keep">
-          {{ news?.state === 'lost' ? 'Keep what came' : 'Stop and keep' }}
+          {{ news?.state === 'recording' || news?.state === 'paused' ? 'Stop and keep' : 'Keep what came' }}
         </button>
         <button
-          v-if="news?.state !== 'lost'"
+          v-if="news?.state === 'recording' || news?.state === 'paused'"
           type="button"
           class="quiet"
           @click="live.step({ do: news?.state === 'paused' ? 'resume' : 'pause' })"

@@ -42,16 +42,16 @@ export function phaseSentence(job: Job, kind: PhaseKind): string {
     if (!OF_PHASE[kind].includes(figure) || after === null) return [];
     if (figure === 'swing') {
       if (after.value === 0) return [before !== null && before.value > 0 ? 'It no longer hunts' : 'It does not hunt'];
-      return [`It hunts by ${figureText('swing', after.value)}`];
+      return [`It hunts by ${figureText('swing', after)}`];
     }
     if (figure === 'settle')
       return [
-        `It settles in ${figureText('settle', after.value)}${before === null ? '' : `, ${figureText('settle', before.value)} before`}`,
+        `It settles in ${figureText('settle', after)}${before === null ? '' : `, ${figureText('settle', before)} before`}`,
       ];
     if (figure === 'sweep-drop-outs')
       return [after.value === 0 ? 'No drop-out over the sweep' : `${after.value} drop-outs over the sweep`];
-    if (figure === 'loads-lowest') return [`With loads on it falls to ${figureText(figure, after.value)}`];
-    return verdict === 'worse' || verdict === 'failed' ? [`${figureText(figure, after.value)} is not right`] : [];
+    if (figure === 'loads-lowest') return [`With loads on it falls to ${figureText(figure, after)}`];
+    return verdict === 'worse' || verdict === 'failed' ? [`${figureText(figure, after)} is not right`] : [];
   });
   return parts.join('; ');
 }
@@ -83,7 +83,7 @@ export function bracketsOf(opened: OpenedRecording, kind: PhaseKind, zero: numbe
     const settle = figure('settle');
     return settle === undefined
       ? []
-      : [{ when, from: settle.from - zero, to: settle.to - zero, words: `${settle.value.toFixed(1)} s ${when}` }];
+      : [{ when, from: settle.from - zero, to: settle.to - zero, words: `${figureText('settle', settle)} ${when}` }];
   }
   const [swing, period] = [figure('swing'), figure('swing-period')];
   if (kind !== 'warm-idle' || swing === undefined || period === undefined) return [];

@@ -28,10 +28,13 @@ export function offerOf(
   kind: TraceFigureKind,
   figures: RecordingKept['figures'],
 ): Offer | null {
-  const value = (of: TraceFigureKind): number | undefined => figures.find((each) => each.kind === of)?.value;
+  const figure = (of: TraceFigureKind) => figures.find((each) => each.kind === of);
+  const value = (of: TraceFigureKind): number | undefined => figure(of)?.value;
   const own = value(kind);
   const knows = (sign: string): boolean => knowledge?.signs.some(({ id }) => id === sign) ?? false;
   if (own === undefined) return null;
+  // Speed that hunts, or stands elsewhere, does not come down slowly: that is another sign.
+  if (kind === 'settle' && (figure(kind)?.atLeast === true || (value('swing') ?? 0) > 0)) return null;
   const question = QUESTIONS[kind];
   if (question !== undefined && knows(question)) {
     const good = figureGood(job, kind, own);

@@ -17,7 +17,15 @@ import RecordingFindings from './RecordingFindings.vue';
 import RecordingPanel from './RecordingPanel.vue';
 
 const global = {
-  stubs: { ...stubs, TraceChart: { template: '<div class="chart" />' }, PutRight: true, StruckLines: true },
+  stubs: {
+    ...stubs,
+    TraceChart: {
+      props: ['laid'],
+      template: '<div class="chart">{{ laid[0]?.trace.channels[0]?.times.length }}</div>',
+    },
+    PutRight: true,
+    StruckLines: true,
+  },
 };
 const recording = (when: 'before' | 'after', figures: typeof swinging.figures, more: object = {}): CommandBody => ({
   type: 'keep-recording',
@@ -135,6 +143,12 @@ describe('recording on the screen', () => {
     await nextTick();
     expect(read(wrapper)).toContain('40 readings');
     expect(wrapper.find('.chart').exists()).toBe(true);
+    // After a gap in the line all of it is told again, and drawn once.
+    FakeSource.last!.tell(news({ state: 'paused' }));
+    await nextTick();
+    expect(wrapper.get('.chart').text()).toBe('2');
+    FakeSource.last!.tell(news());
+    await nextTick();
     await press(wrapper, 'blip');
     await flushPromises();
     expect(sentTo.map(({ path, body }) => [path, body]).slice(-2)).toEqual([
@@ -182,6 +196,15 @@ describe('what recordings show', () => {
       offerOf(shown.job(), SHIPPED_KNOWLEDGE, kind, shown.job().recordings[0]!.figures);
     expect(offer('idle')).toEqual({ how: 'check', sign: 'idle-speed', typed: ['900'] });
     expect(offer('trim-idle')).toEqual({ how: 'check', sign: 'trims', typed: ['18.0', '3.0'] });
+    // Slow to settle is not said of an idle that hunts, nor of one that never came back.
+    const settles = (value: number, more: object, swing: number) =>
+      offerOf(shown.job(), SHIPPED_KNOWLEDGE, 'settle', [
+        { ...figure('settle', value), ...more },
+        figure('swing', swing),
+      ]);
+    expect(settles(6, {}, 0)).toEqual({ how: 'answer', sign: 'hangs', outcome: 'yes' });
+    expect(settles(6, {}, 90)).toBeNull();
+    expect(settles(12, { atLeast: true }, 0)).toBeNull();
     // Hunting was told already: nothing new to say.
     expect(offer('swing')).toBeNull();
     expect(offerOf(shown.job(), null, 'idle', shown.job().recordings[0]!.figures)).toBeNull();

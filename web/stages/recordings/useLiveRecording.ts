@@ -1,14 +1,9 @@
-import { computed, onScopeDispose, ref, shallowRef, triggerRef } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import type { RecordingNews } from '../../../contract/index.ts';
 import type { Condition, When } from '../../../core/job/index.ts';
-import { type PhaseKind, type Role, ROLES, type Trace } from '../../../core/trace/index.ts';
+import { Lanes, type PhaseKind, type Role, type Trace } from '../../../core/trace/index.ts';
 import { beginRecording, endRecording, hearRecording, stepRecording } from '../../data/recordings.ts';
 import { useJob } from '../../stores/job.ts';
-
-interface Lane {
-  readonly times: number[];
-  readonly values: number[];
-}
 
 /** How often what came is drawn, ms: a chart that is drawn at every word leaves no time for a tap. */
 const DRAWN_MS = 250;
@@ -20,7 +15,9 @@ export function useLiveRecording() {
   const news = shallowRef<RecordingNews | null>(null);
   const wrong = ref('');
   const busy = ref('');
-  const lanes = new Map<Role, Lane>();
+  let lanes = new Lanes();
+  /** When each value came last: what was heard before a gap in the line is told again. */
+  const lastOf = new Map<Role, number>();
   const trace = shallowRef<Trace>({ channels: [], phases: [] });
   const marked = ref<{ kind: PhaseKind; from: number }[]>([]);
   let stop: (() => void) | null = null;
@@ -31,11 +28,10 @@ export function useLiveRecording() {
   function hear(heard: RecordingNews): void {
     news.value = heard;
     for (const [role, values] of Object.entries(heard.values) as [Role, readonly (readonly [number, number])[]][]) {
-      const lane = lanes.get(role) ?? { times: [], values: [] };
-      lanes.set(role, lane);
       for (const [time, value] of values) {
-        lane.times.push(time);
-        lane.values.push(value);
+        if (time <= (lastOf.get(role) ?? -1)) continue;
+        lastOf.set(role, time);
+        lanes.add(time, [[role, value]]);
       }
     }
     const now = performance.now();
@@ -46,18 +42,7 @@ export function useLiveRecording() {
     if (heard.state === 'lost') wrong.value = heard.problems.at(-1) ?? 'The connection is gone.';
   }
   function draw(): void {
-    trace.value = {
-      phases: [],
-      channels: [...lanes].map(([role, { times, values }]) => ({
-        id: role,
-        role,
-        name: ROLES[role].name,
-        unit: ROLES[role].unit,
-        times: Float64Array.from(times),
-        values: Float64Array.from(values),
-      })),
-    };
-    triggerRef(trace);
+    trace.value = { phases: [], channels: lanes.channels() };
   }
 
   async function attempt<T>(words: string, work: () => Promise<T>): Promise<T | null> {
@@ -76,7 +61,8 @@ export function useLiveRecording() {
   async function begin(link: string, jobId: string, when: When, under: Condition): Promise<void> {
     const begun = await attempt('Asking the vehicle what it has', () => beginRecording(link, jobId, when, under));
     if (begun === null) return;
-    lanes.clear();
+    lanes = new Lanes();
+    lastOf.clear();
     marked.value = [];
     id.value = begun.id;
     stop = hearRecording(begun.id, hear, () => (wrong.value = 'The program is out of reach; what came is kept there.'));
@@ -92,7 +78,7 @@ export function useLiveRecording() {
   async function end(keep: boolean): Promise<boolean> {
     const current = id.value;
     if (current === null) return false;
-    const ended = await attempt(keep ? 'Keeping it' : '', () => endRecording(current, keep, store.job?.version ?? 0));
+    const ended = await attempt(keep ? 'Keeping it' : '', () => endRecording(current, keep));
     if (ended === null) return false;
     if ('events' in ended) store.take(ended);
     stop?.();

@@ -1,0 +1,33 @@
+import { spawn } from 'node:child_process';
+
+export interface Served {
+  readonly address: string;
+  readonly stop: () => Promise<void>;
+}
+
+/** Starts the built server over a store. @param port 0 takes a free one @throws Error when it ends before it serves */
+export async function launch(file: string, port: number): Promise<Served> {
+  const child = spawn(
+    process.execPath,
+    // Simulated vehicles run faster than the world, so that nobody waits for half a minute of idle.
+    ['dist/server/main.js', '--data', file, '--port', String(port), '--pace', '10'],
+    {
+      stdio: ['ignore', 'pipe', 'inherit'],
+    },
+  );
+  const ended = new Promise<void>((resolve) => child.on('close', () => resolve()));
+  const address = await new Promise<string>((resolve, reject) => {
+    child.stdout.on('data', (chunk: Buffer) => {
+      const found = /http:\/\/\S+/.exec(String(chunk))?.[0];
+      if (found) resolve(found);
+    });
+    child.on('close', (code) => reject(new Error(`The server ended with ${code}.`)));
+  });
+  return {
+    address,
+    stop: async () => {
+      child.kill('SIGTERM');
+      await ended;
+    },
+  };
+}
