@@ -13,6 +13,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    // Pages kept by the browser are for the stories of a server that is away; elsewhere each page comes from the server.
+    serviceWorkers: 'block',
     timezoneId: 'Europe/London',
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',

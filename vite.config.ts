@@ -1,14 +1,46 @@
 import tailwindcss from '@tailwindcss/vite';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 /** The store's server during development; it takes requests only from its own address. */
 const api = `http://127.0.0.1:${process.env.UW_API_PORT ?? '4199'}`;
 
+/** The pages open with the server away. A newer program waits until somebody takes it: nobody is torn from a job. */
+const outOfReach = VitePWA({
+  registerType: 'prompt',
+  injectRegister: false,
+  manifest: {
+    name: 'Unhurried Wrench',
+    short_name: 'Wrench',
+    description: 'Throttle body and idle air valve work, in order.',
+    start_url: '/bay',
+    display: 'standalone',
+    background_color: '#F7F3EA',
+    theme_color: '#F7F3EA',
+    icons: [{ src: '/tag.svg', sizes: 'any', type: 'image/svg+xml' }],
+  },
+  workbox: {
+    globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/api\//],
+    // The page that brings it is looked after at once: its pictures are kept from then on.
+    clientsClaim: true,
+    runtimeCaching: [
+      {
+        // A picture's address is the hash of its content: what was fetched once is never another.
+        urlPattern: ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/api/pictures/'),
+        handler: 'CacheFirst',
+        options: { cacheName: 'pictures', expiration: { maxEntries: 900, purgeOnQuotaError: true } },
+      },
+    ],
+  },
+});
+
 export default defineConfig({
   root: 'web',
   // A line break between two inline elements is a space, as in HTML; the formatter relies on it.
-  plugins: [vue({ template: { compilerOptions: { whitespace: 'preserve' } } }), tailwindcss()],
+  plugins: [vue({ template: { compilerOptions: { whitespace: 'preserve' } } }), tailwindcss(), outOfReach],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

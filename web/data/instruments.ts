@@ -1,10 +1,10 @@
 import type { InstrumentInfo, InstrumentNews, Mood, Page } from '../../contract/index.ts';
 import { api } from './api.ts';
-import { keep } from './asking.ts';
+import { ask, keep } from './asking.ts';
 
 /** The instruments of the bench, with the station of each. */
 export const readInstruments = async (): Promise<readonly InstrumentInfo[]> =>
-  (await api.get<Page<InstrumentInfo>>('/instruments')).rows;
+  (await ask<Page<InstrumentInfo>>('/instruments')).rows;
 /** Pairs one with a station, or with none. */
 export const pairInstrument = (id: string, station: string | null): Promise<unknown> =>
   keep(`/instruments/${id}/station`, { station });

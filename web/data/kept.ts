@@ -1,5 +1,6 @@
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import type { DBSchema } from 'idb';
 import { OutOfReach } from './api.ts';
+import { browserStore } from './browserStore.ts';
 
 interface KeptSchema extends DBSchema {
   answers: {
@@ -10,18 +11,11 @@ interface KeptSchema extends DBSchema {
 }
 
 /** So many answers are kept; the oldest go first. */
-const MOST = 400;
+const MOST = 1200;
 
-let db: Promise<IDBPDatabase<KeptSchema> | null> | null = null;
-// Without IndexedDB (a private window) nothing is kept, and nothing else changes.
-const open = (): Promise<IDBPDatabase<KeptSchema> | null> =>
-  (db ??= Promise.resolve()
-    .then(() =>
-      openDB<KeptSchema>('unhurried-wrench-answers', 1, {
-        upgrade: (made) => void made.createObjectStore('answers', { keyPath: 'path' }).createIndex('at', 'at'),
-      }),
-    )
-    .catch(() => null));
+const open = browserStore<KeptSchema>('unhurried-wrench-answers', 1, (made) => {
+  made.createObjectStore('answers', { keyPath: 'path' }).createIndex('at', 'at');
+});
 
 async function keep(path: string, answer: unknown): Promise<void> {
   const store = await open();

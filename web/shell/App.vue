@@ -8,6 +8,7 @@ import { useShop } from '../stores/shop.ts';
 import { listenForKeys, useKeys } from './keys.ts';
 import ClockNote from './ClockNote.vue';
 import RailNav from './RailNav.vue';
+import { newVersionReady } from './newVersionReady.ts';
 import { switchTheme } from './theme.ts';
 
 const KeysSheet = defineAsyncComponent(() => import('./KeysSheet.vue'));
@@ -16,6 +17,8 @@ const SearchSheet = defineAsyncComponent(() => import('./SearchSheet.vue'));
 const ReadOnlyNote = defineAsyncComponent(() => import('./ReadOnlyNote.vue'));
 const FirstVisit = defineAsyncComponent(() => import('./FirstVisit.vue'));
 const WhatIsThis = defineAsyncComponent(() => import('./WhatIsThis.vue'));
+const NewVersionNote = defineAsyncComponent(() => import('./NewVersionNote.vue'));
+const WaitingSheet = defineAsyncComponent(() => import('./WaitingSheet.vue'));
 const NotTaken = defineAsyncComponent(() => import('./NotTaken.vue'));
 
 useFreshReads();
@@ -23,7 +26,7 @@ const route = useRoute();
 const router = useRouter();
 const shop = useShop();
 const outbox = useOutbox();
-const open = ref<'keys' | 'person' | 'search' | 'page' | null>(null);
+const open = ref<'keys' | 'person' | 'search' | 'page' | 'waiting' | null>(null);
 const failed = ref(false);
 const bare = computed(() => route.meta.bare === true);
 const askWho = computed(() => shop.loaded && shop.person === null && shop.here.length > 0);
@@ -52,23 +55,36 @@ useKeys([
   go('t', '/tools', 'tools'),
 ]);
 
+/** Quiet for so long, what the shop works with now is taken along. */
+const CARRY_AFTER_MS = 4000;
 /** Lists that are parts of the shop's own settings. */
 const SHOP_ROWS: ReadonlySet<string> = new Set(['shop', 'settings', 'house-rules', 'calendar']);
 
 async function start(): Promise<void> {
   failed.value = false;
   await Promise.all([shop.load(), outbox.restore()]).catch(() => (failed.value = true));
+  carrySoon();
+}
+/** What may be needed with the server away is fetched in quiet moments. */
+let quiet: ReturnType<typeof setTimeout> | undefined;
+function carrySoon(): void {
+  clearTimeout(quiet);
+  quiet = setTimeout(() => void import('../data/carry.ts').then(({ carry }) => carry()), CARRY_AFTER_MS);
 }
 // What the shop says of itself, and who works here, is the same on every station.
 useChanges((change) => {
   if (change === null || (change.kind === 'rows' && SHOP_ROWS.has(change.list)))
     void shop.load().catch(() => undefined);
+  carrySoon();
 });
 onMounted(() => {
   window.addEventListener('keydown', listenForKeys);
   void start();
 });
-onBeforeUnmount(() => window.removeEventListener('keydown', listenForKeys));
+onBeforeUnmount(() => {
+  window.removeEventListener('keydown', listenForKeys);
+  clearTimeout(quiet);
+});
 
 /** What this page asks for next: the act of the item in hand, else its one primary action. */
 function toNextStep(): void {
@@ -100,6 +116,7 @@ function toNextStep(): void {
       @keys="open = 'keys'"
       @search="open = 'search'"
       @page="open = 'page'"
+      @waiting="open = 'waiting'"
     />
     <main
       id="work"
@@ -112,6 +129,7 @@ function toNextStep(): void {
         <button type="button" class="link ml-1" @click="start">Try again</button>
       </p>
       <ClockNote />
+      <NewVersionNote v-if="newVersionReady" />
       <ReadOnlyNote v-if="shop.readOnly" />
       <NotTaken v-if="outbox.notTaken.length > 0" />
       <FirstVisit v-if="!bare && shop.loaded" :page="String(route.name ?? '')" />
@@ -121,5 +139,6 @@ function toNextStep(): void {
   <WhatIsThis v-if="open === 'page'" :page="String(route.name ?? '')" @close="open = null" />
   <KeysSheet v-if="open === 'keys'" @close="open = null" />
   <SearchSheet v-if="open === 'search'" @close="open = null" />
+  <WaitingSheet v-if="open === 'waiting'" @close="open = null" />
   <PersonPicker v-if="open === 'person' || askWho" :required="askWho" @close="open = null" />
 </template>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
+import { useOutbox } from '../stores/outbox.ts';
 import { useShop } from '../stores/shop.ts';
 import { switchTheme, theme } from './theme.ts';
 
-defineEmits<{ person: []; keys: []; search: []; page: [] }>();
+defineEmits<{ person: []; keys: []; search: []; page: []; waiting: [] }>();
 
 const places = [
   { path: '/bay', name: 'Bay', key: 'G B' },
@@ -15,6 +16,9 @@ const places = [
 ];
 const route = useRoute();
 const shop = useShop();
+const outbox = useOutbox();
+/** A few on their way are nobody’s business; what stays behind is. */
+const waits = computed(() => outbox.outOfReach || outbox.count > 3 || outbox.onlyHere > 0);
 /** Units and families belong to the vehicles; settings and knowledge stand at the foot. */
 const UNDER: Readonly<Record<string, string>> = {
   '/units': '/vehicles',
@@ -91,6 +95,19 @@ const here = computed(() => {
         @click="switchTheme"
       >
         {{ theme === 'dark' ? 'Light' : 'Dark' }}<span class="sr-only"> screen</span>
+      </button>
+      <button
+        v-if="waits || outbox.notTaken.length > 0"
+        type="button"
+        class="min-h-11 px-1 text-left text-sm font-bold leading-tight"
+        :class="outbox.notTaken.length > 0 || outbox.onlyHere > 0 ? 'text-alarm' : 'text-brass'"
+        data-testid="waits"
+        @click="$emit('waiting')"
+      >
+        <span class="block whitespace-nowrap">{{ outbox.count }} waiting</span>
+        <span v-if="outbox.notTaken.length > 0" class="block whitespace-nowrap"
+          >{{ outbox.notTaken.length }} not taken</span
+        >
       </button>
       <button
         type="button"

@@ -161,7 +161,7 @@ describe('what the person is told', () => {
     ];
     const wrapper = mount(NotTaken, { global });
     expect(read(wrapper)).toContain('Not taken: The job is handed over. Open it again.');
-    expect(read(wrapper)).toContain('You had: Note: bracket bent');
+    expect(read(wrapper)).toMatch(/You had, \d\d:\d\d Note: bracket bent/);
     await press(wrapper, 'I have read it');
     expect(outbox.notTaken).toEqual([]);
   });

@@ -10,12 +10,15 @@ import {
   type Context,
   type Job,
   NO_CONTEXT,
+  type RecordedEvent,
   type Refusal,
 } from '../../core/job/index.ts';
 import type { Procedure } from '../../core/procedure/index.ts';
-import { api } from '../data/api.ts';
+import { api, OutOfReach } from '../data/api.ts';
+import { ask } from '../data/asking.ts';
+import { goesOnFrom, keepLog, keptLog, readLogAfter } from '../data/jobLogs.ts';
 import { deviceIso, putRight } from './clock.ts';
-import { asksOf, decide, evolve, replay, wordsOf } from './engine.ts';
+import { asksOf, decide, evolve, isReadable, replay, wordsOf } from './engine.ts';
 import { useKnowledge } from './knowledge.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
@@ -32,6 +35,8 @@ export const useJob = defineStore('job', () => {
   const writingUp = useWritingUp();
   const id = ref('');
   const confirmed = shallowRef<Job | null>(null);
+  /** The entries that made it, for this browser to keep. */
+  let log: readonly RecordedEvent[] = [];
   const procedures = shallowRef<ReadonlyMap<string, Procedure>>(new Map());
   /** “idle”, “loading” or “failed”: what is happening, apart from what we have. */
   const fetching = ref<'idle' | 'loading' | 'failed'>('idle');
@@ -100,6 +105,8 @@ export const useJob = defineStore('job', () => {
     const fresh = reply.events.filter(({ seq }) => seq > seen);
     lastConfirmed.value = new Set([...lastConfirmed.value, ...fresh.map(({ commandId }) => commandId)]);
     confirmed.value = replay(reply.jobId, fresh, confirmed.value);
+    log = [...log, ...fresh];
+    if (fresh.length > 0 && log.length === reply.version) void keepLog(reply.jobId, log);
     if (confirmed.value !== null) void needJudgement(confirmed.value);
   }
 
@@ -112,21 +119,44 @@ export const useJob = defineStore('job', () => {
     if (jobId === id.value) take(reply);
   });
 
+  /** Forgets what is shown, for another job or another log of this one. */
+  function begin(jobId: string): void {
+    id.value = jobId;
+    confirmed.value = null;
+    lastConfirmed.value = new Set();
+    log = [];
+  }
+
+  /** Shows a job as it was last here, then as it is. */
   async function load(jobId: string): Promise<void> {
-    if (id.value !== jobId) {
-      id.value = jobId;
-      confirmed.value = null;
-      lastConfirmed.value = new Set();
-    }
     fetching.value = 'loading';
+    problem.value = '';
+    if (id.value !== jobId) {
+      begin(jobId);
+      const known = await keptLog(jobId);
+      if (id.value === jobId && confirmed.value === null && known.length > 0 && isReadable(known))
+        take({ jobId, version: known.length, events: known });
+    }
     try {
-      const reply = await api.get<JobReply>(`/jobs/${jobId}?since=${confirmed.value?.version ?? 0}`);
+      const reply = await readOn(jobId);
       if (id.value === jobId) take(reply);
       fetching.value = 'idle';
     } catch (error) {
-      fetching.value = 'failed';
+      // What was last here goes on being shown; that the server is away is said for the whole page.
+      fetching.value = error instanceof OutOfReach && confirmed.value !== null ? 'idle' : 'failed';
       problem.value = error instanceof Error ? error.message : String(error);
     }
+  }
+
+  /** The entries after the last that is known, or the whole log of a server that has another store than it had. */
+  async function readOn(jobId: string): Promise<JobReply> {
+    const last = log.at(-1);
+    if (last === undefined) return readLogAfter(jobId, confirmed.value?.version ?? 0);
+    const reply = await readLogAfter(jobId, last.seq - 1);
+    if (goesOnFrom(last, reply)) return reply;
+    const whole = await readLogAfter(jobId, 0);
+    if (id.value === jobId) begin(jobId);
+    return whole;
   }
 
   /** Fetches a procedure, the newest version unless one is named, so that working by it shows at once. */
@@ -135,7 +165,7 @@ export const useJob = defineStore('job', () => {
     const kept = procedures.value.get(key);
     // A named version never changes; the newest may have moved on.
     if (kept !== undefined && version !== undefined) return kept;
-    const found = await api.get<Procedure>(
+    const found = await ask<Procedure>(
       `/procedures/${procedureId}${version === undefined ? '' : `?version=${version}`}`,
     );
     procedures.value = new Map([...procedures.value, [key, found]]);
@@ -166,7 +196,12 @@ export const useJob = defineStore('job', () => {
       by: shop.personId,
       seen: confirmed.value?.version ?? 0,
     } as Command;
-    outbox.add(id.value, command, current === null ? '' : wordsOf(decision.events, current));
+    outbox.add(
+      id.value,
+      command,
+      current === null ? '' : wordsOf(decision.events, current),
+      current === null ? '' : `Job ${current.number}, ${current.vehicle.plate}`,
+    );
     return null;
   }
 

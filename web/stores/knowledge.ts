@@ -3,7 +3,7 @@ import { shallowRef } from 'vue';
 import type { FamilyRow } from '../../contract/index.ts';
 import type { Knowledge } from '../../core/diagnose/index.ts';
 import type { EngineFamily } from '../../core/vehicle/index.ts';
-import { api } from '../data/api.ts';
+import { ask } from '../data/asking.ts';
 
 /** Versions of the knowledge and engine families, fetched once each: a version never changes. */
 export const useKnowledge = defineStore('knowledge', () => {
@@ -14,7 +14,7 @@ export const useKnowledge = defineStore('knowledge', () => {
   async function need(version: number): Promise<void> {
     if (versions.value.has(version)) return;
     try {
-      const found = await api.get<Knowledge>(`/knowledge/${version}`);
+      const found = await ask<Knowledge>(`/knowledge/${version}`);
       versions.value = new Map([...versions.value, [version, found]]);
       problem.value = '';
     } catch (error) {
@@ -25,7 +25,7 @@ export const useKnowledge = defineStore('knowledge', () => {
   /** The newest version, or null with the problem said. */
   async function needNewest(): Promise<Knowledge | null> {
     try {
-      const found = await api.get<Knowledge>('/knowledge/newest');
+      const found = await ask<Knowledge>('/knowledge/newest');
       versions.value = new Map([...versions.value, [found.version, found]]);
       problem.value = '';
       return found;
@@ -38,7 +38,7 @@ export const useKnowledge = defineStore('knowledge', () => {
   async function needFamily(id: string): Promise<void> {
     if (families.value.has(id)) return;
     try {
-      const { family: found } = await api.get<FamilyRow>(`/families/${id}`);
+      const { family: found } = await ask<FamilyRow>(`/families/${id}`);
       families.value = new Map([...families.value, [id, found]]);
     } catch (error) {
       problem.value = error instanceof Error ? error.message : String(error);
@@ -47,7 +47,7 @@ export const useKnowledge = defineStore('knowledge', () => {
 
   async function needFamilies(): Promise<void> {
     try {
-      const { rows } = await api.get<{ rows: EngineFamily[] }>('/families');
+      const { rows } = await ask<{ rows: EngineFamily[] }>('/families');
       families.value = new Map([...families.value, ...rows.map((each) => [each.id, each] as const)]);
     } catch (error) {
       problem.value = error instanceof Error ? error.message : String(error);

@@ -1,10 +1,12 @@
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import type { DBSchema } from 'idb';
 import { defineStore } from 'pinia';
-import { computed, shallowRef } from 'vue';
+import { computed, onScopeDispose, shallowRef } from 'vue';
 import type { CommandReply, SentCommand } from '../../contract/index.ts';
 import type { Command } from '../../core/job/index.ts';
 import { afterPaint } from './afterPaint.ts';
 import { api, ApiError } from '../data/api.ts';
+import { browserStore } from '../data/browserStore.ts';
+import { forgetWaiting, sendWaiting } from '../data/waitingFiles.ts';
 import { deviceIso } from './clock.ts';
 
 /** A command on its way. */
@@ -15,6 +17,8 @@ export interface Waiting {
   readonly command: Command;
   /** What it does, in the technician's words; absent in what an earlier version left behind. */
   readonly meant?: string | undefined;
+  /** What people call the job; absent in what an earlier version left behind. */
+  readonly jobName?: string | undefined;
 }
 
 /** A command that the server would not take, with its reason; kept until a person has dealt with it. */
@@ -28,6 +32,12 @@ interface OutboxSchema extends DBSchema {
   commands: { key: string; value: Waiting };
   refused: { key: string; value: NotTaken };
 }
+
+/** Without it (a private window) the queues live in memory only. */
+const open = browserStore<OutboxSchema>('unhurried-wrench', 2, (made, from) => {
+  if (from < 1) made.createObjectStore('commands');
+  if (from < 2) made.createObjectStore('refused');
+});
 
 const RETRY_MS = [500, 1000, 2000, 5000, 10_000] as const;
 /** What waited here longer than this was kept while out of reach, ms. */
@@ -75,23 +85,11 @@ export const useOutbox = defineStore('outbox', () => {
   const queues = shallowRef<ReadonlyMap<string, Queue>>(new Map());
   /** Shown, but not yet written to IndexedDB. */
   const unkept = new Set<Waiting>();
+  /** Commands that this browser would not write down: closing the tab loses them. */
+  const onlyHere = shallowRef<ReadonlySet<string>>(new Set());
   /** When a job is tried again, by its id. */
   const retries = new Map<string, ReturnType<typeof setTimeout>>();
   const listeners = new Set<(jobId: string, reply: CommandReply) => void>();
-  let db: Promise<IDBPDatabase<OutboxSchema> | null> | null = null;
-
-  const open = (): Promise<IDBPDatabase<OutboxSchema> | null> =>
-    // Without IndexedDB (a private window) the queues live in memory only.
-    (db ??= Promise.resolve()
-      .then(() =>
-        openDB<OutboxSchema>('unhurried-wrench', 2, {
-          upgrade: (made, from) => {
-            if (from < 1) made.createObjectStore('commands');
-            if (from < 2) made.createObjectStore('refused');
-          },
-        }),
-      )
-      .catch(() => null));
 
   /** Takes up what an earlier page left behind. */
   async function restore(): Promise<void> {
@@ -106,9 +104,9 @@ export const useOutbox = defineStore('outbox', () => {
     flush();
   }
 
-  function add(jobId: string, command: Command, meant = ''): void {
+  function add(jobId: string, command: Command, meant = '', jobName = ''): void {
     const order = Math.max(Date.now(), (waiting.value.at(-1)?.order ?? 0) + 0.001);
-    const entry = { order, jobId, command, meant };
+    const entry = { order, jobId, command, meant, jobName };
     waiting.value = [...waiting.value, entry];
     unkept.add(entry);
     // The tap is painted first; writing and sending would otherwise compete with it.
@@ -124,12 +122,29 @@ export const useOutbox = defineStore('outbox', () => {
   async function keep(entry: Waiting): Promise<void> {
     if (!unkept.delete(entry)) return;
     // A store that is full or gone must not keep the command from being sent.
-    await (await open())?.put('commands', entry, entry.command.id).catch(() => undefined);
+    const store = await open();
+    const kept = store?.put('commands', entry, entry.command.id) ?? Promise.reject(new Error('No store.'));
+    await kept.catch(() => setOnlyHere(entry.command.id, waiting.value.includes(entry)));
   }
 
-  async function drop(id: string): Promise<void> {
+  async function remove(id: string): Promise<void> {
     waiting.value = waiting.value.filter(({ command }) => command.id !== id);
+    setOnlyHere(id, false);
     await (await open())?.delete('commands', id).catch(() => undefined);
+  }
+
+  function setOnlyHere(id: string, is: boolean): void {
+    if (onlyHere.value.has(id) === is) return;
+    const next = new Set(onlyHere.value);
+    if (is) next.add(id);
+    else next.delete(id);
+    onlyHere.value = next;
+  }
+
+  /** A person would rather not have it sent. What was made later by the same job stays, and is judged without it. */
+  async function drop({ command }: Waiting): Promise<void> {
+    await remove(command.id);
+    await forgetFile(command);
   }
 
   /** Sends what waits, every job by itself. */
@@ -144,7 +159,7 @@ export const useOutbox = defineStore('outbox', () => {
   const firstOf = (jobId: string): Waiting | undefined => waiting.value.find((entry) => entry.jobId === jobId);
 
   async function flushJob(jobId: string): Promise<void> {
-    if (queueOf(jobId).sending) return;
+    if (queueOf(jobId).sending || over.signal.aborted) return;
     clearTimeout(retries.get(jobId));
     retries.delete(jobId);
     setQueue(jobId, { ...queueOf(jobId), sending: true });
@@ -163,10 +178,11 @@ export const useOutbox = defineStore('outbox', () => {
   async function sendOne(entry: Waiting): Promise<void> {
     const { jobId, command } = entry;
     try {
-      const reply = await api.post<CommandReply>(`/jobs/${jobId}/commands`, sent(command));
+      const reply = await api.post<CommandReply>(`/jobs/${jobId}/commands`, sent(await withItsFile(command)));
       // The answer is applied before the command leaves the queue, so that the screen never shows neither.
       for (const listen of listeners) listen(jobId, reply);
-      await drop(command.id);
+      await remove(command.id);
+      await forgetFile(command);
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       const setAside = !COMES_BACK.has(error.status) || (await failsAlone(error, queueOf(jobId).attempts));
@@ -179,27 +195,42 @@ export const useOutbox = defineStore('outbox', () => {
   async function refuse(entry: NotTaken): Promise<void> {
     notTaken.value = [...notTaken.value, entry];
     await (await open())?.put('refused', entry, entry.command.id).catch(() => undefined);
-    await drop(entry.command.id);
+    await remove(entry.command.id);
   }
 
   /** Sends once more what was not taken, behind what its job has waiting; the same command, so never twice. */
   async function again(entry: NotTaken): Promise<void> {
-    add(entry.jobId, entry.command, entry.meant);
-    await read(entry);
+    add(entry.jobId, entry.command, entry.meant, entry.jobName);
+    await dealtWith(entry);
   }
 
   const of = (jobId: string): readonly Waiting[] => waiting.value.filter((entry) => entry.jobId === jobId);
-  /** A person has dealt with it. */
-  async function read({ command }: NotTaken): Promise<void> {
+  /** A person has dealt with it, and it is not sent any more. */
+  async function read(entry: NotTaken): Promise<void> {
+    await dealtWith(entry);
+    await forgetFile(entry.command);
+  }
+  async function dealtWith({ command }: NotTaken): Promise<void> {
     notTaken.value = notTaken.value.filter((other) => other.command.id !== command.id);
     await (await open())?.delete('refused', command.id).catch(() => undefined);
   }
   const failing = computed(() => [...queues.value.values()].filter(({ trouble }) => trouble !== null));
 
-  window.addEventListener('online', flush);
+  const over = new AbortController();
+  window.addEventListener('online', flush, over);
   // A page that goes away in the same breath as a tap still writes it down.
-  window.addEventListener('pagehide', () => {
-    for (const entry of [...unkept]) void keep(entry);
+  window.addEventListener(
+    'pagehide',
+    () => {
+      for (const entry of [...unkept]) void keep(entry);
+    },
+    over,
+  );
+  // What is nowhere else is asked about before the tab goes.
+  window.addEventListener('beforeunload', (event) => onlyHere.value.size > 0 && event.preventDefault(), over);
+  onScopeDispose(() => {
+    over.abort();
+    for (const later of retries.values()) clearTimeout(later);
   });
 
   return {
@@ -209,7 +240,10 @@ export const useOutbox = defineStore('outbox', () => {
     outOfReach: computed(() => failing.value.length > 0),
     /** Why, where the server said so. */
     trouble: computed(() => failing.value.find(({ trouble }) => trouble !== '')?.trouble ?? ''),
+    /** So many would be lost with this tab: the browser has no room for them. */
+    onlyHere: computed(() => onlyHere.value.size),
     add,
+    drop,
     restore,
     flush,
     of,
@@ -219,3 +253,18 @@ export const useOutbox = defineStore('outbox', () => {
     count: computed(() => waiting.value.length),
   };
 });
+
+/** The hash of the file that a command speaks of; null for most. */
+const fileOf = (command: Command): string | null =>
+  command.type === 'attach-picture' || command.type === 'keep-recording' ? command.data.hash : null;
+
+/** Sends the file first, where it waits too; it is kept until the command is taken, since both may be sent again. */
+async function withItsFile(command: Command): Promise<Command> {
+  const hash = fileOf(command);
+  const stored = hash === null ? null : await sendWaiting(hash);
+  return stored === null ? command : ({ ...command, data: { ...command.data, hash: stored } } as Command);
+}
+async function forgetFile(command: Command): Promise<void> {
+  const hash = fileOf(command);
+  if (hash !== null) await forgetWaiting(hash);
+}

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { onMounted, shallowRef } from 'vue';
+import { type NotTaken, useOutbox } from '../stores/outbox.ts';
+import { useShop } from '../stores/shop.ts';
+import type { Deed } from './meanwhile.ts';
+
+/** One entry that was not taken: what it says beside what others did on the job meanwhile, for a person to decide. */
+const props = defineProps<{ entry: NotTaken }>();
+const outbox = useOutbox();
+const shop = useShop();
+const deeds = shallowRef<readonly Deed[]>([]);
+onMounted(async () => {
+  const { doneMeanwhile } = await import('./meanwhile.ts');
+  // What cannot be read now is not shown; the reason stands without it.
+  deeds.value = await doneMeanwhile(props.entry).catch(() => []);
+});
+</script>
+
+<template>
+  <section class="py-2">
+    <p class="font-bold">Not taken: {{ entry.message }}</p>
+    <p v-if="entry.wouldHelp">{{ entry.wouldHelp }}</p>
+    <div v-if="entry.meant" class="mt-1 grid gap-x-8 gap-y-2 sm:grid-cols-2">
+      <div class="border-l-2 border-brass pl-3">
+        <h2 class="text-sm font-bold text-soft">You had, {{ shop.say.clock(entry.command.at) }}</h2>
+        <p>{{ entry.meant }}</p>
+      </div>
+      <div v-if="deeds.length > 0" class="border-l-2 border-bottle pl-3">
+        <h2 class="text-sm font-bold text-soft">On the job meanwhile</h2>
+        <p v-for="deed in deeds" :key="deed.seq">
+          {{ deed.words }}
+          <span class="text-sm text-soft">{{ shop.firstName(deed.by) }}, {{ shop.say.clock(deed.at) }}</span>
+        </p>
+      </div>
+    </div>
+    <p class="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1">
+      <button type="button" class="quiet" @click="outbox.again(entry)">Send it again</button>
+      <RouterLink class="quiet" :to="`/jobs/${entry.jobId}`">To the job, to do it anew</RouterLink>
+      <button type="button" class="quiet" @click="outbox.read(entry)">
+        {{ deeds.length > 0 ? 'Leave it as it is there' : 'I have read it' }}
+      </button>
+    </p>
+  </section>
+</template>
