@@ -6,11 +6,11 @@ import { defineConfig } from 'vitest/config';
 
 const drawn = vue({ template: { compilerOptions: { whitespace: 'preserve' } } });
 
-/** Files that put something else in the place of a module, and so need modules of their own; all others share theirs. */
+/** Files that put something else in the place of a module, or load it anew, need modules of their own; others share. */
 const apart = readdirSync('web', { recursive: true, encoding: 'utf8' })
   .filter((file) => file.endsWith('.test.ts'))
   .map((file) => join('web', file))
-  .filter((file) => readFileSync(file, 'utf8').includes('vi.mock('));
+  .filter((file) => /vi\.(mock|resetModules)\(/.test(readFileSync(file, 'utf8')));
 
 export default defineConfig({
   test: {

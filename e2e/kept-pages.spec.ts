@@ -1,6 +1,9 @@
+import { appendFileSync, copyFileSync, cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { STAGES } from '../core/job/index.ts';
 import { expect, test } from './fixtures.ts';
+import { launch } from './served.ts';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -77,6 +80,79 @@ test('with the server away every page opens, a job is worked on over a closed ta
       "SELECT count(*) AS n FROM event JOIN picture ON picture.hash = json_extract(event.data, '$.hash') WHERE job_id = 'job-230' AND type = 'picture-attached' AND person = 'tomas' AND picture.added_at > event.at AND event.seq = (SELECT max(seq) FROM event WHERE job_id = 'job-230')",
     ),
   ).toBe(1);
+});
+
+test('a newer program is offered, waits while somebody works, and is taken when they say so', async ({
+  page,
+  workshop,
+}) => {
+  await workshop.stop();
+  // Beside the packages that it needs.
+  const program = mkdtempSync(join('node_modules', '.cache', 'uw-program-'));
+  cpSync('dist', program, { recursive: true });
+  const server = await launch(workshop.file, 0, program);
+  try {
+    await page.addInitScript(() => {
+      localStorage.setItem('unhurried-wrench.person', 'tomas');
+      localStorage.setItem('unhurried-wrench.hints', 'all');
+    });
+    await page.goto(`${server.address}/jobs/job-233/complaint`);
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    appendFileSync(join(program, 'web', 'sw.js'), '\n// newer\n');
+    await page.reload();
+    const note = page.getByRole('status').filter({ hasText: 'A new version is here.' });
+    await expect(note).toBeVisible();
+    // Nobody is torn from the page: what is open stays as it is.
+    await page.getByRole('button', { name: 'Pick from the list instead' }).click();
+    await page.getByRole('button', { name: 'Limp mode', exact: true }).click();
+    await expect(page.getByRole('button', { name: 'Limp mode', exact: true })).toHaveAttribute('aria-pressed', 'true');
+    await note.getByRole('button', { name: 'Later' }).click();
+    await expect(note).toBeHidden();
+    await page.reload();
+    await Promise.all([page.waitForEvent('load'), note.getByRole('button', { name: 'Take it now' }).click()]);
+    await expect(page.getByRole('heading', { name: 'Complaint' })).toBeVisible();
+    await expect(note).toBeHidden();
+    expect(await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.waiting ?? null)).toBe(
+      null,
+    );
+    await expect(page.getByRole('button', { name: 'strike out Limp mode' })).toBeVisible();
+  } finally {
+    await server.stop();
+    rmSync(program, { recursive: true, force: true });
+  }
+});
+
+test('a server that is back with an older store: what it lost is told in words, once, and the job is as it is there', async ({
+  page,
+  workshop,
+}) => {
+  await workshop.stop();
+  const old = `${workshop.file}.old`;
+  copyFileSync(workshop.file, old);
+  await workshop.start();
+  await workshop.open(page, '/jobs/job-233/complaint');
+  await page.getByRole('button', { name: 'Pick from the list instead' }).click();
+  await page.getByRole('button', { name: 'Limp mode', exact: true }).click();
+  const limp = () =>
+    workshop.rows(
+      "SELECT 1 FROM event WHERE job_id = 'job-233' AND type = 'answer-given' AND json_extract(data, '$.sign') = 'limp'",
+    ).length;
+  await expect.poll(limp).toBe(1);
+  await workshop.stop();
+  for (const left of ['-wal', '-shm']) rmSync(`${workshop.file}${left}`, { force: true });
+  copyFileSync(old, workshop.file);
+  await workshop.start();
+
+  await page.reload();
+  const told = page.getByRole('alert');
+  await expect(told).toContainText('the server has an older store now');
+  await expect(told).toContainText('limp mode');
+  await expect(page.getByRole('button', { name: 'strike out Limp mode' })).toHaveCount(0);
+  await page.reload();
+  await expect(told.getByText('older store')).toHaveCount(1);
+  await told.getByRole('button', { name: 'I have read it' }).click();
+  await expect(told).toBeHidden();
+  expect(limp()).toBe(0);
 });
 
 /** A picture of one dot. */

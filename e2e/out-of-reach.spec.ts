@@ -63,7 +63,10 @@ test('two stations on one job: what truly conflicts is said, the rest is taken',
   await strike(first, 'idle too low');
   await first.context().setOffline(false);
   await expect(first.getByRole('alert')).toContainText('Not taken: That finding is not there.');
-  await first.getByRole('button', { name: 'I have read it' }).click();
+  // Side by side with what came in between, for him to decide.
+  await expect(first.getByRole('alert')).toContainText('On the job meanwhile');
+  await expect(first.getByRole('alert')).toContainText('Wen');
+  await first.getByRole('button', { name: 'Leave it as it is there' }).click();
   await expect(first.getByRole('alert')).toBeHidden();
 });
 

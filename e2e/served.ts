@@ -5,12 +5,17 @@ export interface Served {
   readonly stop: () => Promise<void>;
 }
 
-/** Starts the built server over a store. @param port 0 takes a free one @throws Error when it ends before it serves */
-export async function launch(file: string, port: number): Promise<Served> {
+/**
+ * Starts the built server over a store.
+ * @param port 0 takes a free one
+ * @param program the folder of the built program
+ * @throws Error when it ends before it serves
+ */
+export async function launch(file: string, port: number, program = 'dist'): Promise<Served> {
   const child = spawn(
     process.execPath,
     // Simulated vehicles run faster than the world, so that nobody waits for half a minute of idle.
-    ['dist/server/main.js', '--data', file, '--port', String(port), '--pace', '10'],
+    [`${program}/server/main.js`, '--data', file, '--port', String(port), '--pace', '10'],
     {
       stdio: ['ignore', 'pipe', 'inherit'],
     },

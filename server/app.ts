@@ -86,6 +86,7 @@ function serveWeb(app: Express, webRoot: string): void {
   });
   app.use(express.static(webRoot, { index: false, maxAge: 0 }));
   app.get('/{*path}', (_request, response) => {
-    response.set('cache-control', 'no-cache').sendFile(join(webRoot, 'index.html'));
+    // By its root: a folder above it may begin with a dot.
+    response.set('cache-control', 'no-cache').sendFile('index.html', { root: webRoot });
   });
 }

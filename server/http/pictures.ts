@@ -34,7 +34,11 @@ export function pictureRoutes({ pictures, oneGo, now }: Services): Router {
     if (file.path === null) throw noPicture(file.why);
     response.sendFile(
       file.path,
-      { headers: { 'content-type': file.mime, 'cache-control': 'private, max-age=31536000, immutable' } },
+      // A shop may keep its store in a folder that begins with a dot.
+      {
+        dotfiles: 'allow',
+        headers: { 'content-type': file.mime, 'cache-control': 'private, max-age=31536000, immutable' },
+      },
       (error) => {
         if (error) next((error as { code?: string }).code === 'ENOENT' ? noPicture('lost') : error);
       },

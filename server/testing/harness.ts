@@ -44,7 +44,8 @@ export async function harness({
   /** Time of simulated vehicles; the world’s where left out. */
   clock?: RecorderClock;
 } = {}): Promise<Harness> {
-  const folder = mkdtempSync(join(tmpdir(), 'uw-test-'));
+  // With a dot: a shop may keep its store in such a folder, and file servers pass over them.
+  const folder = mkdtempSync(join(tmpdir(), '.uw-test-'));
   const file = join(folder, 'shop.sqlite');
   const db = openStore(file);
   const services = createServices(db, join(folder, 'pictures'), () => now, 'Europe/London', new AdapterHub([], clock));

@@ -10,6 +10,7 @@ const outbox = useOutbox();
 const shop = useShop();
 const deeds = shallowRef<readonly Deed[]>([]);
 onMounted(async () => {
+  if (props.entry.gone) return;
   const { doneMeanwhile } = await import('./meanwhile.ts');
   // What cannot be read now is not shown; the reason stands without it.
   deeds.value = await doneMeanwhile(props.entry).catch(() => []);
@@ -18,7 +19,12 @@ onMounted(async () => {
 
 <template>
   <section class="py-2">
-    <p class="font-bold">Not taken: {{ entry.message }}</p>
+    <p class="font-bold">
+      {{ entry.gone ? '' : 'Not taken: ' }}{{ entry.message }}
+      <RouterLink v-if="entry.jobName" class="link ml-2 font-normal" :to="`/jobs/${entry.jobId}`">{{
+        entry.jobName
+      }}</RouterLink>
+    </p>
     <p v-if="entry.wouldHelp">{{ entry.wouldHelp }}</p>
     <div v-if="entry.meant" class="mt-1 grid gap-x-8 gap-y-2 sm:grid-cols-2">
       <div class="border-l-2 border-brass pl-3">
@@ -34,7 +40,7 @@ onMounted(async () => {
       </div>
     </div>
     <p class="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1">
-      <button type="button" class="quiet" @click="outbox.again(entry)">Send it again</button>
+      <button v-if="!entry.gone" type="button" class="quiet" @click="outbox.again(entry)">Send it again</button>
       <RouterLink class="quiet" :to="`/jobs/${entry.jobId}`">To the job, to do it anew</RouterLink>
       <button type="button" class="quiet" @click="outbox.read(entry)">
         {{ deeds.length > 0 ? 'Leave it as it is there' : 'I have read it' }}

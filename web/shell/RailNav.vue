@@ -59,6 +59,20 @@ const here = computed(() => {
       />
     </RouterLink>
     <span class="flex-1" />
+    <!-- On a narrow screen the rail scrolls, and this stays. -->
+    <button
+      v-if="waits || outbox.notTaken.length > 0"
+      type="button"
+      class="sticky right-0 min-h-11 shrink-0 bg-paper px-2 text-left text-sm font-bold leading-tight min-[900px]:static min-[900px]:mb-3 min-[900px]:px-4"
+      :class="outbox.notTaken.length > 0 || outbox.onlyHere > 0 ? 'text-alarm' : 'text-brass'"
+      data-testid="waits"
+      @click="$emit('waiting')"
+    >
+      <span v-if="waits" class="block whitespace-nowrap">{{ outbox.count }} waiting</span>
+      <span v-if="outbox.notTaken.length > 0" class="block whitespace-nowrap"
+        >{{ outbox.notTaken.length }} not taken</span
+      >
+    </button>
     <div
       class="flex items-center gap-4 min-[900px]:flex-col min-[900px]:items-start min-[900px]:gap-0.5 min-[900px]:px-3 min-[900px]:pb-4"
     >
@@ -95,19 +109,6 @@ const here = computed(() => {
         @click="switchTheme"
       >
         {{ theme === 'dark' ? 'Light' : 'Dark' }}<span class="sr-only"> screen</span>
-      </button>
-      <button
-        v-if="waits || outbox.notTaken.length > 0"
-        type="button"
-        class="min-h-11 px-1 text-left text-sm font-bold leading-tight"
-        :class="outbox.notTaken.length > 0 || outbox.onlyHere > 0 ? 'text-alarm' : 'text-brass'"
-        data-testid="waits"
-        @click="$emit('waiting')"
-      >
-        <span class="block whitespace-nowrap">{{ outbox.count }} waiting</span>
-        <span v-if="outbox.notTaken.length > 0" class="block whitespace-nowrap"
-          >{{ outbox.notTaken.length }} not taken</span
-        >
       </button>
       <button
         type="button"

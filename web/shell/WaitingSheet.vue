@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useOutbox, type Waiting } from '../stores/outbox.ts';
 import { useShop } from '../stores/shop.ts';
+import NotTakenEntry from './NotTakenEntry.vue';
 
 /** Everything that waits for the server, a list for each job, in the order in which it goes. */
 defineEmits<{ close: [] }>();
@@ -23,7 +24,10 @@ async function drop(entry: Waiting): Promise<void> {
 
 <template>
   <SheetDialog title="Waiting for the server" wide @close="$emit('close')">
-    <p v-if="outbox.count === 0">Nothing waits: all you did is saved.</p>
+    <NotTakenEntry v-for="entry in outbox.notTaken" :key="entry.command.id" :entry="entry" class="mb-4" />
+    <p v-if="outbox.count === 0">
+      {{ outbox.notTaken.length > 0 ? 'All else you did is saved.' : 'Nothing waits: all you did is saved.' }}
+    </p>
     <template v-else>
       <p>
         {{ outbox.trouble || 'The server is out of reach.' }} What you do is kept in this browser, and goes in this

@@ -1,6 +1,5 @@
-import { eventWords, type Job } from '../../core/job/index.ts';
 import { readLog } from '../data/jobLogs.ts';
-import { evolve } from '../stores/engine.ts';
+import { toldLog } from '../stores/engine.ts';
 import type { NotTaken } from '../stores/outbox.ts';
 
 /** What somebody else did on a job. */
@@ -16,12 +15,8 @@ const MOST = 4;
 
 /** What others did on the job between what a person had seen and now, oldest first. @throws ApiError, OutOfReach */
 export async function doneMeanwhile({ jobId, command }: NotTaken): Promise<readonly Deed[]> {
-  const deeds: Deed[] = [];
-  let job: Job | null = null;
-  for (const event of await readLog(jobId)) {
-    if (event.seq > command.seen && event.by !== command.by && job !== null)
-      deeds.push({ seq: event.seq, words: eventWords(event, job), at: event.at, by: event.by });
-    job = evolve(job, event, jobId);
-  }
+  const deeds = toldLog(jobId, await readLog(jobId))
+    .filter(({ event }) => event.seq > command.seen && event.by !== command.by)
+    .map(({ event: { seq, at, by }, words }) => ({ seq, at, by, words }));
   return deeds.slice(-MOST);
 }

@@ -18,7 +18,7 @@ import { api, OutOfReach } from '../data/api.ts';
 import { ask } from '../data/asking.ts';
 import { goesOnFrom, keepLog, keptLog, readLogAfter } from '../data/jobLogs.ts';
 import { deviceIso, putRight } from './clock.ts';
-import { asksOf, decide, evolve, isReadable, replay, wordsOf } from './engine.ts';
+import { asksOf, decide, evolve, isReadable, replay, toldLog, withTyped, wordsOf } from './engine.ts';
 import { useKnowledge } from './knowledge.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
@@ -155,8 +155,18 @@ export const useJob = defineStore('job', () => {
     const reply = await readLogAfter(jobId, last.seq - 1);
     if (goesOnFrom(last, reply)) return reply;
     const whole = await readLogAfter(jobId, 0);
-    if (id.value === jobId) begin(jobId);
+    if (id.value === jobId) {
+      sayGone(whole);
+      begin(jobId);
+    }
     return whole;
+  }
+
+  /** Entries that this browser saw saved, and that the store has no more: a person must know, and may do them anew. */
+  function sayGone({ jobId, events }: JobReply): void {
+    const there = new Set(events.map(({ commandId }) => commandId));
+    const gone = toldLog(jobId, log).filter(({ event }) => !there.has(event.commandId));
+    for (const { event, words } of gone) outbox.sayGone(jobId, event, words, nameOf(confirmed.value));
   }
 
   /** Fetches a procedure, the newest version unless one is named, so that working by it shows at once. */
@@ -196,12 +206,7 @@ export const useJob = defineStore('job', () => {
       by: shop.personId,
       seen: confirmed.value?.version ?? 0,
     } as Command;
-    outbox.add(
-      id.value,
-      command,
-      current === null ? '' : wordsOf(decision.events, current),
-      current === null ? '' : `Job ${current.number}, ${current.vehicle.plate}`,
-    );
+    outbox.add(id.value, command, current === null ? '' : withTyped(wordsOf(decision.events, current), data), nameOf(current));
     return null;
   }
 
@@ -243,6 +248,8 @@ export const useJob = defineStore('job', () => {
   };
 });
 
+/** What people call a job. */
+const nameOf = (job: Job | null): string => (job === null ? '' : `Job ${job.number}, ${job.vehicle.plate}`);
 /** The time that counts, as the server will have it. */
 const countedAt = ({ at, late }: Command): string => (late === 'written-up' ? at : putRight(at));
 const versionKey = (procedureId: string, version: number): string => `${procedureId}@${version}`;

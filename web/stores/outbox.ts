@@ -2,7 +2,7 @@ import type { DBSchema } from 'idb';
 import { defineStore } from 'pinia';
 import { computed, onScopeDispose, shallowRef } from 'vue';
 import type { CommandReply, SentCommand } from '../../contract/index.ts';
-import type { Command } from '../../core/job/index.ts';
+import type { Command, RecordedEvent } from '../../core/job/index.ts';
 import { afterPaint } from './afterPaint.ts';
 import { api, ApiError } from '../data/api.ts';
 import { browserStore } from '../data/browserStore.ts';
@@ -25,6 +25,8 @@ export interface Waiting {
 export interface NotTaken extends Waiting {
   readonly message: string;
   readonly wouldHelp: string;
+  /** It had been taken, and the store of the server is an older one: there is nothing to send, only to know. */
+  readonly gone?: true;
 }
 
 interface OutboxSchema extends DBSchema {
@@ -198,6 +200,22 @@ export const useOutbox = defineStore('outbox', () => {
     await remove(entry.command.id);
   }
 
+  /** What was saved once is not in the store any more. Told once, and kept until somebody has read it. */
+  function sayGone(jobId: string, event: RecordedEvent, meant: string, jobName: string): void {
+    const id = `${event.commandId}/${event.seq}`;
+    if (notTaken.value.some(({ command }) => command.id === id)) return;
+    void refuse({
+      order: event.seq,
+      jobId,
+      jobName,
+      meant,
+      command: { ...event, id, seen: event.seq } as unknown as Command,
+      message: 'It was saved, but the server has an older store now, without it.',
+      wouldHelp: 'Do it anew where it still holds.',
+      gone: true,
+    });
+  }
+
   /** Sends once more what was not taken, behind what its job has waiting; the same command, so never twice. */
   async function again(entry: NotTaken): Promise<void> {
     add(entry.jobId, entry.command, entry.meant, entry.jobName);
@@ -249,6 +267,7 @@ export const useOutbox = defineStore('outbox', () => {
     of,
     read,
     again,
+    sayGone,
     onReply: (listen: (jobId: string, reply: CommandReply) => void) => listeners.add(listen),
     count: computed(() => waiting.value.length),
   };
