@@ -1,4 +1,4 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { build } from 'vite';
@@ -14,5 +14,13 @@ describe('the first load', () => {
   it('is at most 150 KB of JavaScript, gzipped, and carries no schemas', () => {
     expect(firstLoadBytes(web)).toBeGreaterThan(30 * 1024);
     expect(firstLoadBytes(web)).toBeLessThanOrEqual(150 * 1024);
+  });
+  it('takes pages to be opened without the server: at most 3 MB, with every page and font among them', () => {
+    const list = readFileSync(join(web, 'sw.js'), 'utf8');
+    const kept = [...list.matchAll(/url:\s*"([^"]+)"/g)].map(([, url]) => url ?? '');
+    const bytes = [...kept, 'sw.js'].reduce((sum, url) => sum + statSync(join(web, url)).size, 0);
+    expect(bytes).toBeLessThanOrEqual(3 * 1024 * 1024);
+    const built = readdirSync(join(web, 'assets')).filter((name) => /\.(js|css|woff2)$/.test(name));
+    expect(kept).toEqual(expect.arrayContaining(['index.html', ...built.map((name) => `assets/${name}`)]));
   });
 });

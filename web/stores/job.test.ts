@@ -2,7 +2,8 @@ import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { play } from '../../core/job/testing/play.ts';
 import { SAMPLE_PROCEDURE, SAMPLES } from '../../core/job/testing/samples.ts';
-import type { Command, CommandBody, RecordedEvent } from '../../core/job/index.ts';
+import { type Command, type CommandBody, FACTS, type RecordedEvent } from '../../core/job/index.ts';
+import { watch } from 'vue';
 import { useJob } from './job.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
@@ -115,5 +116,41 @@ describe('the job on the screen', () => {
     expect(store.send('pin-procedure', { procedureId: 'sample' })).toMatchObject({ code: 'no-such-procedure' });
     await store.needProcedure('sample');
     expect(store.send('pin-procedure', { procedureId: 'sample' })).toBeNull();
+  });
+  it('shows all that waits while two hundred notes are sent, decides each a few times at most, and ends as the server has it', async () => {
+    let seq = log.length;
+    let reachable = false;
+    server(async (command) => {
+      if (!reachable) throw new Error('no network');
+      const event = {
+        seq: ++seq,
+        commandId: command.id,
+        at: command.at,
+        by: 'tomas',
+        v: 1,
+        type: 'note-made',
+        data: command.data,
+      };
+      return answer(201, { jobId: 'j', version: seq, events: [event], repeated: false });
+    });
+    const store = useJob();
+    await store.load('j');
+    const decided = vi.spyOn(FACTS.get('note-made')!, 'means');
+    for (let nth = 0; nth < 200; nth += 1)
+      store.send('make-note', { id: crypto.randomUUID(), stage: 'strip', text: `note ${nth}` });
+    // As a screen sees it: once for what changes in one breath.
+    const seen = new Set<number>();
+    const stop = watch(
+      () => store.job?.notes.length,
+      (count) => seen.add(count ?? 0),
+    );
+    expect(store.job?.notes).toHaveLength(200);
+    reachable = true;
+    await vi.runAllTimersAsync();
+    stop();
+    expect([...seen].filter((count) => count !== 200)).toEqual([]);
+    expect([store.waitingHere, store.confirmed?.notes.length, store.confirmed?.version]).toEqual([0, 200, seq]);
+    expect(decided.mock.calls.length).toBeLessThan(200 * 12);
+    decided.mockRestore();
   });
 });

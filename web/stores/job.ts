@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import type { CommandReply, JobReply, SentCommand } from '../../contract/index.ts';
 import {
   type Asks,
@@ -23,6 +23,12 @@ import { useKnowledge } from './knowledge.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
 import { useWritingUp } from './writingUp.ts';
+
+/** So few may be decided anew at every answer. */
+const FEW_WAIT = 20;
+/** With more, answers are held for so long for each that waits, and no longer than that, ms. */
+const HELD_MS_EACH = 3;
+const MOST_HELD_MS = 2000;
 
 /**
  * The job on the screen: what the server has confirmed, with what waits to be saved applied on top by the same
@@ -75,8 +81,35 @@ export const useJob = defineStore('job', () => {
     };
   }
 
-  /** A command that would be refused now is passed over: the server will say why. */
+  /**
+   * What waiting commands made of a state, while what they are judged by is the same: a tap on top of two thousand that
+   * wait costs one decision, not two thousand.
+   */
+  let applied = new WeakMap<Job, Map<string, Job>>();
+  watch(
+    [
+      () => [shop.wrenches, shop.rules, shop.figures, shop.settings, shop.people, shop.recipes, shop.personId],
+      procedures,
+      knowledge,
+      family,
+    ],
+    () => (applied = new WeakMap()),
+    { flush: 'sync' },
+  );
+
   function apply(current: Job | null, command: Command): Job | null {
+    const known = current === null ? undefined : applied.get(current)?.get(command.id);
+    if (known !== undefined) return known;
+    const next = decided(current, command);
+    if (current !== null && next !== null && next !== current) {
+      const made = applied.get(current) ?? new Map<string, Job>();
+      applied.set(current, made.set(command.id, next));
+    }
+    return next;
+  }
+
+  /** A command that would be refused now is passed over: the server will say why. */
+  function decided(current: Job | null, command: Command): Job | null {
     const decision = decide(current, command, contextFor(command));
     if (!decision.ok) return current;
     return decision.events.reduce<Job | null>(
@@ -90,15 +123,40 @@ export const useJob = defineStore('job', () => {
     );
   }
 
+  /** Answered, and not yet part of what is confirmed: see {@link heard}. */
+  const answered = shallowRef<readonly Command[]>([]);
+  const held = shallowRef<readonly RecordedEvent[]>([]);
+  let settling: ReturnType<typeof setTimeout> | undefined;
+
   const job = computed(() => {
-    const base = confirmed.value;
-    return outbox
-      .of(id.value)
-      .reduce<Job | null>(
-        (state, { command }) => (lastConfirmed.value.has(command.id) ? state : apply(state, command)),
-        base,
-      );
+    const early = new Set(answered.value.map((command) => command.id));
+    const waiting = outbox.of(id.value).flatMap(({ command }) => (early.has(command.id) ? [] : [command]));
+    return [...answered.value, ...waiting].reduce<Job | null>(
+      (state, command) => (lastConfirmed.value.has(command.id) ? state : apply(state, command)),
+      confirmed.value,
+    );
   });
+
+  /**
+   * Where much waits, answers are confirmed some at a time: each new base has all that waits decided anew. Until then
+   * the command goes on being shown as it was, so that the screen never lacks it.
+   */
+  function heard(jobId: string, { events }: CommandReply, command: Command): void {
+    if (jobId !== id.value) return;
+    held.value = [...held.value, ...events];
+    answered.value = [...answered.value, command];
+    const left = outbox.of(jobId).length;
+    if (left <= FEW_WAIT) settle();
+    else settling ??= setTimeout(settle, Math.min(MOST_HELD_MS, left * HELD_MS_EACH));
+  }
+  function settle(): void {
+    clearTimeout(settling);
+    settling = undefined;
+    const events = held.value;
+    held.value = [];
+    if (events.length > 0) take({ jobId: id.value, version: events.at(-1)!.seq, events });
+    answered.value = [];
+  }
 
   function take(reply: JobReply | CommandReply): void {
     const seen = confirmed.value?.version ?? 0;
@@ -115,15 +173,16 @@ export const useJob = defineStore('job', () => {
     await Promise.all([known.need(version), vehicle.familyId ? known.needFamily(vehicle.familyId) : null]);
   }
 
-  outbox.onReply((jobId, reply) => {
-    if (jobId === id.value) take(reply);
-  });
+  outbox.onReply(heard);
+  onScopeDispose(() => clearTimeout(settling));
 
   /** Forgets what is shown, for another job or another log of this one. */
   function begin(jobId: string): void {
     id.value = jobId;
     confirmed.value = null;
     lastConfirmed.value = new Set();
+    answered.value = [];
+    held.value = [];
     log = [];
   }
 
@@ -206,7 +265,12 @@ export const useJob = defineStore('job', () => {
       by: shop.personId,
       seen: confirmed.value?.version ?? 0,
     } as Command;
-    outbox.add(id.value, command, current === null ? '' : withTyped(wordsOf(decision.events, current), data), nameOf(current));
+    outbox.add(
+      id.value,
+      command,
+      current === null ? '' : withTyped(wordsOf(decision.events, current), data),
+      nameOf(current),
+    );
     return null;
   }
 
@@ -244,6 +308,8 @@ export const useJob = defineStore('job', () => {
     load,
     send,
     needProcedure,
+    /** The version up to which the server has told this page. */
+    told: computed(() => held.value.at(-1)?.seq ?? confirmed.value?.version ?? 0),
     waitingHere: computed(() => outbox.of(id.value).length),
   };
 });

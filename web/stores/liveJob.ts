@@ -16,7 +16,7 @@ export function useLiveJob(jobId: () => string): void {
     clearTimeout(timer);
     timer = setTimeout(() => {
       if (store.id !== id || store.confirmed === null) return;
-      if (change === null || change.version > store.confirmed.version) void store.load(id);
+      if (change === null || change.version > store.told) void store.load(id);
     }, OWN_ANSWER_MS);
   });
   onScopeDispose(() => clearTimeout(timer));

@@ -66,6 +66,9 @@ async function failsAlone(error: ApiError, attempts: number): Promise<boolean> {
   );
 }
 
+/** Told of an answer before its command leaves the queue. */
+type Heard = (jobId: string, reply: CommandReply, command: Command) => void;
+
 /** What one job's queue does now, and how it last fared. */
 interface Queue {
   readonly sending: boolean;
@@ -91,7 +94,7 @@ export const useOutbox = defineStore('outbox', () => {
   const onlyHere = shallowRef<ReadonlySet<string>>(new Set());
   /** When a job is tried again, by its id. */
   const retries = new Map<string, ReturnType<typeof setTimeout>>();
-  const listeners = new Set<(jobId: string, reply: CommandReply) => void>();
+  const listeners = new Set<Heard>();
 
   /** Takes up what an earlier page left behind. */
   async function restore(): Promise<void> {
@@ -182,7 +185,7 @@ export const useOutbox = defineStore('outbox', () => {
     try {
       const reply = await api.post<CommandReply>(`/jobs/${jobId}/commands`, sent(await withItsFile(command)));
       // The answer is applied before the command leaves the queue, so that the screen never shows neither.
-      for (const listen of listeners) listen(jobId, reply);
+      for (const listen of listeners) listen(jobId, reply, command);
       await remove(command.id);
       await forgetFile(command);
     } catch (error) {
@@ -268,7 +271,7 @@ export const useOutbox = defineStore('outbox', () => {
     read,
     again,
     sayGone,
-    onReply: (listen: (jobId: string, reply: CommandReply) => void) => listeners.add(listen),
+    onReply: (listen: Heard) => listeners.add(listen),
     count: computed(() => waiting.value.length),
   };
 });
