@@ -240,6 +240,7 @@ try {
     const [width, height] = (values.size ?? view.size ?? '1280x800').split('x').map(Number);
     const theme = values.theme ?? view.theme ?? 'light';
     const context = await browser.newContext({
+      serviceWorkers: 'block',
       viewport: { width, height },
       timezoneId: 'Europe/London',
       locale: 'en-GB',

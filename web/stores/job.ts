@@ -26,9 +26,10 @@ import { useWritingUp } from './writingUp.ts';
 
 /** So few may be decided anew at every answer. */
 const FEW_WAIT = 20;
-/** With more, answers are held for so long for each that waits, and no longer than that, ms. */
-const HELD_MS_EACH = 3;
-const MOST_HELD_MS = 2000;
+/** With more, answers are held so many times as long as the last confirming took, and no longer than that, ms. */
+const HELD_TIMES = 10;
+const MOST_HELD_MS = 15_000;
+const LEAST_HELD_MS = 200;
 
 /**
  * The job on the screen: what the server has confirmed, with what waits to be saved applied on top by the same
@@ -127,6 +128,7 @@ export const useJob = defineStore('job', () => {
   const answered = shallowRef<readonly Command[]>([]);
   const held = shallowRef<readonly RecordedEvent[]>([]);
   let settling: ReturnType<typeof setTimeout> | undefined;
+  let lastTook = 0;
 
   const job = computed(() => {
     const early = new Set(answered.value.map((command) => command.id));
@@ -147,15 +149,19 @@ export const useJob = defineStore('job', () => {
     answered.value = [...answered.value, command];
     const left = outbox.of(jobId).length;
     if (left <= FEW_WAIT) settle();
-    else settling ??= setTimeout(settle, Math.min(MOST_HELD_MS, left * HELD_MS_EACH));
+    else settling ??= setTimeout(settle, Math.min(MOST_HELD_MS, Math.max(LEAST_HELD_MS, lastTook * HELD_TIMES)));
   }
   function settle(): void {
     clearTimeout(settling);
     settling = undefined;
     const events = held.value;
+    const from = performance.now();
     held.value = [];
     if (events.length > 0) take({ jobId: id.value, version: events.at(-1)!.seq, events });
     answered.value = [];
+    // Asked for here, so that it is known what it costs.
+    void job.value;
+    lastTook = performance.now() - from;
   }
 
   function take(reply: JobReply | CommandReply): void {

@@ -106,6 +106,20 @@ describe('what waits', () => {
   });
 });
 
+describe('what waits for a server that is back with an older store', () => {
+  it('is sent as if nothing had been seen, and judged by what that store holds', async () => {
+    const asked = server((_, body) =>
+      (body as Command).seen > 0
+        ? answer(409, { error: { code: 'seen-the-future', message: 'x', fields: {}, wouldHelp: '' } })
+        : taken(),
+    );
+    const { outbox } = await page();
+    outbox.add('j', { ...command('a'), seen: 7 });
+    await vi.waitFor(() => expect(outbox.count).toBe(0));
+    expect([asked.map(({ body }) => (body as Command).seen), outbox.notTaken]).toEqual([[7, 0], []]);
+  });
+});
+
 describe('a file that waits', () => {
   it('goes before the entry that speaks of it, which names what the server calls it, and is kept until both are there', async () => {
     server(away);

@@ -190,6 +190,9 @@ export const useOutbox = defineStore('outbox', () => {
       await forgetFile(command);
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
+      // An older store was put back: what waited still happened, and is judged by what that store holds.
+      if (error.code === 'seen-the-future' && command.seen > 0)
+        return sendOne({ ...entry, command: { ...command, seen: 0 } });
       const setAside = !COMES_BACK.has(error.status) || (await failsAlone(error, queueOf(jobId).attempts));
       if (!setAside) throw error;
       await refuse({ ...entry, message: error.message, wouldHelp: error.wouldHelp });

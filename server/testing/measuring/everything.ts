@@ -10,6 +10,7 @@ import { searchText } from '../../../core/words/index.ts';
 import { cableProcedure } from '../../../demo/procedures/cable.ts';
 import { createApp } from '../../app.ts';
 import { createServices } from '../../services.ts';
+import { away } from './away.ts';
 import { tapToPaint } from './tap.ts';
 import { unitPages, largePicture } from './units.ts';
 import { firstRealJob } from './journey.ts';
@@ -40,6 +41,7 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     search(folder),
     firstLoad(join(dist, 'web')),
     await tapToPaint(folder, join(dist, 'web')),
+    ...(await away(folder, join(dist, 'web'))),
     ...(await largePicture(folder)),
     ...(await unitPages(folder, join(dist, 'web'))),
     ...(await traceChart(folder, join(dist, 'web'))),

@@ -80,7 +80,7 @@ export async function tapToPaint(folder: string, web: string): Promise<Measured>
       '--disable-sync',
     ],
   });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
   await page.addInitScript(() => localStorage.setItem('unhurried-wrench.person', 'tomas'));
   await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}/jobs/tap/strip`);
   await page.getByTestId('act').waitFor();

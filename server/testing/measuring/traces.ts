@@ -160,7 +160,7 @@ export async function traceChart(folder: string, web: string): Promise<Measured[
   const server = createServer(createApp(services, pino({ level: 'silent' }), web)).listen(0, '127.0.0.1');
   await new Promise((resolve) => setTimeout(resolve, 50));
   const browser = await chromium.launch({ executablePath: process.env.CHROMIUM_PATH ?? '', args: ['--no-sandbox'] });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
   await page.addInitScript(() => localStorage.setItem('unhurried-wrench.person', 'tomas'));
   await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}/jobs/t/prove`);
   await page.locator('[role="application"] canvas').waitFor();

@@ -72,7 +72,7 @@ export async function unitPages(folder: string, web: string): Promise<Measured[]
     executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
   await page.addInitScript(() => localStorage.setItem('unhurried-wrench.person', 'tomas'));
   /** Reloads of a page until so much of it is painted, ms; the first fills the browser's cache and is left out. */
   const reloads = async (path: string, wanted: Readonly<Record<string, number>>): Promise<number[]> => {
