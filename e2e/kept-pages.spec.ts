@@ -1,4 +1,4 @@
-import { appendFileSync, copyFileSync, cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { appendFileSync, copyFileSync, cpSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { STAGES } from '../core/job/index.ts';
@@ -88,6 +88,7 @@ test('a newer program is offered, waits while somebody works, and is taken when 
 }) => {
   await workshop.stop();
   // Beside the packages that it needs.
+  mkdirSync(join('node_modules', '.cache'), { recursive: true });
   const program = mkdtempSync(join('node_modules', '.cache', 'uw-program-'));
   cpSync('dist', program, { recursive: true });
   const server = await launch(workshop.file, 0, program);

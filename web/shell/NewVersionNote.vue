@@ -14,11 +14,13 @@ const later = ref(false);
     class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-band px-4 py-1.5 md:px-7"
     role="status"
   >
-    <span
-      ><b>A new version is here.</b> Taking it loads this page anew;
-      {{ outbox.count > 0 ? 'what waits is kept and sent after.' : 'nothing of your work is lost.' }}</span
+    <span class="min-w-0 flex-1 basis-72"
+      ><b>A new version is here.</b> The page loads anew;
+      {{ outbox.count > 0 ? 'what waits is sent after.' : 'no work is lost.' }}</span
     >
-    <button type="button" class="quiet" @click="newVersionReady?.()">Take it now</button>
-    <button type="button" class="quiet" @click="later = true">Later</button>
+    <span class="flex gap-x-3">
+      <button type="button" class="quiet" @click="newVersionReady?.()">Take it now</button>
+      <button type="button" class="quiet" @click="later = true">Later</button>
+    </span>
   </p>
 </template>
