@@ -1,4 +1,4 @@
-import { expect, test } from './fixtures.ts';
+import { expect, sent, test } from './fixtures.ts';
 
 test('work done while the server is away waits, outlives a reload, and is sent in order', async ({
   page,
@@ -104,4 +104,30 @@ test('what the server fails over holds up no other job, and is kept over a reloa
   await expect
     .poll(() => workshop.rows("SELECT 1 FROM event WHERE job_id = 'job-233' AND json_extract(data, '$.sign') = 'limp'"))
     .toHaveLength(1);
+});
+
+test('a job that was cancelled meanwhile: what waited for it is told beside that, and left as it is there', async ({
+  page,
+  context,
+  workshop,
+}) => {
+  await workshop.open(page, '/jobs/job-233/complaint', 'wen');
+  await page.getByRole('button', { name: 'Pick from the list instead' }).click();
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Limp mode', exact: true }).click();
+  await expect(page.getByTestId('waiting')).toHaveText('1 waiting to be saved');
+  // The other station is not out of reach.
+  await sent(page, workshop, 'job-233', 'cancel-job', { why: 'sold as it stands' });
+  await context.setOffline(false);
+  const told = page.getByRole('alert');
+  await expect(told).toContainText('Not taken');
+  await expect(told).toContainText('limp mode');
+  await expect(told).toContainText('On the job meanwhile');
+  await expect(told).toContainText('Cancelled');
+  await expect(page.getByTestId('waits')).toHaveText('1 not taken');
+  await page.getByTestId('waits').click();
+  await expect(page.getByRole('dialog')).toContainText('All else you did is saved.');
+  await page.getByRole('dialog').getByRole('button', { name: 'Leave it as it is there' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('waits')).toBeHidden();
 });
