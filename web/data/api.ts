@@ -59,3 +59,10 @@ export const api = {
   upload: <T>(path: string, file: Blob): Promise<T> =>
     call<T>('POST', path, file, file.type === '' ? 'application/octet-stream' : file.type),
 };
+
+/** Whether the server answers at all, well or not. */
+export const isThere = (): Promise<boolean> =>
+  api.get('/health').then(
+    () => true,
+    (error: unknown) => !(error instanceof OutOfReach),
+  );

@@ -1,6 +1,14 @@
 <script setup lang="ts">
+import { onMounted, ref } from 'vue';
+import { isThere } from '../../data/api.ts';
+
 /** What stands where a photo was taken that is not to be had: its file is gone, or out of reach. */
 defineProps<{ what: string; small?: boolean }>();
+/** Only a server that is there can say that a file is gone. */
+const away = ref(false);
+onMounted(async () => {
+  away.value = !(await isThere());
+});
 </script>
 
 <template>
@@ -11,7 +19,11 @@ defineProps<{ what: string; small?: boolean }>();
   >
     <b class="text-oxide" :class="small ? 'text-sm' : ''">No photo here</b>
     <span v-if="!small" class="max-w-72 text-note text-soft">
-      It was taken, but its file cannot be read. If somebody has it, add it again: the same photo takes its old place.
+      {{
+        away
+          ? 'The server is out of reach, and this photo was not taken along.'
+          : 'It was taken, but its file cannot be read. If somebody has it, add it again: the same photo takes its old place.'
+      }}
     </span>
   </span>
 </template>

@@ -6,6 +6,7 @@ import { freshShop, read, serve, showJob, stubs } from '../../testing.ts';
 // The test’s page has no canvas to draw on.
 vi.mock('vue-konva', async () => ({ useImage: (await import('../../testing.ts')).noImage }));
 import CompareSlider from './CompareSlider.vue';
+import PictureGap from './PictureGap.vue';
 import PicturesBlock from './PicturesBlock.vue';
 
 const picture = (id: string, when: 'before' | 'after', hash = id.repeat(64).slice(0, 64)): CommandBody => ({
@@ -98,6 +99,17 @@ describe('pictures of a unit', () => {
     await vi.dynamicImportSettled();
     await flushPromises();
     expect(read(wrapper)).toContain('marking b');
+  });
+  it('do not call a file lost that only the server could show', async () => {
+    for (const [answer, words] of [
+      [() => Promise.reject(new Error('no network')), 'was not taken along'],
+      [() => Promise.resolve(new Response('{}')), 'its file cannot be read'],
+    ] as const) {
+      vi.stubGlobal('fetch', answer);
+      const wrapper = mount(PictureGap, { props: { what: 'Throttle body' } });
+      await flushPromises();
+      expect(read(wrapper)).toContain(words);
+    }
   });
   it('leave a named gap where a file is not to be had', async () => {
     const { job } = showJob([open, picture('a', 'before')]);
