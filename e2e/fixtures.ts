@@ -1,9 +1,9 @@
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
 import Sqlite from 'better-sqlite3';
-import { SEEDED } from './seeded.ts';
+import { seed, SEEDED } from './seeded.ts';
 import { launch } from './served.ts';
 
 /** The built server over a store of its own, filled with the demo world. */
@@ -31,21 +31,29 @@ export async function sent(page: Page, workshop: Workshop, jobId: string, type: 
   expect(reply.ok(), await reply.text()).toBe(true);
 }
 
-function seededFolder(): string {
+/** What soaks, cools and was promised in the demo world is told from when it was seeded: an older one is another world. */
+const STAYS_FRESH_MS = 7 * 60_000;
+
+/** The folder of the seeded world; null once that is too old. */
+function seededFolder(): string | null {
   const folder = process.env[SEEDED];
   if (!folder) throw new Error('No demo world was seeded: e2e/seeded.ts has not run.');
-  return folder;
+  return Date.now() - statSync(folder).birthtimeMs < STAYS_FRESH_MS ? folder : null;
 }
 
-export const test = base.extend<{ workshop: Workshop; empty: boolean }>({
+export const test = base.extend<{ workshop: Workshop; empty: boolean; seededNow: boolean }>({
+  /** Seeded for this story alone: what soaks in the demo world does not wait for stories that come late. */
+  seededNow: [false, { option: true }],
   /** The store has nothing in it: a shop on its first day. */
   empty: [false, { option: true }],
-  workshop: async ({ empty }, use) => {
+  workshop: async ({ empty, seededNow }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'uw-e2e-'));
     const file = join(folder, 'shop.sqlite');
-    if (!empty) cpSync(seededFolder(), folder, { recursive: true });
+    const seeded = empty || seededNow ? null : seededFolder();
+    if (seeded !== null) cpSync(seeded, folder, { recursive: true });
     let server = await launch(file, 0);
     const { address } = server;
+    if (!empty && seeded === null) await seed(address);
     await use({
       address,
       file,

@@ -21,7 +21,8 @@ async function call(
   return reply as never;
 }
 
-async function seed(address: string): Promise<void> {
+/** Fills an empty server with the demo world as it is now. */
+export async function seed(address: string): Promise<void> {
   const json = (method: string, path: string, value: unknown): Promise<never> =>
     call(address, method, path, JSON.stringify(value));
   await seedDemo(
