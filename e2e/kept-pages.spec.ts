@@ -25,7 +25,7 @@ async function takenAlong(page: Page): Promise<void> {
         }),
     );
   // It is the last that is taken along.
-  await expect.poll(kept, { timeout: 60_000 }).toBe(1);
+  await expect.poll(kept, { timeout: 150_000 }).toBe(1);
 }
 
 test('with the server away every page opens, a job is worked on over a closed tab with a photo, and it all arrives once', async ({
@@ -41,7 +41,7 @@ test('with the server away every page opens, a job is worked on over a closed ta
   for (const path of PAGES) {
     await page.goto(workshop.address + path);
     await expect(page.getByRole('heading').first(), path)
-      .toBeVisible({ timeout: 8000 })
+      .toBeVisible({ timeout: 40_000 })
       .catch(() => problems.push(`${path}: nothing is shown`));
     for (const words of await page.getByText(/cannot be (shown|read)|out of reach|failed to fetch/i).allTextContents())
       problems.push(`${path}: ${words}`);
@@ -68,7 +68,7 @@ test('with the server away every page opens, a job is worked on over a closed ta
   await again.keyboard.press('Escape');
 
   await workshop.start();
-  await expect(again.getByTestId('waits')).toBeHidden({ timeout: 30_000 });
+  await expect(again.getByTestId('waits')).toBeHidden({ timeout: 90_000 });
   const count = (sql: string) => workshop.rows<{ n: number }>(sql)[0]?.n;
   expect(
     count(
