@@ -55,12 +55,7 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'first', tags: ['$initial'], priority: 2 },
-            {
-              name: 'plain',
-              test: /\/core\/(quantity|words|vehicle)\/|\/web\/data\/asking|plugin-vue/,
-              minShareCount: 2,
-              priority: 1,
-            },
+            { name: 'plain', test: /\/core\/(quantity|words|vehicle)\/|plugin-vue/, minShareCount: 2, priority: 1 },
             ...[
               { name: 'list-table', test: /\/web\/parts\/ListTable|@tanstack/ },
               { name: 'pick-field', test: /\/web\/parts\/PickField|headlessui.*combobox/ },

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
 import Sqlite from 'better-sqlite3';
-import { seed, SEEDED } from './seeded.ts';
+import { seed } from '../scripts/lib/seed.mjs';
+import { SEEDED } from './seeded.ts';
 import { launch } from './served.ts';
 
 /** The built server over a store of its own, filled with the demo world. */
@@ -53,7 +54,7 @@ export const test = base.extend<{ workshop: Workshop; empty: boolean; seededNow:
     if (seeded !== null) cpSync(seeded, folder, { recursive: true });
     let server = await launch(file, 0);
     const { address } = server;
-    if (!empty && seeded === null) await seed(address);
+    if (!empty && seeded === null) await seed(address, Date.now());
     await use({
       address,
       file,

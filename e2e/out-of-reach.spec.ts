@@ -1,4 +1,15 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { expect, sent, test } from './fixtures.ts';
+
+/** What is shown only while something waits is in no list of views. */
+async function accessible(page: Page): Promise<void> {
+  for (const theme of ['light', 'dark'] as const) {
+    await page.evaluate((chosen) => document.documentElement.setAttribute('data-theme', chosen), theme);
+    const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).analyze();
+    expect(violations.map(({ id, nodes }) => `${theme}: ${id} ${nodes[0]?.target.join(' ')}`)).toEqual([]);
+  }
+}
 
 test('work done while the server is away waits, outlives a reload, and is sent in order', async ({
   page,
@@ -124,9 +135,11 @@ test('a job that was cancelled meanwhile: what waited for it is told beside that
   await expect(told).toContainText('limp mode');
   await expect(told).toContainText('On the job meanwhile');
   await expect(told).toContainText('Cancelled');
+  await accessible(page);
   await expect(page.getByTestId('waits')).toHaveText('1 not taken');
   await page.getByTestId('waits').click();
   await expect(page.getByRole('dialog')).toContainText('All else you did is saved.');
+  await accessible(page);
   await page.getByRole('dialog').getByRole('button', { name: 'Leave it as it is there' }).click();
   await page.keyboard.press('Escape');
   await expect(page.getByTestId('waits')).toBeHidden();

@@ -1,9 +1,7 @@
 import { useShop } from '../stores/shop.ts';
 import { api } from './api.ts';
-import { keptOr } from './kept.ts';
 
-/** Something that the server holds; out of reach as it was answered last. @throws ApiError, OutOfReach */
-export const ask = <T>(path: string): Promise<T> => keptOr(path, () => api.get<T>(path));
+export { ask } from './kept.ts';
 
 /** What the person at the bench sends. */
 const signed = (body: object): object => ({ by: useShop().personId, ...body });

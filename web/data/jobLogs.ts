@@ -28,24 +28,28 @@ export async function keepOnlyLogs(jobIds: ReadonlySet<string>): Promise<void> {
   for (const jobId of await store.getAllKeys('logs')) if (!jobIds.has(jobId)) await store.delete('logs', jobId);
 }
 
+/** A job's log as the server has it now, and what was known here and is not in its store any more. */
+export interface FollowedLog {
+  readonly events: readonly RecordedEvent[];
+  readonly gone: readonly RecordedEvent[];
+}
+
+const readAfter = async (jobId: string, after: number): Promise<readonly RecordedEvent[]> =>
+  (await api.get<JobReply>(`/jobs/${jobId}?since=${after}`)).events;
+
 /**
- * Whether an answer from the last known entry on goes on from it. Where not, the server has another store than it had:
- * an older one that was put back, or one that went another way since.
+ * Reads on from what is known of a job's log. Where the answer does not go on from the last known entry, the server has
+ * another store than it had (an older one that was put back, or one that went another way since): it is read anew.
+ * @throws ApiError, OutOfReach
  */
-export const goesOnFrom = (last: RecordedEvent, { events }: { readonly events: readonly RecordedEvent[] }): boolean =>
-  events[0]?.seq === last.seq && events[0].commandId === last.commandId;
-
-/** A job's log from an entry on, without that one: `after` 0 for all. @throws ApiError, OutOfReach */
-export const readLogAfter = (jobId: string, after: number): Promise<JobReply> =>
-  api.get<JobReply>(`/jobs/${jobId}?since=${after}`);
-
-/** A job's whole log as the server has it; what is known here is not asked for again. @throws ApiError, OutOfReach */
-export async function readLog(jobId: string): Promise<readonly RecordedEvent[]> {
-  const known = await keptLog(jobId);
+export async function followLog(jobId: string, known: readonly RecordedEvent[]): Promise<FollowedLog> {
   const last = known.at(-1);
   if (last !== undefined) {
-    const reply = await readLogAfter(jobId, last.seq - 1);
-    if (goesOnFrom(last, reply)) return [...known, ...reply.events.slice(1)];
+    const [same, ...fresh] = await readAfter(jobId, last.seq - 1);
+    if (same?.seq === last.seq && same.commandId === last.commandId)
+      return { events: fresh.length === 0 ? known : [...known, ...fresh], gone: [] };
   }
-  return (await readLogAfter(jobId, 0)).events;
+  const events = await readAfter(jobId, 0);
+  const there = new Set(events.map(({ commandId }) => commandId));
+  return { events, gone: known.filter(({ commandId }) => !there.has(commandId)) };
 }

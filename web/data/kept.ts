@@ -1,5 +1,5 @@
 import type { DBSchema } from 'idb';
-import { OutOfReach } from './api.ts';
+import { api, OutOfReach } from './api.ts';
 import { browserStore } from './browserStore.ts';
 
 interface KeptSchema extends DBSchema {
@@ -28,12 +28,12 @@ async function keep(path: string, answer: unknown): Promise<void> {
 }
 
 /**
- * What the server answers; where it is out of reach, what it answered last.
- * @throws OutOfReach when it never answered, and whatever else asking throws
+ * Something that the server holds; out of reach as it was answered last.
+ * @throws ApiError; OutOfReach when it never answered
  */
-export async function keptOr<T>(path: string, ask: () => Promise<T>): Promise<T> {
+export async function ask<T>(path: string): Promise<T> {
   try {
-    const answer = await ask();
+    const answer = await api.get<T>(path);
     void keep(path, answer).catch(() => undefined);
     return answer;
   } catch (error) {

@@ -1,11 +1,10 @@
 import { useQuery, useQueryCache } from '@pinia/colada';
 import { computed, onScopeDispose } from 'vue';
-import { api } from './api.ts';
 import { BREATH_MS, useChanges } from './changes.ts';
-import { keptOr } from './kept.ts';
+import { ask } from './kept.ts';
 
 /** The list that an address belongs to: the noun it begins with. */
-const listOf = (path: string): string => path.split(/[/?]/)[1] ?? '';
+export const listOf = (path: string): string => path.split(/[/?]/)[1] ?? '';
 
 /**
  * Something that the server holds, by its address: asked for when it is shown, shown from memory meanwhile, and out of
@@ -15,10 +14,7 @@ const listOf = (path: string): string => path.split(/[/?]/)[1] ?? '';
 export function useRead<T>(path: () => string | null) {
   const { data, error, asyncStatus, refetch } = useQuery<T>({
     key: () => [listOf(path() ?? ''), path() ?? ''],
-    query: () => {
-      const asked = path() ?? '';
-      return keptOr(asked, () => api.get<T>(asked));
-    },
+    query: () => ask<T>(path() ?? ''),
     enabled: () => path() !== null,
     staleTime: 0,
   });

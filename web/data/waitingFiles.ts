@@ -1,4 +1,5 @@
 import type { DBSchema } from 'idb';
+import { shallowReactive } from 'vue';
 import { api } from './api.ts';
 import { browserStore } from './browserStore.ts';
 
@@ -16,7 +17,7 @@ const open = browserStore<FilesSchema>('unhurried-wrench-files', 1, (made) => {
   made.createObjectStore('files', { keyPath: 'hash' });
 });
 /** What this browser would not keep lasts as long as this tab does. */
-const onlyHere = new Map<string, WaitingFile>();
+export const filesOnlyHere = shallowReactive(new Map<string, WaitingFile>());
 
 /** SHA-256 of some bytes, hexadecimal. @throws Error where the page is not in a secure context */
 async function hashOf(blob: Blob): Promise<string> {
@@ -26,11 +27,8 @@ async function hashOf(blob: Blob): Promise<string> {
   return [...new Uint8Array(digest)].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
-/**
- * Keeps a file until the server is there.
- * @returns its hash, and whether the browser keeps it over a closed tab
- */
-export async function letWait(path: WaitingFile['path'], blob: Blob): Promise<{ hash: string; kept: boolean }> {
+/** Keeps a file until the server is there. */
+export async function letWait(path: WaitingFile['path'], blob: Blob): Promise<{ readonly hash: string }> {
   const file = { hash: await hashOf(blob), path, blob };
   const store = await open();
   const kept =
@@ -38,9 +36,9 @@ export async function letWait(path: WaitingFile['path'], blob: Blob): Promise<{ 
       () => true,
       () => false,
     )) ?? false;
-  if (!kept) onlyHere.set(file.hash, file);
+  if (!kept) filesOnlyHere.set(file.hash, file);
   if (path === '/pictures') await showMeanwhile(file.hash, blob).catch(() => undefined);
-  return { hash: file.hash, kept };
+  return { hash: file.hash };
 }
 
 /**
@@ -49,24 +47,27 @@ export async function letWait(path: WaitingFile['path'], blob: Blob): Promise<{ 
  * @throws ApiError, OutOfReach
  */
 export async function sendWaiting(hash: string): Promise<string | null> {
-  const file = onlyHere.get(hash) ?? (await (await open())?.get('files', hash));
+  const file = filesOnlyHere.get(hash) ?? (await (await open())?.get('files', hash));
   return file === undefined ? null : (await api.upload<{ hash: string }>(file.path, file.blob)).hash;
 }
 
 /** Nobody wants it any more, or the server has it. */
 export async function forgetWaiting(hash: string): Promise<void> {
-  onlyHere.delete(hash);
+  filesOnlyHere.delete(hash);
   await (await open())?.delete('files', hash).catch(() => undefined);
-}
-
-/** How much waits. */
-export async function waitingFileCount(): Promise<number> {
-  return onlyHere.size + ((await (await open())?.count('files').catch(() => 0)) ?? 0);
+  await dropShown(hash).catch(() => undefined);
 }
 
 /** Pictures are shown by their address: until the server has this one, the browser answers for it. */
 async function showMeanwhile(hash: string, blob: Blob): Promise<void> {
   const shown = await caches.open('pictures');
-  for (const size of ['', '?size=small', '?size=shown'])
-    await shown.put(`/api/pictures/${hash}${size}`, new Response(blob, { headers: { 'content-type': blob.type } }));
+  for (const address of addressesOf(hash))
+    await shown.put(address, new Response(blob, { headers: { 'content-type': blob.type } }));
 }
+/** From now on the server answers for it, with copies that are made for screens. */
+async function dropShown(hash: string): Promise<void> {
+  const shown = await caches.open('pictures');
+  for (const address of addressesOf(hash)) await shown.delete(address);
+}
+const addressesOf = (hash: string): readonly string[] =>
+  ['', '?size=small'].map((size) => `/api/pictures/${hash}${size}`);

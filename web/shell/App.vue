@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch 
 import { useRoute, useRouter } from 'vue-router';
 import { useChanges } from '../data/changes.ts';
 import { useFreshReads } from '../data/read.ts';
+import { useCarry } from '../stores/useCarry.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { useShop } from '../stores/shop.ts';
 import { listenForKeys, useKeys } from './keys.ts';
@@ -22,6 +23,7 @@ const WaitingSheet = defineAsyncComponent(() => import('./WaitingSheet.vue'));
 const NotTaken = defineAsyncComponent(() => import('./NotTaken.vue'));
 
 useFreshReads();
+useCarry();
 const route = useRoute();
 const router = useRouter();
 const shop = useShop();
@@ -55,36 +57,23 @@ useKeys([
   go('t', '/tools', 'tools'),
 ]);
 
-/** Quiet for so long, what the shop works with now is taken along. */
-const CARRY_AFTER_MS = 4000;
 /** Lists that are parts of the shop's own settings. */
 const SHOP_ROWS: ReadonlySet<string> = new Set(['shop', 'settings', 'house-rules', 'calendar']);
 
 async function start(): Promise<void> {
   failed.value = false;
   await Promise.all([shop.load(), outbox.restore()]).catch(() => (failed.value = true));
-  carrySoon();
-}
-/** What may be needed with the server away is fetched in quiet moments. */
-let quiet: ReturnType<typeof setTimeout> | undefined;
-function carrySoon(): void {
-  clearTimeout(quiet);
-  quiet = setTimeout(() => void import('../data/carry.ts').then(({ carry }) => carry()), CARRY_AFTER_MS);
 }
 // What the shop says of itself, and who works here, is the same on every station.
 useChanges((change) => {
   if (change === null || (change.kind === 'rows' && SHOP_ROWS.has(change.list)))
     void shop.load().catch(() => undefined);
-  carrySoon();
 });
 onMounted(() => {
   window.addEventListener('keydown', listenForKeys);
   void start();
 });
-onBeforeUnmount(() => {
-  window.removeEventListener('keydown', listenForKeys);
-  clearTimeout(quiet);
-});
+onBeforeUnmount(() => window.removeEventListener('keydown', listenForKeys));
 
 /** What this page asks for next: the act of the item in hand, else its one primary action. */
 function toNextStep(): void {

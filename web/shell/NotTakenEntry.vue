@@ -2,18 +2,18 @@
 import { onMounted, shallowRef } from 'vue';
 import { type NotTaken, useOutbox } from '../stores/outbox.ts';
 import { useShop } from '../stores/shop.ts';
-import type { Deed } from './meanwhile.ts';
+import type { OthersEntry } from './meanwhile.ts';
 
 /** One entry that was not taken: what it says beside what others did on the job meanwhile, for a person to decide. */
 const props = defineProps<{ entry: NotTaken }>();
 const outbox = useOutbox();
 const shop = useShop();
-const deeds = shallowRef<readonly Deed[]>([]);
+const others = shallowRef<readonly OthersEntry[]>([]);
 onMounted(async () => {
   if (props.entry.gone) return;
   const { doneMeanwhile } = await import('./meanwhile.ts');
   // What cannot be read now is not shown; the reason stands without it.
-  deeds.value = await doneMeanwhile(props.entry).catch(() => []);
+  others.value = await doneMeanwhile(props.entry).catch(() => []);
 });
 </script>
 
@@ -31,11 +31,11 @@ onMounted(async () => {
         <h2 class="text-sm font-bold text-soft">You had, {{ shop.say.clock(entry.command.at) }}</h2>
         <p>{{ entry.meant }}</p>
       </div>
-      <div v-if="deeds.length > 0" class="border-l-2 border-bottle pl-3">
+      <div v-if="others.length > 0" class="border-l-2 border-bottle pl-3">
         <h2 class="text-sm font-bold text-soft">On the job meanwhile</h2>
-        <p v-for="deed in deeds" :key="deed.seq">
-          {{ deed.words }}
-          <span class="text-sm text-soft">{{ shop.firstName(deed.by) }}, {{ shop.say.clock(deed.at) }}</span>
+        <p v-for="other in others" :key="other.seq">
+          {{ other.words }}
+          <span class="text-sm text-soft">{{ shop.firstName(other.by) }}, {{ shop.say.clock(other.at) }}</span>
         </p>
       </div>
     </div>
@@ -43,7 +43,7 @@ onMounted(async () => {
       <button v-if="!entry.gone" type="button" class="quiet" @click="outbox.again(entry)">Send it again</button>
       <RouterLink class="quiet" :to="`/jobs/${entry.jobId}`">To the job, to do it anew</RouterLink>
       <button type="button" class="quiet" @click="outbox.read(entry)">
-        {{ deeds.length > 0 ? 'Leave it as it is there' : 'I have read it' }}
+        {{ others.length > 0 ? 'Leave it as it is there' : 'I have read it' }}
       </button>
     </p>
   </section>

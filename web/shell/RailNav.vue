@@ -17,8 +17,6 @@ const places = [
 const route = useRoute();
 const shop = useShop();
 const outbox = useOutbox();
-/** A few on their way are nobody’s business; what stays behind is. */
-const waits = computed(() => outbox.outOfReach || outbox.count > 3 || outbox.onlyHere > 0);
 /** Units and families belong to the vehicles; settings and knowledge stand at the foot. */
 const UNDER: Readonly<Record<string, string>> = {
   '/units': '/vehicles',
@@ -61,14 +59,14 @@ const here = computed(() => {
     <span class="flex-1" />
     <!-- On a narrow screen the rail scrolls, and this stays. -->
     <button
-      v-if="waits || outbox.notTaken.length > 0"
+      v-if="outbox.lagging || outbox.notTaken.length > 0"
       type="button"
       class="sticky right-0 min-h-11 shrink-0 bg-paper px-2 text-left text-sm font-bold leading-tight min-[900px]:static min-[900px]:mb-3 min-[900px]:px-4"
       :class="outbox.notTaken.length > 0 || outbox.onlyHere > 0 ? 'text-alarm' : 'text-brass'"
       data-testid="waits"
       @click="$emit('waiting')"
     >
-      <span v-if="waits" class="block whitespace-nowrap">{{ outbox.count }} waiting</span>
+      <span v-if="outbox.lagging" class="block whitespace-nowrap">{{ outbox.count }} waiting</span>
       <span v-if="outbox.notTaken.length > 0" class="block whitespace-nowrap"
         >{{ outbox.notTaken.length }} not taken</span
       >

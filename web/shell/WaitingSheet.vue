@@ -34,8 +34,8 @@ async function drop(entry: Waiting): Promise<void> {
         order when it is back.
       </p>
       <p v-if="outbox.onlyHere > 0" class="mt-2 font-bold text-alarm">
-        This browser has no room left: {{ outbox.onlyHere }} of these are only in this tab. Leave it open until they are
-        sent.
+        This browser does not keep {{ outbox.onlyHere }} of these: they, or their photos, are only in this tab. Leave it
+        open until they are sent.
       </p>
       <section v-for="{ jobId, entries } in jobs" :key="jobId" class="mt-5">
         <h3 class="flex flex-wrap items-baseline justify-between gap-x-4">

@@ -4,7 +4,10 @@ import { newVersionReady } from './newVersionReady.ts';
 /** A page may stay open for weeks. */
 const LOOK_EVERY_MS = 15 * 60_000;
 
-/** Has the pages kept by this browser, which is asked not to make room of them, and looks for a newer program now and then. It is offered, never forced. */
+/**
+ * Has the pages kept by this browser, which is asked not to make room of them, and looks for a newer program now and
+ * then. It is offered, never forced.
+ */
 export function watchForNewVersion(): void {
   void navigator.storage?.persist?.().catch(() => false);
   const change = registerSW({

@@ -3,7 +3,7 @@ import { computed, ref, shallowRef } from 'vue';
 import type { BayLine, BayReply, Change } from '../../contract/index.ts';
 import { api } from '../data/api.ts';
 import { BREATH_MS } from '../data/changes.ts';
-import { keptOr } from '../data/kept.ts';
+import { ask } from '../data/kept.ts';
 
 /** More jobs than so many at once, and the whole Bay is asked for. */
 const FEW = 8;
@@ -19,7 +19,7 @@ export const useBay = defineStore('bay', () => {
   async function load(): Promise<void> {
     moved.clear();
     await asking(async () => {
-      const { lines } = await keptOr('/bay', () => api.get<BayReply>('/bay'));
+      const { lines } = await ask<BayReply>('/bay');
       byJob.value = new Map(lines.map((line) => [line.jobId, line]));
       loaded.value = true;
     });

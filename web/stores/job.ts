@@ -15,10 +15,12 @@ import {
 } from '../../core/job/index.ts';
 import type { Procedure } from '../../core/procedure/index.ts';
 import { api, OutOfReach } from '../data/api.ts';
-import { ask } from '../data/asking.ts';
-import { goesOnFrom, keepLog, keptLog, readLogAfter } from '../data/jobLogs.ts';
+import { ask } from '../data/kept.ts';
+import { followLog, keepLog, keptLog } from '../data/jobLogs.ts';
 import { deviceIso, putRight } from './clock.ts';
-import { asksOf, decide, evolve, isReadable, replay, toldLog, withTyped, wordsOf } from './engine.ts';
+import { asksOf, decide, evolve, isReadable, replay, withTyped, wordsOf } from './engine.ts';
+import { tellGone } from './gone.ts';
+import { nameOfJob } from './jobName.ts';
 import { useKnowledge } from './knowledge.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
@@ -30,6 +32,8 @@ const FEW_WAIT = 20;
 const HELD_TIMES = 10;
 const MOST_HELD_MS = 15_000;
 const LEAST_HELD_MS = 200;
+/** Quiet for so long, and the log is kept by this browser, ms. */
+const KEEP_AFTER_MS = 400;
 
 /**
  * The job on the screen: what the server has confirmed, with what waits to be saved applied on top by the same
@@ -129,6 +133,7 @@ export const useJob = defineStore('job', () => {
   const held = shallowRef<readonly RecordedEvent[]>([]);
   let settling: ReturnType<typeof setTimeout> | undefined;
   let lastTook = 0;
+  let keeping: ReturnType<typeof setTimeout> | undefined;
 
   const job = computed(() => {
     const early = new Set(answered.value.map((command) => command.id));
@@ -170,8 +175,14 @@ export const useJob = defineStore('job', () => {
     lastConfirmed.value = new Set([...lastConfirmed.value, ...fresh.map(({ commandId }) => commandId)]);
     confirmed.value = replay(reply.jobId, fresh, confirmed.value);
     log = [...log, ...fresh];
-    if (fresh.length > 0 && log.length === reply.version) void keepLog(reply.jobId, log);
+    if (fresh.length > 0 && log.length === reply.version) keepSoon();
     if (confirmed.value !== null) void needJudgement(confirmed.value);
+  }
+
+  /** Keeps the log once it is quiet: whoever taps fast should not pay for writing it all each time. */
+  function keepSoon(): void {
+    clearTimeout(keeping);
+    keeping = setTimeout(() => void keepLog(id.value, log), KEEP_AFTER_MS);
   }
 
   /** Fetches what the job is judged by; what is there already costs nothing. */
@@ -180,10 +191,16 @@ export const useJob = defineStore('job', () => {
   }
 
   outbox.onReply(heard);
-  onScopeDispose(() => clearTimeout(settling));
+  onScopeDispose(() => {
+    clearTimeout(settling);
+    clearTimeout(keeping);
+  });
 
   /** Forgets what is shown, for another job or another log of this one. */
   function begin(jobId: string): void {
+    clearTimeout(settling);
+    settling = undefined;
+    clearTimeout(keeping);
     id.value = jobId;
     confirmed.value = null;
     lastConfirmed.value = new Set();
@@ -203,35 +220,19 @@ export const useJob = defineStore('job', () => {
         take({ jobId, version: known.length, events: known });
     }
     try {
-      const reply = await readOn(jobId);
-      if (id.value === jobId) take(reply);
+      const known = log;
+      const { events, gone } = await followLog(jobId, known);
+      if (id.value === jobId) {
+        tellGone(jobId, known, gone);
+        if (gone.length > 0) begin(jobId);
+        take({ jobId, version: events.at(-1)?.seq ?? 0, events });
+      }
       fetching.value = 'idle';
     } catch (error) {
       // What was last here goes on being shown; that the server is away is said for the whole page.
       fetching.value = error instanceof OutOfReach && confirmed.value !== null ? 'idle' : 'failed';
       problem.value = error instanceof Error ? error.message : String(error);
     }
-  }
-
-  /** The entries after the last that is known, or the whole log of a server that has another store than it had. */
-  async function readOn(jobId: string): Promise<JobReply> {
-    const last = log.at(-1);
-    if (last === undefined) return readLogAfter(jobId, confirmed.value?.version ?? 0);
-    const reply = await readLogAfter(jobId, last.seq - 1);
-    if (goesOnFrom(last, reply)) return reply;
-    const whole = await readLogAfter(jobId, 0);
-    if (id.value === jobId) {
-      sayGone(whole);
-      begin(jobId);
-    }
-    return whole;
-  }
-
-  /** Entries that this browser saw saved, and that the store has no more: a person must know, and may do them anew. */
-  function sayGone({ jobId, events }: JobReply): void {
-    const there = new Set(events.map(({ commandId }) => commandId));
-    const gone = toldLog(jobId, log).filter(({ event }) => !there.has(event.commandId));
-    for (const { event, words } of gone) outbox.sayGone(jobId, event, words, nameOf(confirmed.value));
   }
 
   /** Fetches a procedure, the newest version unless one is named, so that working by it shows at once. */
@@ -275,7 +276,7 @@ export const useJob = defineStore('job', () => {
       id.value,
       command,
       current === null ? '' : withTyped(wordsOf(decision.events, current), data),
-      nameOf(current),
+      nameOfJob(current),
     );
     return null;
   }
@@ -320,8 +321,6 @@ export const useJob = defineStore('job', () => {
   };
 });
 
-/** What people call a job. */
-const nameOf = (job: Job | null): string => (job === null ? '' : `Job ${job.number}, ${job.vehicle.plate}`);
 /** The time that counts, as the server will have it. */
 const countedAt = ({ at, late }: Command): string => (late === 'written-up' ? at : putRight(at));
 const versionKey = (procedureId: string, version: number): string => `${procedureId}@${version}`;

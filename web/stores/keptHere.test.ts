@@ -75,7 +75,7 @@ describe('what waits', () => {
     outbox.flush();
     await vi.waitFor(() => expect(outbox.count).toBe(0));
     expect(asked.map(({ path }) => path)).toEqual(['/api/jobs/j/commands']);
-    expect(await files.waitingFileCount()).toBe(0);
+    expect(await files.sendWaiting(hash)).toBeNull();
   });
   it('is said to be only in this tab where the browser has no room, until it is sent', async () => {
     vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
@@ -90,6 +90,22 @@ describe('what waits', () => {
     expect(closing.defaultPrevented).toBe(true);
     vi.restoreAllMocks();
     server(taken);
+    outbox.flush();
+    await vi.waitFor(() => expect([outbox.count, outbox.onlyHere]).toEqual([0, 0]));
+  });
+  it('is said to be only in this tab too where there is room for the entry and none for its photo', async () => {
+    const put = IDBObjectStore.prototype.put;
+    vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(function (this: IDBObjectStore, value, key) {
+      if (this.name === 'files') throw new DOMException('full', 'QuotaExceededError');
+      return put.call(this, value, key);
+    });
+    server(away);
+    const { outbox, files } = await page();
+    const { hash } = await files.letWait('/pictures', new Blob(['p'], { type: 'image/png' }));
+    outbox.add('j', command('a', 'attach-picture', { hash }));
+    await vi.waitFor(() => expect(outbox.outOfReach).toBe(true));
+    expect(outbox.onlyHere).toBe(1);
+    server((path) => (path === '/api/pictures' ? answer(201, { hash }) : taken()));
     outbox.flush();
     await vi.waitFor(() => expect([outbox.count, outbox.onlyHere]).toEqual([0, 0]));
   });
@@ -124,9 +140,9 @@ describe('a file that waits', () => {
   it('goes before the entry that speaks of it, which names what the server calls it, and is kept until both are there', async () => {
     server(away);
     const { outbox, files } = await page();
-    const { hash, kept } = await files.letWait('/recordings', new Blob(['packed']));
+    const { hash } = await files.letWait('/recordings', new Blob(['packed']));
     // As sha256sum has it.
-    expect([hash, kept]).toEqual(['88cb8a087b6e8cebfc9ae5602f5a2159a6bcf923e7f2c56809bcda6cad1727a7', true]);
+    expect(hash).toBe('88cb8a087b6e8cebfc9ae5602f5a2159a6bcf923e7f2c56809bcda6cad1727a7');
     outbox.add('j', command('a', 'keep-recording', { hash }));
     await vi.waitFor(() => expect(outbox.outOfReach).toBe(true));
     // The entry is lost on its way: both are sent again.
@@ -147,7 +163,7 @@ describe('a file that waits', () => {
       '/api/jobs/j/commands',
     ]);
     expect((asked.at(-1)?.body as { data: object }).data).toEqual({ hash: 'squeezed' });
-    expect(await next.files.waitingFileCount()).toBe(0);
+    expect(await next.files.sendWaiting(hash)).toBeNull();
   });
   it('that is no picture after all is told beside its entry', async () => {
     server((path) =>
@@ -159,9 +175,8 @@ describe('a file that waits', () => {
     const { hash } = await files.letWait('/pictures', new Blob(['p'], { type: 'image/png' }));
     outbox.add('j', command('a', 'attach-picture', { hash }), 'Picture: plate');
     await vi.waitFor(() => expect(outbox.notTaken).toMatchObject([{ message: 'That is not a picture.' }]));
-    expect(await files.waitingFileCount()).toBe(1);
     await outbox.read(outbox.notTaken[0]!);
-    expect(await files.waitingFileCount()).toBe(0);
+    expect(await files.sendWaiting(hash)).toBeNull();
   });
 });
 
@@ -178,10 +193,16 @@ describe('a job that was here before', () => {
         : answer(404, { error: { code: 'x', message: 'x', fields: {}, wouldHelp: '' } });
     });
 
+  const isKept = async (length: number): Promise<void> => {
+    const { keptLog } = await import('../data/jobLogs.ts');
+    await vi.waitFor(async () => expect(await keptLog('j')).toHaveLength(length), 3000);
+  };
+
   it('is shown with the server away, and only what is new is asked for when it is back', async () => {
     serves(log.slice(0, 1));
     const first = await page();
     await first.job.load('j');
+    await isKept(1);
     server(away);
     const second = await page();
     await second.job.load('j');
@@ -211,6 +232,7 @@ describe('a job that was here before', () => {
     serves(log);
     const first = await page();
     await first.job.load('j');
+    await isKept(log.length);
     serves(log.slice(0, -1));
     const second = await page();
     await second.job.load('j');

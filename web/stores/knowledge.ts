@@ -3,7 +3,7 @@ import { shallowRef } from 'vue';
 import type { FamilyRow } from '../../contract/index.ts';
 import type { Knowledge } from '../../core/diagnose/index.ts';
 import type { EngineFamily } from '../../core/vehicle/index.ts';
-import { ask } from '../data/asking.ts';
+import { ask } from '../data/kept.ts';
 
 /** Versions of the knowledge and engine families, fetched once each: a version never changes. */
 export const useKnowledge = defineStore('knowledge', () => {

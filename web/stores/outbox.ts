@@ -6,7 +6,7 @@ import type { Command, RecordedEvent } from '../../core/job/index.ts';
 import { afterPaint } from './afterPaint.ts';
 import { api, ApiError } from '../data/api.ts';
 import { browserStore } from '../data/browserStore.ts';
-import { forgetWaiting, sendWaiting } from '../data/waitingFiles.ts';
+import { filesOnlyHere, forgetWaiting, sendWaiting } from '../data/waitingFiles.ts';
 import { deviceIso } from './clock.ts';
 
 /** A command on its way. */
@@ -251,7 +251,12 @@ export const useOutbox = defineStore('outbox', () => {
     over,
   );
   // What is nowhere else is asked about before the tab goes.
-  window.addEventListener('beforeunload', (event) => onlyHere.value.size > 0 && event.preventDefault(), over);
+  const lostWithTab = computed(
+    () =>
+      waiting.value.filter(({ command }) => onlyHere.value.has(command.id) || filesOnlyHere.has(fileOf(command) ?? ''))
+        .length,
+  );
+  window.addEventListener('beforeunload', (event) => lostWithTab.value > 0 && event.preventDefault(), over);
   onScopeDispose(() => {
     over.abort();
     for (const later of retries.values()) clearTimeout(later);
@@ -264,8 +269,10 @@ export const useOutbox = defineStore('outbox', () => {
     outOfReach: computed(() => failing.value.length > 0),
     /** Why, where the server said so. */
     trouble: computed(() => failing.value.find(({ trouble }) => trouble !== '')?.trouble ?? ''),
-    /** So many would be lost with this tab: the browser has no room for them. */
-    onlyHere: computed(() => onlyHere.value.size),
+    /** So many would be lost with this tab, or their photos: the browser does not keep them. */
+    onlyHere: lostWithTab,
+    /** A few on their way are nobody’s business; what stays behind is. */
+    lagging: computed(() => failing.value.length > 0 || waiting.value.length > 3 || lostWithTab.value > 0),
     add,
     drop,
     restore,

@@ -9,7 +9,7 @@ import { type Speaker, speaker } from '../../core/sheet/index.ts';
 import type { Wrench } from '../../core/torque/index.ts';
 import { readPreference, writePreference } from '../shell/preferences.ts';
 import { api } from '../data/api.ts';
-import { keptOr } from '../data/kept.ts';
+import { ask } from '../data/kept.ts';
 
 /** The workshop: its people and tools, and who is at this bench. */
 export const useShop = defineStore('shop', () => {
@@ -38,20 +38,18 @@ export const useShop = defineStore('shop', () => {
   const loaded = ref(false);
 
   async function load(): Promise<void> {
-    const reply = await keptOr('/shop', () =>
-      api.get<{
-        settings: Settings;
-        people: Person[];
-        wrenches: Wrench[];
-        rules: HouseRules;
-        figures?: ShopValues;
-        recipes?: Recipe[];
-        tools: Tool[];
-        calendar: Calendar;
-        now: string;
-        readOnly: boolean;
-      }>('/shop'),
-    );
+    const reply = await ask<{
+      settings: Settings;
+      people: Person[];
+      wrenches: Wrench[];
+      rules: HouseRules;
+      figures?: ShopValues;
+      recipes?: Recipe[];
+      tools: Tool[];
+      calendar: Calendar;
+      now: string;
+      readOnly: boolean;
+    }>('/shop');
     people.value = reply.people;
     wrenches.value = reply.wrenches;
     settings.value = reply.settings;

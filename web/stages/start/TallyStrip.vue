@@ -209,7 +209,7 @@ const lastTime = computed(() => (props.job.last === null ? '' : shop.say.clock(p
       >Engine may start</span
     >
     <div class="ml-auto text-right text-sm leading-tight" aria-live="polite">
-      <p v-if="outbox.outOfReach || outbox.count > 3" class="font-bold text-brass" data-testid="waiting">
+      <p v-if="outbox.lagging" class="font-bold text-brass" data-testid="waiting">
         {{ outbox.count }} waiting to be saved
       </p>
       <p v-if="outbox.trouble" class="max-w-xs text-alarm">{{ outbox.trouble }}</p>
