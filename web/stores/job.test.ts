@@ -117,6 +117,30 @@ describe('the job on the screen', () => {
     await store.needProcedure('sample');
     expect(store.send('pin-procedure', { procedureId: 'sample' })).toBeNull();
   });
+  it('reads on where an answer leaves out entries that it does not have', async () => {
+    const asked: string[] = [];
+    server(async () => answer(201, {}));
+    const real = fetch;
+    vi.stubGlobal('fetch', (url: string, init: { method: string }) => {
+      asked.push(url);
+      return real(url, init);
+    });
+    const store = useJob();
+    await store.load('j');
+    const far = {
+      seq: log.length + 3,
+      commandId: 'x',
+      at: '',
+      by: 'wen',
+      v: 1,
+      type: 'item-removed',
+      data: off('cover'),
+    };
+    store.take({ jobId: 'j', version: far.seq, events: [far as RecordedEvent] });
+    await vi.runAllTimersAsync();
+    expect([store.confirmed?.version, store.confirmed?.items[1]?.state]).toEqual([log.length, 'on']);
+    expect(asked.filter((url) => url.includes('/jobs/j?')).length).toBeGreaterThan(1);
+  });
   it('shows all that waits while two hundred notes are sent, decides each a few times at most, and ends as the server has it', async () => {
     let seq = log.length;
     let reachable = false;

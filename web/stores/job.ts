@@ -172,6 +172,8 @@ export const useJob = defineStore('job', () => {
   function take(reply: JobReply | CommandReply): void {
     const seen = confirmed.value?.version ?? 0;
     const fresh = reply.events.filter(({ seq }) => seq > seen);
+    // An answer to a queue that was told of entries while another page was shown.
+    if (fresh[0] !== undefined && fresh[0].seq !== seen + 1) return void load(reply.jobId);
     lastConfirmed.value = new Set([...lastConfirmed.value, ...fresh.map(({ commandId }) => commandId)]);
     confirmed.value = replay(reply.jobId, fresh, confirmed.value);
     log = [...log, ...fresh];

@@ -122,6 +122,20 @@ describe('what waits', () => {
   });
 });
 
+describe('a long queue', () => {
+  it('asks for what it was told of only once', async () => {
+    let version = 4;
+    const asked = server(() => {
+      version += 1;
+      return answer(201, { jobId: 'j', version, events: [], repeated: false });
+    });
+    const { outbox } = await page();
+    for (const id of ['a', 'b', 'c']) outbox.add('j', { ...command(id), seen: 4 });
+    await vi.waitFor(() => expect(outbox.count).toBe(0));
+    expect(asked.map(({ body }) => (body as Command).seen)).toEqual([4, 5, 6]);
+  });
+});
+
 describe('what waits for a server that is back with an older store', () => {
   it('is sent as if nothing had been seen, and judged by what that store holds', async () => {
     const asked = server((_, body) =>

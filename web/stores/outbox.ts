@@ -46,10 +46,15 @@ const RETRY_MS = [500, 1000, 2000, 5000, 10_000] as const;
 const KEPT_MS = 60 * 60_000;
 
 /** A command as it is sent now: with this device's clock, by which the server puts its time right. */
-function sent(command: Command): SentCommand {
+function sent(command: Command, told = 0): SentCommand {
   const sentAt = deviceIso();
   const waited = Date.parse(sentAt) - Date.parse(command.at);
-  return { ...command, sentAt, ...(command.late === undefined && waited > KEPT_MS ? { late: 'kept' } : {}) };
+  return {
+    ...command,
+    seen: Math.max(command.seen, told),
+    sentAt,
+    ...(command.late === undefined && waited > KEPT_MS ? { late: 'kept' } : {}),
+  };
 }
 
 /** Answers that say “not now” rather than “never”. */
@@ -94,6 +99,8 @@ export const useOutbox = defineStore('outbox', () => {
   const onlyHere = shallowRef<ReadonlySet<string>>(new Set());
   /** When a job is tried again, by its id. */
   const retries = new Map<string, ReturnType<typeof setTimeout>>();
+  /** How far the server has told each job's queue: what it told once it need not answer with again. */
+  const told = new Map<string, number>();
   const listeners = new Set<Heard>();
 
   /** Takes up what an earlier page left behind. */
@@ -183,16 +190,22 @@ export const useOutbox = defineStore('outbox', () => {
   async function sendOne(entry: Waiting): Promise<void> {
     const { jobId, command } = entry;
     try {
-      const reply = await api.post<CommandReply>(`/jobs/${jobId}/commands`, sent(await withItsFile(command)));
+      const reply = await api.post<CommandReply>(
+        `/jobs/${jobId}/commands`,
+        sent(await withItsFile(command), told.get(jobId)),
+      );
       // The answer is applied before the command leaves the queue, so that the screen never shows neither.
+      told.set(jobId, reply.version);
       for (const listen of listeners) listen(jobId, reply, command);
       await remove(command.id);
       await forgetFile(command);
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       // An older store was put back: what waited still happened, and is judged by what that store holds.
-      if (error.code === 'seen-the-future' && command.seen > 0)
+      if (error.code === 'seen-the-future' && (command.seen > 0 || told.delete(jobId))) {
+        told.delete(jobId);
         return sendOne({ ...entry, command: { ...command, seen: 0 } });
+      }
       const setAside = !COMES_BACK.has(error.status) || (await failsAlone(error, queueOf(jobId).attempts));
       if (!setAside) throw error;
       await refuse({ ...entry, message: error.message, wouldHelp: error.wouldHelp });
