@@ -13,6 +13,7 @@ export { TRIAL_PLACES, type TrialPlace } from './start/runPlaces.ts';
 export { trimmedUnits } from './trim/trying.ts';
 export { recipesFor } from './runs/offered.ts';
 export { bringUp, isCurrent } from './bringUp.ts';
+export { typedParts, type TypedPart, withText } from './typed.ts';
 export type {
   Command,
   CommandBody,

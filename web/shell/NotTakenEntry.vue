@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { onMounted, shallowRef } from 'vue';
+import { onMounted, ref, shallowRef } from 'vue';
+import type { TypedPart } from '../../core/job/index.ts';
 import { type NotTaken, useOutbox } from '../stores/outbox.ts';
 import { useShop } from '../stores/shop.ts';
+import ChangeNotTaken from './ChangeNotTaken.vue';
 import type { OthersEntry } from './meanwhile.ts';
 
 /** One entry that was not taken: what it says beside what others did on the job meanwhile, for a person to decide. */
@@ -9,8 +11,13 @@ const props = defineProps<{ entry: NotTaken }>();
 const outbox = useOutbox();
 const shop = useShop();
 const others = shallowRef<readonly OthersEntry[]>([]);
+/** What was typed into it; where all of it was picked, it is done anew in the job. */
+const typed = shallowRef<readonly TypedPart[]>([]);
+const changing = ref(false);
 onMounted(async () => {
   if (props.entry.gone) return;
+  const { typedParts } = await import('../stores/engine.ts');
+  typed.value = typedParts(props.entry.command);
   const { doneMeanwhile } = await import('./meanwhile.ts');
   // What cannot be read now is not shown; the reason stands without it.
   others.value = await doneMeanwhile(props.entry).catch(() => []);
@@ -39,7 +46,9 @@ onMounted(async () => {
         </p>
       </div>
     </div>
-    <p class="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1">
+    <ChangeNotTaken v-if="changing" :entry="entry" :parts="typed" @close="changing = false" />
+    <p v-else class="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1">
+      <button v-if="typed.length > 0" type="button" class="quiet" @click="changing = true">Change it</button>
       <button v-if="!entry.gone" type="button" class="quiet" @click="outbox.again(entry)">Send it again</button>
       <RouterLink class="quiet" :to="`/jobs/${entry.jobId}`">To the job, to do it anew</RouterLink>
       <button type="button" class="quiet" @click="outbox.read(entry)">

@@ -165,4 +165,33 @@ describe('what the person is told', () => {
     await press(wrapper, 'I have read it');
     expect(outbox.notTaken).toEqual([]);
   });
+
+  it('what was not taken is changed where it stands and sent as it is then, as another command of the same time', async () => {
+    const asked = serve({ 'POST /api/jobs/j/commands': { version: 2, events: [] } });
+    const outbox = useOutbox();
+    const command = {
+      id: 'c',
+      at: '2026-05-13T08:00:00.000Z',
+      by: 'tomas',
+      seen: 1,
+      type: 'give-figure',
+      data: { itemId: 'throttle-body', text: '90 Nm', source: null },
+    } as never;
+    const entry = { order: 1, jobId: 'j', command, meant: 'Figure given: 90 Nm', message: 'Out of band.' };
+    outbox.notTaken = [{ ...entry, wouldHelp: '' }];
+    const wrapper = mount(NotTaken, { global });
+    await vi.waitFor(() => press(wrapper, 'Change it'));
+    await flushPromises();
+    const field = wrapper.get('input');
+    expect([wrapper.get('label').text(), field.element.value]).toEqual(['Text', '90 Nm']);
+    await field.setValue('9 Nm');
+    await wrapper.get('form').trigger('submit');
+    await vi.waitFor(() => expect([outbox.notTaken, outbox.count]).toEqual([[], 0]));
+    const [sent] = asked.filter(({ method }) => method === 'POST');
+    expect(sent?.body).toMatchObject({
+      id: expect.not.stringMatching(/^c$/),
+      at: '2026-05-13T08:00:00.000Z',
+      data: { itemId: 'throttle-body', text: '9 Nm', source: null },
+    });
+  });
 });

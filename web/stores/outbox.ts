@@ -241,6 +241,12 @@ export const useOutbox = defineStore('outbox', () => {
     await dealtWith(entry);
   }
 
+  /** Sends what was not taken as a person has put it now: another command, of the time at which the work was done. */
+  async function changed(entry: NotTaken, data: Command['data'], meant: string): Promise<void> {
+    add(entry.jobId, { ...entry.command, data, id: crypto.randomUUID() } as Command, meant, entry.jobName);
+    await dealtWith(entry);
+  }
+
   const of = (jobId: string): readonly Waiting[] => waiting.value.filter((entry) => entry.jobId === jobId);
   /** A person has dealt with it, and it is not sent any more. */
   async function read(entry: NotTaken): Promise<void> {
@@ -293,6 +299,7 @@ export const useOutbox = defineStore('outbox', () => {
     of,
     read,
     again,
+    changed,
     sayGone,
     onReply: (listen: Heard) => listeners.add(listen),
     count: computed(() => waiting.value.length),
