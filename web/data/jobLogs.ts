@@ -1,7 +1,7 @@
 import type { DBSchema } from 'idb';
 import type { JobReply } from '../../contract/index.ts';
 import type { RecordedEvent } from '../../core/job/index.ts';
-import { api } from './api.ts';
+import { api, ApiError } from './api.ts';
 import { browserStore } from './browserStore.ts';
 
 interface LogsSchema extends DBSchema {
@@ -21,11 +21,13 @@ export async function keepLog(jobId: string, events: readonly RecordedEvent[]): 
   await (await open())?.put('logs', { jobId, events }).catch(() => undefined);
 }
 
-/** Keeps the logs of these jobs alone. */
-export async function keepOnlyLogs(jobIds: ReadonlySet<string>): Promise<void> {
-  const store = await open();
-  if (store === null) return;
-  for (const jobId of await store.getAllKeys('logs')) if (!jobIds.has(jobId)) await store.delete('logs', jobId);
+/** The jobs whose logs are kept. */
+export const jobsKept = async (): Promise<readonly string[]> =>
+  (await (await open())?.getAllKeys('logs').catch(() => undefined)) ?? [];
+
+/** Keeps a job's log no longer. */
+export async function dropLog(jobId: string): Promise<void> {
+  await (await open())?.delete('logs', jobId).catch(() => undefined);
 }
 
 /** A job's log as the server has it now, and what was known here and is not in its store any more. */
@@ -37,12 +39,22 @@ export interface FollowedLog {
 const readAfter = async (jobId: string, after: number): Promise<readonly RecordedEvent[]> =>
   (await api.get<JobReply>(`/jobs/${jobId}?since=${after}`)).events;
 
+const isMissing = (error: unknown): boolean => error instanceof ApiError && error.code === 'no-such-job';
+
 /**
  * Reads on from what is known of a job's log. Where the answer does not go on from the last known entry, the server has
- * another store than it had (an older one that was put back, or one that went another way since): it is read anew.
- * @throws ApiError, OutOfReach
+ * another store than it had (an older one that was put back, or one that went another way since): it is read anew. A job
+ * that was known here and that store does not have at all has no entries left, and all of them are gone.
+ * @throws ApiError, where the job was never known here too; OutOfReach
  */
 export async function followLog(jobId: string, known: readonly RecordedEvent[]): Promise<FollowedLog> {
+  return readOn(jobId, known).catch((error: unknown) => {
+    if (known.length === 0 || !isMissing(error)) throw error;
+    return { events: [], gone: known };
+  });
+}
+
+async function readOn(jobId: string, known: readonly RecordedEvent[]): Promise<FollowedLog> {
   const last = known.at(-1);
   if (last !== undefined) {
     const [same, ...fresh] = await readAfter(jobId, last.seq - 1);

@@ -14,6 +14,8 @@ const { log } = play([
 let open: string[] = [];
 let asked: string[] = [];
 let away = '';
+/** A job that the store does not have. */
+let lost = '';
 
 beforeEach(() => {
   indexedDB = new IDBFactory();
@@ -21,9 +23,14 @@ beforeEach(() => {
   setActivePinia(createPinia());
   asked = [];
   away = '';
+  lost = '';
   vi.stubGlobal('fetch', async (path: string) => {
     asked.push(path);
     if (away !== '' && path.startsWith(away)) throw new Error('no network');
+    if (lost !== '' && path.startsWith(`/api/jobs/${lost}`)) {
+      const error = { code: 'no-such-job', message: 'There is no such job.', fields: {}, wouldHelp: '' };
+      return new Response(JSON.stringify({ error }), { status: 404 });
+    }
     const body = path.startsWith('/api/bay')
       ? { lines: open.map((jobId) => ({ jobId })) }
       : path.startsWith('/api/jobs/')
@@ -55,6 +62,21 @@ describe('what is taken along', () => {
     // With the server away it is answered from here.
     away = '/api';
     expect(await ask('/procedures')).toEqual({ rows: [{ id: 'sample' }] });
+  });
+  it('of a job that the store of the server has lost is told before it is left behind', async () => {
+    const [{ carry }, { keptLog }, { useOutbox }] = await Promise.all([
+      import('./carry.ts'),
+      import('../data/jobLogs.ts'),
+      import('./outbox.ts'),
+    ]);
+    open = ['j', 'k'];
+    await carry(null);
+    expect(useOutbox().notTaken).toEqual([]);
+    open = ['k'];
+    lost = 'j';
+    await carry(null);
+    expect(useOutbox().notTaken.map(({ jobId, gone }) => [jobId, gone])).toEqual(log.map(() => ['j', true]));
+    expect(await keptLog('j')).toEqual([]);
   });
   it('stops where the server goes away, and keeps what it has', async () => {
     const [{ carry }, { keptLog }] = await Promise.all([import('./carry.ts'), import('../data/jobLogs.ts')]);

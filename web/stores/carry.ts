@@ -2,7 +2,7 @@ import type { BayReply, Change } from '../../contract/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import { OutOfReach } from '../data/api.ts';
 import { ask } from '../data/kept.ts';
-import { followLog, keepLog, keepOnlyLogs, keptLog } from '../data/jobLogs.ts';
+import { dropLog, followLog, jobsKept, keepLog, keptLog } from '../data/jobLogs.ts';
 import { listOf } from '../data/read.ts';
 import { isReadable, replay } from './engine.ts';
 import { tellGone } from './gone.ts';
@@ -47,7 +47,8 @@ export async function carry(changes: readonly Change[] | null): Promise<void> {
   if (changes === null || jobs.size > 0) {
     const { lines } = await ask<BayReply>('/bay');
     for (const { jobId } of lines) if (changes === null || jobs.has(jobId)) await carryJob(jobId);
-    await keepOnlyLogs(new Set(lines.map(({ jobId }) => jobId)));
+    const still = new Set(lines.map(({ jobId }) => jobId));
+    for (const jobId of await jobsKept()) if (!still.has(jobId)) await leaveBehind(jobId);
   }
   if (changes === null || lists.has('procedures')) {
     const { rows } = await ask<{ rows: readonly { id: string }[] }>('/procedures');
@@ -73,6 +74,14 @@ async function carryJob(jobId: string): Promise<void> {
   for (const path of pathsOf(job)) await carried(path);
   for (const { hash } of job.pictures.slice(-MOST_PICTURES))
     for (const size of ['?size=small', '']) await fetch(`/api/pictures/${hash}${size}`).catch(() => undefined);
+}
+
+/** A job that is not open any more is not taken along; where its store has lost it, somebody must know. */
+async function leaveBehind(jobId: string): Promise<void> {
+  const known = await keptLog(jobId);
+  const { gone } = await followLog(jobId, isReadable(known) ? known : []);
+  tellGone(jobId, known, gone);
+  await dropLog(jobId);
 }
 
 /** What the page of a job asks for beside its log. */

@@ -16,7 +16,7 @@ import {
 import type { Procedure } from '../../core/procedure/index.ts';
 import { api, OutOfReach } from '../data/api.ts';
 import { ask } from '../data/kept.ts';
-import { followLog, keepLog, keptLog } from '../data/jobLogs.ts';
+import { dropLog, followLog, keepLog, keptLog } from '../data/jobLogs.ts';
 import { deviceIso, putRight } from './clock.ts';
 import { asksOf, decide, evolve, isReadable, replay, withTyped, wordsOf } from './engine.ts';
 import { tellGone } from './gone.ts';
@@ -227,6 +227,10 @@ export const useJob = defineStore('job', () => {
       if (id.value === jobId) {
         tellGone(jobId, known, gone);
         if (gone.length > 0) begin(jobId);
+        if (events.length === 0) {
+          await dropLog(jobId);
+          throw new Error('The server has an older store now, in which there is no such job.');
+        }
         take({ jobId, version: events.at(-1)?.seq ?? 0, events });
       }
       fetching.value = 'idle';

@@ -257,4 +257,21 @@ describe('a job that was here before', () => {
     await third.job.load('j');
     expect(third.outbox.notTaken).toHaveLength(1);
   });
+  it('that an older store has not at all is told entry by entry, and not shown as if it were there', async () => {
+    serves(log);
+    await (await page()).job.load('j');
+    await isKept(log.length);
+    const missing = { code: 'no-such-job', message: 'There is no such job.', fields: {}, wouldHelp: '' };
+    server(() => answer(404, { error: missing }));
+    const { job, outbox } = await page();
+    await job.load('j');
+    expect([job.job, job.fetching, job.problem]).toEqual([
+      null,
+      'failed',
+      'The server has an older store now, in which there is no such job.',
+    ]);
+    expect(outbox.notTaken).toHaveLength(log.length);
+    expect(outbox.notTaken.every(({ gone }) => gone)).toBe(true);
+    await isKept(0);
+  });
 });
