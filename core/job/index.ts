@@ -132,7 +132,7 @@ export type {
   UnitWorkDone,
 } from './items/state.ts';
 export type { Job } from './job.ts';
-export { allNeeds, endSteps, needState, partHere, partName } from './needs/needs.ts';
+export { allNeeds, endSteps, neededNumbers, needState, partHere, partName } from './needs/needs.ts';
 export { jobOutlook, missingParts } from './needs/outlook.ts';
 export type { ItemHistory, Missing, Outlook } from './needs/outlook.ts';
 export type { EndStepDone, NeedState, PartUsed } from './needs/state.ts';

@@ -54,7 +54,12 @@ describe('what is taken along', () => {
     await carry(null);
     expect(await keptLog('j')).toEqual(log);
     expect(asked).toEqual(
-      expect.arrayContaining(['/api/procedures/sample/times', '/api/vehicles?sort=plate&direction=asc', '/api/air']),
+      expect.arrayContaining([
+        '/api/procedures/sample/times',
+        expect.stringMatching(/^\/api\/stock\?number=.+&limit=200$/),
+        '/api/vehicles?sort=plate&direction=asc',
+        '/api/air',
+      ]),
     );
     open = ['k'];
     await carry(null);

@@ -1,8 +1,9 @@
 import type { BayReply, Change } from '../../contract/index.ts';
-import type { Job } from '../../core/job/index.ts';
+import { type Job, neededNumbers } from '../../core/job/index.ts';
 import { OutOfReach } from '../data/api.ts';
 import { ask } from '../data/kept.ts';
 import { dropLog, followLog, jobsKept, keepLog, keptLog } from '../data/jobLogs.ts';
+import { allPages } from '../data/pages.ts';
 import { listOf } from '../data/read.ts';
 import { isReadable, replay } from './engine.ts';
 import { tellGone } from './gone.ts';
@@ -59,8 +60,9 @@ export async function carry(changes: readonly Change[] | null): Promise<void> {
 }
 
 /** What cannot be had is no reason to leave out the rest. */
-const carried = (path: string): Promise<unknown> =>
-  ask(path).catch((error: unknown) => {
+const carried = (path: string): Promise<unknown> => hadOrNot(ask(path));
+const hadOrNot = (asked: Promise<unknown>): Promise<unknown> =>
+  asked.catch((error: unknown) => {
     if (error instanceof OutOfReach) throw error;
   });
 
@@ -72,6 +74,8 @@ async function carryJob(jobId: string): Promise<void> {
   const job = replay(jobId, events);
   if (job === null) return;
   for (const path of pathsOf(job)) await carried(path);
+  const number = neededNumbers(job);
+  if (number.length > 0) await hadOrNot(allPages('/stock', { number }));
   for (const { hash } of job.pictures.slice(-MOST_PICTURES))
     for (const size of ['?size=small', '']) await fetch(`/api/pictures/${hash}${size}`).catch(() => undefined);
 }

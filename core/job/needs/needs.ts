@@ -5,6 +5,9 @@ import type { NeedState } from './state.ts';
 
 /** Everything that the job needs: the procedure's list, then what was found on the way. */
 export const allNeeds = (job: Job): readonly Need[] => [...(job.procedure?.needs ?? []), ...job.ownNeeds];
+/** The part numbers that a job needs, as the stock is asked for them. */
+export const neededNumbers = (job: Job): readonly string[] =>
+  allNeeds(job).flatMap(({ partNumber }) => (partNumber === '' ? [] : [partNumber]));
 
 /** What is known of a need, or undefined when nobody has looked yet. */
 export const needState = (job: Job, needId: string): NeedState | undefined =>

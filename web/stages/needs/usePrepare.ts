@@ -1,7 +1,15 @@
 import { samePart } from '../../../core/stock/index.ts';
 import { computed, type ComputedRef, onMounted, ref, shallowRef } from 'vue';
 import type { ItemTimes } from '../../../contract/index.ts';
-import { allNeeds, type Job, jobOutlook, type Missing, missingParts, type Outlook } from '../../../core/job/index.ts';
+import {
+  allNeeds,
+  type Job,
+  jobOutlook,
+  type Missing,
+  missingParts,
+  neededNumbers,
+  type Outlook,
+} from '../../../core/job/index.ts';
 import { momentOf } from '../../../core/days/index.ts';
 import {
   orderNow,
@@ -30,7 +38,7 @@ export function usePrepare(job: ComputedRef<Job | null>) {
   onMounted(() => void load());
   async function load(): Promise<void> {
     const [, others] = await Promise.all([
-      stock.load({ number: job.value === null ? [] : allNeeds(job.value).map(({ partNumber }) => partNumber) }),
+      stock.load({ number: job.value === null ? [] : neededNumbers(job.value) }),
       readWanted().catch(() => ({ rows: [], opened: 0 })),
     ]);
     wanted.value = others.rows;
