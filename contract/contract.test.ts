@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { type CommandBody, COMMANDS, type CommandType, FACTS } from '../core/job/index.ts';
 import { play } from '../core/job/testing/play.ts';
-import { SAMPLE_PROCEDURE, SAMPLE_VEHICLE, SAMPLES } from '../core/job/testing/samples.ts';
+import { SAMPLE_PROCEDURE, SAMPLE_VEHICLE, SAMPLES, sampleWorld } from '../core/job/testing/samples.ts';
 import { command, exportedFact, factData, procedure, transfer, vehicle } from './index.ts';
 
 const kinds = Object.keys(SAMPLES) as CommandType[];
 const envelope = { id: 'c', at: '2026-05-13T08:00:00.000Z', by: 'tomas', seen: 0 };
 const everyEvent = kinds.flatMap(
-  (type) => play([...SAMPLES[type].after, { type, data: SAMPLES[type].data } as CommandBody]).log,
+  (type) => play([...SAMPLES[type].after, { type, data: SAMPLES[type].data } as CommandBody], sampleWorld(type)).log,
 );
 
 describe('the contract', () => {

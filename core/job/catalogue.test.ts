@@ -4,11 +4,14 @@ import { type CommandBody, type CommandType, FACTS } from './catalogue.ts';
 import type { Job } from './job.ts';
 import { sheetOf } from './sheet.ts';
 import { eventWords } from './words.ts';
-import { play } from './testing/play.ts';
-import { SAMPLES } from './testing/samples.ts';
+import { play as playAs } from './testing/play.ts';
+import { SAMPLES, sampleWorld } from './testing/samples.ts';
 
 const kinds = Object.keys(SAMPLES) as CommandType[];
 const bodyOf = (type: CommandType): CommandBody => ({ type, data: SAMPLES[type].data }) as CommandBody;
+
+/** Plays commands by whoever a sample is of. */
+const playFor = (of: CommandType, bodies: readonly CommandBody[]) => playAs(bodies, sampleWorld(of));
 
 const say = speaker(new Map([['tomas', 'Tomas Virk']]), 'cr', 'UTC');
 /** What stands under each heading of the sheet, as one text each. */
@@ -38,8 +41,8 @@ const STAYS: readonly CommandType[] = [
 describe('every command', () => {
   it.each(kinds)('%s leads to its events, and the job shows it', (type) => {
     const sample = SAMPLES[type];
-    const before = play(sample.after);
-    const after = play([...sample.after, bodyOf(type)]);
+    const before = playFor(type, sample.after);
+    const after = playFor(type, [...sample.after, bodyOf(type)]);
     expect(after.log.slice(before.log.length).map((recorded) => recorded.type)).toEqual(sample.events);
     expect(sample.shows(after.job!)).toEqual(sample.as);
     // What it shows was not so before: a sample that proves nothing is no sample.
@@ -47,8 +50,8 @@ describe('every command', () => {
   });
 
   it.each(kinds)('%s is said in a few words for the tally and the log', (type) => {
-    const { log } = play([...SAMPLES[type].after, bodyOf(type)]);
-    const { job } = play(SAMPLES[type].after);
+    const { log } = playFor(type, [...SAMPLES[type].after, bodyOf(type)]);
+    const { job } = playFor(type, SAMPLES[type].after);
     if (job === null) return;
     const words = eventWords(log.at(-1)!, job);
     expect(words.length).toBeGreaterThan(3);
@@ -60,13 +63,13 @@ describe('every command', () => {
     '%s can be taken back, and then nothing of it shows',
     (type) => {
       const sample = SAMPLES[type];
-      const done = play([...sample.after, bodyOf(type)]);
-      const undone = play([
+      const done = playFor(type, [...sample.after, bodyOf(type)]);
+      const undone = playFor(type, [
         ...sample.after,
         bodyOf(type),
         { type: 'undo', data: { expected: done.job!.undo!.commandId } },
       ]);
-      expect(sample.shows(undone.job!)).toEqual(sample.shows(play(sample.after).job!));
+      expect(sample.shows(undone.job!)).toEqual(sample.shows(playFor(type, sample.after).job!));
       expect(undone.log).toHaveLength(done.log.length + 1);
     },
   );
@@ -81,8 +84,8 @@ describe('every fact', () => {
     '%s stands on the sheet where it says, or says why it does not',
     (type, sheet) => {
       const by = firstOf.get(type)!;
-      const before = play(SAMPLES[by].after).job;
-      const after = play([...SAMPLES[by].after, bodyOf(by)]).job!;
+      const before = playFor(by, SAMPLES[by].after).job;
+      const after = playFor(by, [...SAMPLES[by].after, bodyOf(by)]).job!;
       const then = before === null ? new Map<string, string>() : sheetTexts(before);
       const changed = [...sheetTexts(after)]
         .filter(([title, rows]) => then.get(title) !== rows)

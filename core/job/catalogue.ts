@@ -6,6 +6,7 @@ import { CLEANING } from './cleaning/subject.ts';
 import type { AnyCommand } from './command.ts';
 import { COMPLAINT } from './complaint/subject.ts';
 import { COOLANT } from './coolant/subject.ts';
+import { COUNTERSIGN } from './countersign/subject.ts';
 import { DIAGNOSIS } from './diagnosis/subject.ts';
 import { CUSTODY } from './custody/subject.ts';
 import type { AnyFact, MadeFact } from './fact.ts';
@@ -53,6 +54,7 @@ const SUBJECTS = [
   PICTURES,
   HANDOVER,
   CUSTODY,
+  COUNTERSIGN,
   NOTES,
   MISHAPS_SUBJECT,
   PARTS,

@@ -2,6 +2,7 @@ import { COMMANDS, type Command, type CommandBody, type CommandData, FACTS } fro
 import type { AnyCommand } from './command.ts';
 import { decideOpening } from './complaint/opening.ts';
 import type { Asks, Context } from './context.ts';
+import { COUNTERSIGNED_COMMANDS, withAsking } from './countersign/asking.ts';
 import { type Decision, refuse } from './decision.ts';
 import { decideCorrection, decideMove, decideStrike } from './entries/deciding.ts';
 import type { Job } from './job.ts';
@@ -18,7 +19,7 @@ export function asksOf({ type, data }: CommandBody): Asks {
   // An entry that is said anew is judged by the command that said it first, by all that this one asks for.
   if (type === 'correct-entry') return asksAnew(data);
   const asked = asks?.(data as never) ?? {};
-  return may === undefined ? asked : { ...asked, role: true };
+  return may === undefined && !COUNTERSIGNED_COMMANDS.has(type) ? asked : { ...asked, role: true };
 }
 
 /**
@@ -27,6 +28,11 @@ export function asksOf({ type, data }: CommandBody): Asks {
  * @returns the facts it leads to, or a refusal in words; never throws on bad data
  */
 export function decide(job: Job | null, command: CommandBody | Command, context: Context): Decision {
+  const decision = decided(job, command, context);
+  return job === null || !decision.ok ? decision : { ...decision, events: withAsking(job, decision.events, context) };
+}
+
+function decided(job: Job | null, command: CommandBody | Command, context: Context): Decision {
   if (job === null)
     return command.type === 'open-job'
       ? decideOpening(command.data, context, 'at' in command ? command.at : null)
@@ -44,7 +50,7 @@ export function decide(job: Job | null, command: CommandBody | Command, context:
     case 'strike-entry':
       return decideStrike(job, command.data);
     case 'correct-entry':
-      return decideCorrection(job, command.data, (state, body) => decide(state, body, context));
+      return decideCorrection(job, command.data, (state, body) => decided(state, body, context));
     case 'move-entry':
       return decideMove(job, command.data, at);
     default:

@@ -25,6 +25,12 @@ export type {
 } from './catalogue.ts';
 export { factProblem } from './bounds.ts';
 export { COMMANDS, FACTS, wordsOf } from './catalogue.ts';
+export {
+  awaitingByPerson,
+  awaitingCountersign,
+  countersignerOf,
+  handOverCountersigned,
+} from './countersign/awaiting.ts';
 export { CHOICES } from './choice/choices.ts';
 export type { Choice } from './choice/choices.ts';
 export {

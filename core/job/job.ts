@@ -3,6 +3,7 @@ import { type ChoiceState, FRESH_CHOICE } from './choice/state.ts';
 import { type CleaningState, FRESH_CLEANING } from './cleaning/state.ts';
 import { type ComplaintState, FRESH_COMPLAINT, type Opened } from './complaint/state.ts';
 import { type CoolantJobState, FRESH_COOLANT } from './coolant/state.ts';
+import { type CountersignState, FRESH_COUNTERSIGN } from './countersign/state.ts';
 import { type CustodyState, FRESH_CUSTODY } from './custody/state.ts';
 import { type DiagnosisState, FRESH_DIAGNOSIS } from './diagnosis/state.ts';
 import { type EntriesState, FRESH_ENTRIES } from './entries/state.ts';
@@ -48,6 +49,7 @@ export interface Job
     PicturesState,
     HandoverState,
     CustodyState,
+    CountersignState,
     NotesState,
     MishapsState,
     PartsState,
@@ -107,6 +109,7 @@ export const freshJob = (id: string, opened: Opened, stamp: Stamp, seq: number):
   ...FRESH_PICTURES,
   ...FRESH_HANDOVER,
   ...FRESH_CUSTODY,
+  ...FRESH_COUNTERSIGN,
   ...FRESH_NOTES,
   ...FRESH_MISHAPS,
   ...FRESH_PARTS,

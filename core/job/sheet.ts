@@ -8,6 +8,7 @@ import { complaintRows } from './complaint/sheet.ts';
 import { coolantRows } from './coolant/sheet.ts';
 import { checkRows } from './diagnosis/sheet.ts';
 import { putRightRows } from './entries/sheet.ts';
+import { countersignRows } from './countersign/sheet.ts';
 import { customerPage } from './handover/customer.ts';
 import { moneyRows, watchRows } from './handover/sheet.ts';
 import { findingRows } from './inspection/sheet.ts';
@@ -72,7 +73,7 @@ const SECTIONS: Readonly<Record<Exclude<SheetTitle, 'identity'>, Section>> = {
   Proved: { rows: (job) => [...proofRows(job), ...balanceRows(job)], empty: 'Nothing was measured.' },
   'Put right': { rows: putRightRows, empty: 'Nothing was put right afterwards.' },
   'Left over or unusual': {
-    rows: (job, say) => [...mishapRows(job, say), ...openRows(job, say)],
+    rows: (job, say) => [...mishapRows(job, say), ...openRows(job, say), ...countersignRows(job, say)],
     empty: 'Nothing left over.',
   },
   'Time and money': { rows: moneyRows, empty: '' },

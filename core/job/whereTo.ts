@@ -21,7 +21,8 @@ export type Spot =
   | 'codes-after'
   | 'driven'
   | 'last'
-  | 'still-open';
+  | 'still-open'
+  | 'countersign';
 
 /** Where something is done: a stage, and there an item or a part of it. */
 export interface WhereTo {

@@ -2,6 +2,7 @@ import { id, line, number, oneOf, orNull, paragraph, record, whole } from '../..
 import { countsHours } from '../../vehicle/index.ts';
 import { lowerFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
+import { handOverCountersigned } from '../countersign/awaiting.ts';
 import { accept, nonEmpty, refuse, refuseField, within } from '../decision.ts';
 import { fact } from '../fact.ts';
 import { held } from '../proof/held.ts';
@@ -50,7 +51,8 @@ export const handedOver = fact('handed-over', {
 /** Hands the vehicle over. */
 export const handOver = command('hand-over', {
   shape: handedOverShape,
-  decide: (job, data) => {
+  asks: () => ({ role: true }),
+  decide: (job, data, { role, alone }) => {
     const { nextDue } = data;
     if (nextDue !== null && countsHours(nextDue.unit) !== countsHours(job.reading.unit))
       return refuseField('nextDue', `This vehicle counts ${job.reading.unit}; got ${nextDue.unit}.`);
@@ -78,6 +80,14 @@ export const handOver = command('hand-over', {
               .join('; ')}.`,
             'Say of each why it goes like this, what to watch, and when it is looked at again.',
             { stage: 'hand-over', spot: 'still-open' },
+          )
+        : null) ??
+      (role === 'apprentice' && !alone && !handOverCountersigned(job)
+        ? refuse(
+            'countersign-first',
+            'An apprentice hands over with a technician’s name beside it.',
+            'Ask a technician or a lead to look at the job as it stands and to countersign the hand-over.',
+            { stage: 'hand-over', spot: 'countersign' },
           )
         : null) ??
       accept(handedOver.of(data))

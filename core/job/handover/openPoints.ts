@@ -4,6 +4,7 @@ import { turnWords } from '../../rebuild/index.ts';
 import { line, number, orNull, paragraph, record, whole } from '../../shape/index.ts';
 import { lowerFirst } from '../../words/index.ts';
 import { command } from '../command.ts';
+import { awaitingByPerson } from '../countersign/awaiting.ts';
 import { accept, nonEmpty, refuse, refuseField, within } from '../decision.ts';
 import { fact, type Recorded } from '../fact.ts';
 import { looksBad } from '../inspection/bad.ts';
@@ -30,7 +31,8 @@ export type OpenCode =
   | 'returned'
   | 'left-out'
   | 'uneven'
-  | 'stop-gap';
+  | 'stop-gap'
+  | 'not-countersigned';
 
 /** Something that is open when the vehicle goes. */
 export interface OpenPoint {
@@ -142,6 +144,15 @@ export function openPoints(job: Job): OpenPoint[] {
       point('stop-gap', unit, `${unitName(job, unit)}: stop screw trimmed ${turnWords(turns)}, a stop-gap`, true, {
         stage: 'rebuild',
       }),
+    ),
+    ...awaitingByPerson(job).map(({ by, waits }) =>
+      point(
+        'not-countersigned',
+        by,
+        `${waits.length} ${waits.length === 1 ? 'entry' : 'entries'} of an apprentice: nobody has looked at ${waits.length === 1 ? 'it' : 'them'}`,
+        true,
+        { stage: 'hand-over', spot: 'countersign' },
+      ),
     ),
     ...(job.decision === null
       ? [point('nothing-decided', 'decision', 'nothing was decided', false, { stage: 'decide' })]

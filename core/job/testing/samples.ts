@@ -1,11 +1,13 @@
 /** One good command of every kind with what it must lead to. Each subject holds its own. */
 import type { CommandType } from '../catalogue.ts';
+import type { Role } from '../context.ts';
 import { BALANCE_SAMPLES } from '../balance/samples.ts';
 import { CHOICE_SAMPLES } from '../choice/samples.ts';
 import { CLEANING_SAMPLES } from '../cleaning/samples.ts';
 import { COMPLAINT_SAMPLES } from '../complaint/samples.ts';
 import { COOLANT_SAMPLES } from '../coolant/samples.ts';
 import { DIAGNOSIS_SAMPLES } from '../diagnosis/samples.ts';
+import { COUNTERSIGN_SAMPLES } from '../countersign/samples.ts';
 import { CUSTODY_SAMPLES } from '../custody/samples.ts';
 import { ENTRIES_SAMPLES } from '../entries/samples.ts';
 import { HANDOVER_SAMPLES } from '../handover/samples.ts';
@@ -54,6 +56,7 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
   ...PICTURES_SAMPLES,
   ...HANDOVER_SAMPLES,
   ...CUSTODY_SAMPLES,
+  ...COUNTERSIGN_SAMPLES,
   ...NOTES_SAMPLES,
   ...MISHAPS_SAMPLES,
   ...PARTS_SAMPLES,
@@ -80,4 +83,10 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
     shows: (job) => job.notes,
     as: [],
   },
+};
+
+/** Whoever a sample is of, as a part of the world that it is played in. */
+export const sampleWorld = (type: CommandType): { readonly role?: Role } => {
+  const { role }: { readonly role?: Role } = SAMPLES[type];
+  return role === undefined ? {} : { role };
 };

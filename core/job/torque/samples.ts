@@ -50,8 +50,9 @@ export const TORQUE_SAMPLES: SamplesOf<typeof TORQUE> = {
 
   'repair-thread': {
     after: [open, pin, off('bolts'), strippedThread],
+    role: 'apprentice',
     data: { itemId: 'bolts', boltId: '1', route: 'insert', note: 'wire insert' },
-    events: ['thread-repaired'],
+    events: ['thread-repaired', 'countersign-asked'],
     shows: (job) => itemOf(job, 'bolts')?.threads[0]?.repaired?.route,
     as: 'insert',
   },
