@@ -101,10 +101,10 @@ export function advance(run: Run, input: RunInput): Run {
     case 'reading': {
       const next: Run = { ...upToNow, readings: { ...run.readings, [input.name]: input.value } };
       const bad = step.endsBadly.find((end) => isBeyond(end, input.name, input.value));
-      return bad === undefined ? next : goTo({ ...next, said: badEndWords(bad) }, bad.goTo);
+      return bad === undefined ? stillSaid(next, run) : goTo({ ...next, said: badEndWords(bad) }, bad.goTo);
     }
     case 'flag':
-      return { ...upToNow, flags: { ...run.flags, [input.name]: input.on } };
+      return stillSaid({ ...upToNow, flags: { ...run.flags, [input.name]: input.on } }, run);
     case 'tick':
       return goesOnByItself(step) && upToNow.counted >= (step.seconds ?? 0) ? moveOn(upToNow, step) : upToNow;
     case 'confirm': {
@@ -129,6 +129,10 @@ export function advance(run: Run, input: RunInput): Run {
     }
   }
 }
+
+/** Why a confirmation was not taken stays said, as it is now, while it is so: readings come by themselves, several a second. */
+const stillSaid = (next: Run, { said }: Run): Run =>
+  said === '' ? next : { ...next, said: notYet(next, next.asOf) ?? '' };
 
 const ASK_WHICH = 'Say which it was.';
 /** What a step asks at its end and was not said. */

@@ -42,6 +42,11 @@ describe('a timed idle run', () => {
     expect(early.said).toBe('Hold for 6 seconds more.');
     expect(play(early, [10, confirm]).at).toBe(1);
   });
+  it('says why while it is so: a reading that comes meanwhile does not hide it, and its time does', () => {
+    const early = play(startRun(idle, at(0)), [4, confirm], [6, warm]);
+    expect(early.said).toBe('Hold for 4 seconds more.');
+    expect(play(early, [9.5, warm]).said).toBe('');
+  });
   it('stands at the idle step with its conditions', () => {
     expect(currentStep(atIdle)?.id).toBe('idle');
     expect(missingConditions(atIdle).map((each) => conditionWords(idle, each))).toEqual(['lights, fan and heater off']);

@@ -177,7 +177,7 @@ describe('a file that waits', () => {
       '/api/jobs/j/commands',
     ]);
     expect((asked.at(-1)?.body as { data: object }).data).toEqual({ hash: 'squeezed' });
-    expect(await next.files.sendWaiting(hash)).toBeNull();
+    await vi.waitFor(async () => expect(await next.files.sendWaiting(hash)).toBeNull());
   });
   it('that is no picture after all is told beside its entry', async () => {
     server((path) =>
@@ -190,7 +190,7 @@ describe('a file that waits', () => {
     outbox.add('j', command('a', 'attach-picture', { hash }), 'Picture: plate');
     await vi.waitFor(() => expect(outbox.notTaken).toMatchObject([{ message: 'That is not a picture.' }]));
     await outbox.read(outbox.notTaken[0]!);
-    expect(await files.sendWaiting(hash)).toBeNull();
+    await vi.waitFor(async () => expect(await files.sendWaiting(hash)).toBeNull());
   });
 });
 
