@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { role } from './signIn.ts';
 import type { InBay } from '../core/bay/index.ts';
 import type { Page } from './lists.ts';
 import { isTimeZone } from '../core/days/index.ts';
@@ -118,7 +119,7 @@ export interface BayReply {
 export const person = z.strictObject({
   id,
   name: line.trim().min(1, 'What are they called?'),
-  role: z.enum(['lead', 'technician', 'apprentice', 'owner']),
+  role,
   bay: line,
   /** ISO time at which they left the workshop; their entries keep their name. */
   leftAt: z.iso.datetime().nullable().optional(),

@@ -100,3 +100,17 @@ export { adapterAct, DEEDS, recordingBegin, recordingEnd, recordingStep } from '
 export type { Deed, RecordingBegun, RecordingNews, RecordingStored, VisitFigure } from './recordings.ts';
 export { instrumentPair, instrumentQuery, instrumentSet, MOODS } from './instruments.ts';
 export type { InstrumentInfo, InstrumentNews, Mood } from './instruments.ts';
+export {
+  accessQuery,
+  changeHands,
+  countersignBody,
+  customerAnswer,
+  linkInput,
+  passwordSet,
+  phoneJoin,
+  pinSet,
+  role,
+  signIn,
+  stationInput,
+} from './signIn.ts';
+export type { AccessLine, JobLink, LinkMade, SessionReply, Station } from './signIn.ts';

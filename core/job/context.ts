@@ -1,3 +1,4 @@
+import type { Role } from '../access/index.ts';
 import type { Knowledge, OptionId } from '../diagnose/index.ts';
 import type { ShopValues } from '../figures/index.ts';
 import type { HouseRules } from '../house/index.ts';
@@ -7,8 +8,7 @@ import type { Recipe } from '../relearn/index.ts';
 import type { Wrench } from '../torque/index.ts';
 import type { EngineFamily, MeterReading, UnitObject, Vehicle } from '../vehicle/index.ts';
 
-/** What people are in a workshop. */
-export type Role = 'lead' | 'technician' | 'apprentice' | 'owner';
+export type { Role } from '../access/index.ts';
 
 /** A comeback is the same complaint on the same vehicle within this distance (or hours) and these days. */
 export interface Comeback {

@@ -1,9 +1,10 @@
 import { COMMANDS, type Command, type CommandBody, type CommandData, FACTS } from './catalogue.ts';
 import type { AnyCommand } from './command.ts';
 import { decideOpening } from './complaint/opening.ts';
+import { mayGive, type Role, roleWords } from '../access/index.ts';
 import type { Asks, Context } from './context.ts';
-import { COUNTERSIGNED_COMMANDS, withAsking } from './countersign/asking.ts';
-import { type Decision, refuse } from './decision.ts';
+import { withAsking } from './countersign/asking.ts';
+import { type Decision, type Refusal, refuse } from './decision.ts';
 import { decideCorrection, decideMove, decideStrike } from './entries/deciding.ts';
 import type { Job } from './job.ts';
 
@@ -15,11 +16,10 @@ const declared = (type: string): AnyCommand => {
 
 /** What must be fetched before a command can be decided: declared beside its `decide`. */
 export function asksOf({ type, data }: CommandBody): Asks {
-  const { asks, may } = declared(type);
+  const { asks } = declared(type);
   // An entry that is said anew is judged by the command that said it first, by all that this one asks for.
   if (type === 'correct-entry') return asksAnew(data);
-  const asked = asks?.(data as never) ?? {};
-  return may === undefined && !COUNTERSIGNED_COMMANDS.has(type) ? asked : { ...asked, role: true };
+  return { ...asks?.(data as never), role: true };
 }
 
 /**
@@ -28,9 +28,26 @@ export function asksOf({ type, data }: CommandBody): Asks {
  * @returns the facts it leads to, or a refusal in words; never throws on bad data
  */
 export function decide(job: Job | null, command: CommandBody | Command, context: Context): Decision {
-  const decision = decided(job, command, context);
+  const decision = notTheirs(job, command, context) ?? decided(job, command, context);
   return job === null || !decision.ok ? decision : { ...decision, events: withAsking(job, decision.events, context) };
 }
+
+/** Why somebody of this role does not enter such a thing at all; null where they do, and where nobody said what they are. */
+function notTheirs(job: Job | null, command: CommandBody | Command, { role, alone }: Context): Refusal | null {
+  if (role === null || alone) return null;
+  const theirs = mayGive(role, command.type) && !(command.type === 'undo' && isAnothers(job, command, role));
+  return theirs
+    ? null
+    : refuse(
+        'not-yours',
+        `Work on the vehicle is not entered by the ${roleWords(role)}.`,
+        'Ask whoever works on it, or change who is at this station.',
+      );
+}
+
+/** Whoever does not work on vehicles takes back only what they did themselves. */
+const isAnothers = (job: Job | null, command: CommandBody | Command, role: Role): boolean =>
+  !mayGive(role, 'tighten-bolt') && 'by' in command && job?.undo?.by !== command.by;
 
 function decided(job: Job | null, command: CommandBody | Command, context: Context): Decision {
   if (job === null)

@@ -63,6 +63,20 @@ describe('what waits', () => {
     await last.outbox.restore();
     expect(last.outbox.count).toBe(0);
   });
+  it('is there too where the tab was closed in the breath of the tap, before any database could take it', async () => {
+    server(away);
+    const first = await page();
+    first.outbox.add('j', command('a'), 'Note: a');
+    // No breath was left: its database has nothing of it.
+    indexedDB = new IDBFactory();
+    const next = await page();
+    await next.outbox.restore();
+    expect(next.outbox.waiting).toMatchObject([{ jobId: 'j', meant: 'Note: a', command: { id: 'a' } }]);
+    server(taken);
+    next.outbox.flush();
+    await vi.waitFor(() => expect(next.outbox.count).toBe(0));
+    expect(Object.keys(localStorage).filter((key) => key.includes('jotted'))).toEqual([]);
+  });
   it('is not sent once it is dropped, and neither is its photo', async () => {
     server(away);
     const { outbox, files } = await page();

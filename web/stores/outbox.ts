@@ -8,6 +8,7 @@ import { api, ApiError } from '../data/api.ts';
 import { browserStore } from '../data/browserStore.ts';
 import { filesOnlyHere, forgetWaiting, sendWaiting } from '../data/waitingFiles.ts';
 import { deviceIso } from './clock.ts';
+import { jot, jotted, strikeJotted } from './jotted.ts';
 
 /** A command on its way. */
 export interface Waiting {
@@ -105,9 +106,12 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** Takes up what an earlier page left behind. */
   async function restore(): Promise<void> {
+    const hasty = jotted();
     const store = await open();
-    if (store === null) return;
-    const [left, refused] = await Promise.all([store.getAll('commands'), store.getAll('refused')]);
+    const [kept, refused] =
+      store === null ? [[], []] : await Promise.all([store.getAll('commands'), store.getAll('refused')]);
+    const left = [...kept, ...hasty.filter(({ command }) => !kept.some((each) => each.command.id === command.id))];
+    for (const entry of hasty) void write(entry).catch(() => undefined);
     const known = new Set([...waiting.value, ...notTaken.value].map(({ command }) => command.id));
     const fresh = <T extends Waiting>(entries: readonly T[]): T[] =>
       entries.filter(({ command }) => !known.has(command.id));
@@ -121,6 +125,7 @@ export const useOutbox = defineStore('outbox', () => {
     const entry = { order, jobId, command, meant, jobName };
     waiting.value = [...waiting.value, entry];
     unkept.add(entry);
+    jot(entry);
     // The tap is painted first; writing and sending would otherwise compete with it.
     afterPaint(
       () =>
@@ -134,14 +139,20 @@ export const useOutbox = defineStore('outbox', () => {
   async function keep(entry: Waiting): Promise<void> {
     if (!unkept.delete(entry)) return;
     // A store that is full or gone must not keep the command from being sent.
+    await write(entry).catch(() => setOnlyHere(entry.command.id, waiting.value.includes(entry)));
+  }
+
+  async function write(entry: Waiting): Promise<void> {
     const store = await open();
-    const kept = store?.put('commands', entry, entry.command.id) ?? Promise.reject(new Error('No store.'));
-    await kept.catch(() => setOnlyHere(entry.command.id, waiting.value.includes(entry)));
+    if (store === null) throw new Error('No store.');
+    await store.put('commands', entry, entry.command.id);
+    strikeJotted(entry.command.id);
   }
 
   async function remove(id: string): Promise<void> {
     waiting.value = waiting.value.filter(({ command }) => command.id !== id);
     setOnlyHere(id, false);
+    strikeJotted(id);
     await (await open())?.delete('commands', id).catch(() => undefined);
   }
 

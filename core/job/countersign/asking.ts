@@ -5,17 +5,6 @@ import { itemOf } from '../items/query.ts';
 import type { Job } from '../job.ts';
 import { countersignAsked } from './countersigning.ts';
 
-/** Commands whose facts a technician may have to look at: deciding them must know who gives them. */
-export const COUNTERSIGNED_COMMANDS: ReadonlySet<string> = new Set([
-  'tighten-bolt',
-  'tighten-pass',
-  'choose-by-feel',
-  'repair-thread',
-  'go-over-group',
-  'remove-item',
-  'take-off-typed',
-]);
-
 /** What an apprentice enters, with what asks a technician to look at it. @param job the state before */
 export function withAsking(job: Job, events: readonly MadeFact[], { role, alone }: Context): readonly MadeFact[] {
   if (role !== 'apprentice' || alone) return events;

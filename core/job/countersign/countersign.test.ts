@@ -102,7 +102,7 @@ describe('a countersignature', () => {
 
   it('is given by a technician or a lead, for what waits, and stands on the sheet with a name', () => {
     expect(then(done, sign([waits!.seq]), 'apprentice')).toMatchObject({ ok: false, code: 'lead-only' });
-    expect(then(done, sign([waits!.seq]), 'owner')).toMatchObject({ ok: false, code: 'lead-only' });
+    expect(then(done, sign([waits!.seq]), 'owner')).toMatchObject({ ok: false, code: 'not-yours' });
     expect(then(done, sign([waits!.seq]), 'technician')).toMatchObject({ ok: true });
     const signed = signedBy('technician', done, sign([waits!.seq]));
     expect(types(signed)).toEqual([]);

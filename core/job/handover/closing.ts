@@ -51,7 +51,6 @@ export const handedOver = fact('handed-over', {
 /** Hands the vehicle over. */
 export const handOver = command('hand-over', {
   shape: handedOverShape,
-  asks: () => ({ role: true }),
   decide: (job, data, { role, alone }) => {
     const { nextDue } = data;
     if (nextDue !== null && countsHours(nextDue.unit) !== countsHours(job.reading.unit))

@@ -1,0 +1,1 @@
+export { mayChange, mayGive, ROLES, type Role, roleWords } from './roles.ts';
