@@ -113,4 +113,4 @@ export {
   signIn,
   stationInput,
 } from './signIn.ts';
-export type { AccessLine, JobLink, LinkMade, SessionReply, Station } from './signIn.ts';
+export type { AccessLine, ForCustomer, JobLink, LinkMade, NetworkReply, SessionReply, Station } from './signIn.ts';

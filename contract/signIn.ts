@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { ROLES } from '../core/access/index.ts';
+import type { EstimateSheet } from '../core/job/index.ts';
+import type { CustomerPage } from '../core/sheet/index.ts';
 import { count, id, isoTime, line, minor } from './primitives.ts';
 
 /** What somebody is in the workshop. */
@@ -145,4 +147,34 @@ export interface LinkMade {
   readonly link: JobLink;
   /** Under the address of this server. */
   readonly path: string;
+}
+
+/** What a customer sees through a link: words of one job, and nothing that leads elsewhere. */
+export interface ForCustomer {
+  readonly kind: 'estimate' | 'sheet';
+  readonly shopName: string;
+  readonly currency: string;
+  readonly endsAt: string;
+  readonly plate: string;
+  readonly title: string;
+  /** The estimate, for a link to one; with its id while nobody has answered it. */
+  readonly estimate:
+    (EstimateSheet & { readonly id: string; readonly open: boolean; readonly highMinor: number }) | null;
+  /** The page for the customer, for a link to the sheet. */
+  readonly page: CustomerPage | null;
+}
+
+/** How this server is reached. */
+export interface NetworkReply {
+  /** On its own machine alone; by HTTPS with the workshop's own authority; or behind a proxy that speaks for it. */
+  readonly way: 'here' | 'https' | 'proxy';
+  readonly addresses: readonly string[];
+  /** Plain addresses of the page that brings a tablet in. */
+  readonly joining: readonly string[];
+  /** Of the authority, SHA-256; “” where there is none. */
+  readonly fingerprint: string;
+  /** ISO time at which the authority runs out; null where there is none. */
+  readonly until: string | null;
+  /** What has changed since the last start, in sentences. */
+  readonly said: readonly string[];
 }

@@ -3,70 +3,34 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import type { Logger } from 'pino';
-import { adapterRoutes } from './http/adapter.ts';
-import { airRoutes } from './http/air.ts';
-import { bayRoutes } from './http/bay.ts';
-import { changeRoutes } from './http/changes.ts';
+import { gate } from './access/gate.ts';
+import { fewRequests } from './access/tries.ts';
 import { answerErrors, HttpError } from './http/errors.ts';
-import { onlyFromHere, strictHeaders } from './http/guard.ts';
-import { followUpRoutes } from './http/followUps.ts';
-import { houseRoutes } from './http/house.ts';
-import { peopleRoutes } from './http/people.ts';
-import { wallRoutes } from './http/wall.ts';
-import { instrumentRoutes } from './http/instruments.ts';
-import { jobRoutes } from './http/jobs.ts';
-import { keepingRoutes } from './http/keeping.ts';
-import { knowledgeRoutes } from './http/knowledge.ts';
-import { pictureRoutes } from './http/pictures.ts';
-import { recordingNowRoutes } from './http/recordingNow.ts';
-import { recordingRoutes } from './http/recordings.ts';
-import { procedureRoutes } from './http/procedures.ts';
-import { recipeRoutes } from './http/recipes.ts';
-import { searchRoutes } from './http/search.ts';
-import { shopRoutes } from './http/shop.ts';
-import { stockRoutes } from './http/stock.ts';
-import { transferRoutes } from './http/transfer.ts';
-import { familyRoutes, unitRoutes } from './http/units.ts';
-import { vehicleRoutes } from './http/vehicles.ts';
+import { API, FILE_ROUTES } from './http/api.ts';
+import { type Front, LOOPBACK, onlyFromHere, strictHeaders } from './http/guard.ts';
 import { speakPlainly } from './http/words.ts';
 import type { Services } from './services.ts';
 
-/** The application over its services. It does not listen; `main.ts` does. @param webRoot the built interface, or null */
-export function createApp(services: Services, log: Logger, webRoot: string | null): Express {
+/**
+ * The application over its services. It does not listen; `main.ts` does.
+ * @param webRoot the built interface, or null @param front by which names it is called
+ */
+export function createApp(services: Services, log: Logger, webRoot: string | null, front: Front = LOOPBACK): Express {
   speakPlainly();
   const app = express();
   app.disable('x-powered-by');
-  app.use(strictHeaders, onlyFromHere, compression());
+  // Only a proxy on this very machine is believed about where a request comes from.
+  if (front.proxy !== null) app.set('trust proxy', 'loopback');
+  app.use(strictHeaders(front), onlyFromHere(front), compression());
   // At each contact a device hears what time it is here, whatever its own clock says.
   app.use('/api', (_request, response, next) => {
     response.set('x-shop-time', services.now());
     next();
   });
-  app.use('/api', transferRoutes(services));
-  app.use('/api/pictures', pictureRoutes(services));
-  app.use('/api/recordings', recordingRoutes(services));
+  app.use('/api', gate(services), fewRequests());
+  for (const [path, routes] of FILE_ROUTES) app.use(`/api${path}`, routes(services));
   app.use('/api', express.json({ limit: '2mb' }));
-  app.use('/api/jobs', jobRoutes(services));
-  app.use('/api/vehicles', vehicleRoutes(services));
-  app.use('/api/procedures', procedureRoutes(services));
-  app.use('/api/recipes', recipeRoutes(services));
-  app.use('/api/families', familyRoutes(services));
-  app.use('/api/units', unitRoutes(services));
-  app.use('/api/knowledge', knowledgeRoutes(services));
-  app.use('/api/adapter/recordings', recordingNowRoutes(services));
-  app.use('/api/adapter', adapterRoutes(services));
-  app.use('/api/instruments', instrumentRoutes(services));
-  app.use('/api', houseRoutes(services));
-  app.use('/api', peopleRoutes(services));
-  app.use('/api', wallRoutes(services));
-  app.use('/api', stockRoutes(services));
-  app.use('/api', airRoutes(services));
-  app.use('/api', followUpRoutes(services));
-  app.use('/api', bayRoutes(services));
-  app.use('/api', changeRoutes(services));
-  app.use('/api', searchRoutes(services));
-  app.use('/api', keepingRoutes(services));
-  app.use('/api', shopRoutes(services));
+  for (const [path, routes] of API) app.use(`/api${path}`, routes(services));
   app.use('/api', () => {
     throw new HttpError('not-found', 'There is nothing at that address.');
   });

@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import type { PartLived, ShopResult } from '../core/choose/index.ts';
 import type { ThrottleKind } from '../core/vehicle/index.ts';
+import { type Access, createAccess } from './access/access.ts';
 import { RecordingDesk } from './adapter/desk.ts';
 import { AdapterHub } from './adapter/hub.ts';
 import { InstrumentHub } from './instruments/hub.ts';
@@ -43,6 +44,8 @@ import { Visits } from './store/visits.ts';
 
 /** What the routes work with. */
 export interface Services {
+  /** Who is let in. */
+  readonly access: Access;
   readonly jobs: Jobs;
   readonly vehicles: Vehicles;
   readonly jobLines: JobLines;
@@ -96,6 +99,8 @@ export interface ServiceOptions {
   readonly place?: Place;
   /** Ports of this machine at which instruments are expected. */
   readonly instrumentPorts?: readonly number[];
+  /** What cookies are signed with; left out: people sign in anew when this process ends. */
+  readonly cookieKey?: string;
   /** Told how far it is when columns of all jobs are made anew. */
   readonly progress?: (done: number, of: number) => void;
 }
@@ -117,6 +122,7 @@ export function createServices(
     readOnly = false,
     place = placeOf(db.name),
     instrumentPorts = [],
+    cookieKey,
     progress,
   }: ServiceOptions = {},
 ): Services {
@@ -175,6 +181,7 @@ export function createServices(
     readOnly,
   });
   return {
+    access: createAccess(db, now, cookieKey),
     vehicles,
     jobLines,
     bay: new Bay(db, jobLines),

@@ -138,6 +138,25 @@ export class Sessions extends Store {
           .changes;
   }
 
+  /** Ends the sessions of a person but the one of a stretch. */
+  endAllBut(personId: string, stretch = ''): void {
+    this.#sql('UPDATE session SET ended_at = ? WHERE person_id = ? AND ended_at IS NULL AND stretch <> ?').run(
+      this.#now(),
+      personId,
+      stretch,
+    );
+  }
+
+  /** Whether a stretch goes on: for what stays open longer than one request. */
+  goesOn(stretch: string): boolean {
+    return (
+      this.#sql('SELECT 1 FROM session WHERE stretch = ? AND ended_at IS NULL AND ends_at > ?').get(
+        stretch,
+        this.#now(),
+      ) !== undefined
+    );
+  }
+
   /**
    * Who was at a station in a stretch of work. What waited there while it was out of reach was made by them, whoever is
    * signed in when it is sent.
@@ -157,7 +176,7 @@ export class Sessions extends Store {
   }
 
   /** Takes out what ended long ago. */
-  clear(): void {
+  clearOld(): void {
     this.#sql('DELETE FROM session WHERE ends_at < ?').run(later(this.#now(), -KEPT_MS));
   }
 }

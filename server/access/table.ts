@@ -130,8 +130,7 @@ export const ACCESS: readonly Rule[] = [
      POST   /recipes/files
      PUT    /families/:id
      PUT    /units/:id
-     POST   /units/:id/life
-     POST   /knowledge/trials`,
+     POST   /units/:id/life`,
   ),
   ...rules(
     [...AT_WORK, 'owner'],
@@ -176,6 +175,7 @@ export const ACCESS: readonly Rule[] = [
      PUT    /keeping
      POST   /backups
      POST   /knowledge
+     POST   /knowledge/trials
      POST   /vehicles/:id/merge
      POST   /job-files
      GET    /network`,
@@ -195,6 +195,7 @@ export function ruleFor(method: string, path: string): Rule | null {
       parts.length === asked.length &&
       parts.every((part, at) => part.startsWith(':') || part === asked[at]),
   );
-  const exact = ({ parts }: { parts: readonly string[] }): number => parts.filter((part) => !part.startsWith(':')).length;
+  const exact = ({ parts }: { parts: readonly string[] }): number =>
+    parts.filter((part) => !part.startsWith(':')).length;
   return fits.toSorted((a, b) => exact(b) - exact(a))[0]?.rule ?? null;
 }

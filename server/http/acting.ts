@@ -1,5 +1,6 @@
 import type { Request, Response } from 'express';
 import type { Person } from '../../contract/index.ts';
+import { mayChange } from '../../core/access/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
 import type { Services } from '../services.ts';
 import { HttpError } from './errors.ts';
@@ -17,8 +18,12 @@ export interface Answer {
 
 type Acting = Pick<Services, 'people' | 'now'>;
 
-/** The person who sent a request, by `by` in its body or query. @throws HttpError 400 for one who is not in the list */
+/**
+ * The person who sent a request: whoever is signed in; in a shop without accounts, `by` in its body or query.
+ * @throws HttpError 400 for one who is not in the list
+ */
 export function actorOf({ people, now }: Acting, request: Request): Actor {
+  if (request.caller !== undefined) return { by: request.caller.personId, at: now(), role: request.caller.role };
   const sent: unknown = (request.body as { by?: unknown } | undefined)?.by ?? request.query.by;
   const by = typeof sent === 'string' ? sent : '';
   const role = people.roleOf(by);
@@ -30,12 +35,10 @@ export function actorOf({ people, now }: Acting, request: Request): Actor {
 /** The shop itself, as it reads a file that nobody in particular sends. */
 export const shopItself = ({ now }: Pick<Services, 'now'>): Stamp => ({ by: 'shop', at: now() });
 
-const MAY: ReadonlySet<Person['role']> = new Set(['lead', 'owner']);
-
 /** Refuses what only a lead or the owner may change. */
 export function mustLead({ role }: Actor, what: string): void {
-  if (!MAY.has(role))
-    throw new HttpError('not-yours', `${what} is changed by a lead or the owner.`, {
+  if (!mayChange(role))
+    throw new HttpError('not-yours', `${what} is changed by a lead or the proprietor.`, {
       wouldHelp: 'Ask them, or change who is working.',
     });
 }

@@ -1,26 +1,12 @@
 import { Router } from 'express';
 import { command, id, itemQuery, jobQuery, sinceQuery } from '../../contract/index.ts';
-import { clockOffsetMs, type Command, counted } from '../../core/job/index.ts';
-import type { Arrival } from '../store/log.ts';
 import type { Services } from '../services.ts';
 import { change } from './acting.ts';
 import { fromRefusal, HttpError } from './errors.ts';
+import { heard } from './heard.ts';
 import { answerPage, type InOrder, readKey } from './pageKeys.ts';
 import { parse } from './parse.ts';
-
-/**
- * A device's time put right by how far its clock was out when it was heard; a time that a person named is right as it is.
- * A command that was sent without the device's clock is taken at its word.
- */
-function heard(sent: Command, sentAt: string | undefined, receivedAt: string): readonly [Command, Arrival] {
-  const late = sent.late ?? null;
-  if (sentAt === undefined || late === 'written-up') return [sent, { receivedAt, deviceAt: null, offsetMs: 0, late }];
-  const offsetMs = clockOffsetMs(sentAt, receivedAt);
-  return [
-    { ...sent, at: counted(sent.at, offsetMs) },
-    { receivedAt, deviceAt: sent.at, offsetMs, late },
-  ];
-}
+import { whoEntered } from './whoEntered.ts';
 
 /** The order in which jobs come unless another is asked for. */
 export const NEWEST_FIRST: InOrder = { list: 'jobs', sort: 'number', direction: 'desc', columns: 1 };
@@ -62,6 +48,7 @@ export function jobRoutes(services: Services): Router {
       const jobId = parse(id, request.params.id);
       const { sentAt, ...sent } = parse(command, request.body);
       const [counts, arrival] = heard(sent, sentAt, now());
+      whoEntered(services, request, jobId, counts);
       const outcome = jobs.take(jobId, counts, arrival);
       if (outcome.kind === 'refused') throw fromRefusal(outcome.refusal);
       return { status: outcome.reply.repeated ? 200 : 201, body: outcome.reply };

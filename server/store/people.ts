@@ -68,7 +68,10 @@ export class People {
 
   /** Takes in the people of a shop file: those of the same id give way, the others stay. */
   adopt(people: readonly Person[]): void {
-    const put = this.#sql('INSERT OR REPLACE INTO person (id, name, role, bay, left_at) VALUES (?, ?, ?, ?, ?)');
+    const put = this.#sql(
+      `INSERT INTO person (id, name, role, bay, left_at) VALUES (?, ?, ?, ?, ?) ON CONFLICT (id) DO UPDATE
+       SET name = excluded.name, role = excluded.role, bay = excluded.bay, left_at = excluded.left_at`,
+    );
     for (const { id, name, role, bay, leftAt } of people) put.run(id, name, role, bay, leftAt ?? null);
   }
 }

@@ -1,0 +1,30 @@
+import { randomBytes } from 'node:crypto';
+import type { Database } from 'better-sqlite3';
+import { Accounts } from './accounts.ts';
+import { Links } from './links.ts';
+import { AccessRecord } from './record.ts';
+import { Sessions } from './sessions.ts';
+import { Stations } from './stations.ts';
+
+/** Who is let in, and what is known of it. */
+export interface Access {
+  readonly accounts: Accounts;
+  readonly sessions: Sessions;
+  readonly stations: Stations;
+  readonly links: Links;
+  readonly record: AccessRecord;
+  /** What cookies are signed with: it is kept beside the store and in no backup. */
+  readonly cookieKey: string;
+}
+
+/** @param cookieKey left out: sessions end with this process */
+export function createAccess(db: Database, now: () => string, cookieKey = randomBytes(32).toString('hex')): Access {
+  return {
+    accounts: new Accounts(db),
+    sessions: new Sessions(db, now),
+    stations: new Stations(db),
+    links: new Links(db),
+    record: new AccessRecord(db),
+    cookieKey,
+  };
+}
