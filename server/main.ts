@@ -11,6 +11,9 @@ import { inThread } from './keeping/inThread.ts';
 import { openForReading } from './keeping/openForReading.ts';
 import { placeOf, storePath } from './keeping/place.ts';
 import { machineZone } from './machineZone.ts';
+import { cookieKeyOf } from './network/kept.ts';
+import { ClockNotSet } from './network/network.ts';
+import { CannotServe, serve } from './network/serving.ts';
 import { createServices, type ServiceOptions, type Services } from './services.ts';
 import { StoreError } from './store/errors.ts';
 import { type Held } from './store/holder.ts';
@@ -24,6 +27,14 @@ const { values } = parseArgs({
     quiet: { type: 'boolean', default: false },
     /** The store is left as it is: everything can be looked at. */
     'read-only': { type: 'boolean', default: false },
+    /** Served over the workshop's own network too, by HTTPS. */
+    network: { type: 'boolean', default: false },
+    /** Names of this machine that it does not know of itself. */
+    name: { type: 'string', multiple: true, default: [] },
+    /** The workshop's certificate authority is made anew. */
+    'new-authority': { type: 'boolean', default: false },
+    /** The address of a proxy on this machine that speaks for the server. */
+    proxy: { type: 'string' },
     /** Ports of this machine at which a stand-in for the diagnostic adapter is expected. */
     adapter: { type: 'string', multiple: true, default: ['4217'] },
     /** Ports of this machine at which instruments of the bench are expected. */
@@ -72,8 +83,10 @@ function openToWork(): Open {
       instrumentPorts: values.instrument.map(Number),
       make: inThread(new URL('./keepingWorker.js', import.meta.url)),
       progress: sayRemaking(),
+      cookieKey: cookieKeyOf(place.folder),
     };
     const services = createServices(db, place.pictures, clock(), machineZone(), HUB, options);
+    services.oneGo.run(() => services.access.sessions.clearOld());
     const stop = services.keeper.watch();
     return {
       services,
@@ -109,41 +122,62 @@ function open(): Open {
   }
 }
 
-function start(): void {
+async function start(): Promise<void> {
   const { services, held, close } = open();
   const webRoot = join(dirname(fileURLToPath(import.meta.url)), '..', 'web');
-  const server = createApp(services, log, webRoot).listen(Number(values.port ?? process.env.PORT ?? 0), '127.0.0.1');
-  server.on('listening', () => {
-    const address = server.address();
-    const port = typeof address === 'object' && address !== null ? address.port : 0;
-    held?.serving(`http://127.0.0.1:${port}`);
-    print(`listening on http://127.0.0.1:${port}`);
-  });
-  server.on('error', (error: NodeJS.ErrnoException) => {
-    process.stderr.write(error.code === 'EADDRINUSE' ? `Port ${values.port ?? ''} is taken.\n` : `${error.message}\n`);
-    process.exit(error.code === 'EADDRINUSE' ? 98 : 1);
-  });
-  const stop = (): void => {
-    server.close(() => {
-      close();
-      process.exit(0);
+  const overNetwork = values.network || values.proxy !== undefined;
+  if (overNetwork && !services.access.accounts.any()) {
+    close();
+    throw new CannotServe(
+      'Nobody has a password yet, so nobody could be told from anybody else. Start without --network, give yourself one under Settings, People, and start again.',
+    );
+  }
+  try {
+    const serving = await serve((front) => createApp(services, log, webRoot, front), {
+      port: Number(values.port ?? process.env.PORT ?? 0),
+      network: values.network,
+      names: values.name,
+      newAuthority: values['new-authority'],
+      proxy: values.proxy ?? null,
+      folder: place.folder,
+      shop: services.settings.shop().shopName || 'The workshop',
+      now: services.now(),
     });
-    server.closeAllConnections();
-  };
-  process.on('SIGINT', stop);
-  process.on('SIGTERM', stop);
+    services.network.reply = serving.reply;
+    held?.serving(serving.here);
+    for (const words of serving.reply.said) print(words);
+    for (const address of serving.reply.addresses) print(`on the network at ${address}`);
+    for (const address of serving.reply.joining.slice(0, 1)) print(`bring a tablet in at ${address}`);
+    print(`listening on ${serving.here}`);
+    const stop = (): void =>
+      void serving.close().then(() => {
+        close();
+        process.exit(0);
+      });
+    process.on('SIGINT', stop);
+    process.on('SIGTERM', stop);
+  } catch (error) {
+    close();
+    throw error;
+  }
 }
 
-/** Exit codes as of the commands: 97 held, 4 no store that can be used. */
+/** Exit codes as of the commands: 97 held, 98 a port that is taken, 4 no store that can be used, 2 asked wrongly. */
 function codeOf(error: unknown): number {
+  if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') return 98;
+  if (error instanceof CannotServe || error instanceof ClockNotSet) return 2;
   if (!(error instanceof StoreError)) return 1;
   if (error.code === 'held') return 97;
   return 4;
 }
 
-try {
-  start();
-} catch (error) {
-  process.stderr.write(`${error instanceof StoreError ? error.message : String(error)}\n`);
-  process.exit(codeOf(error));
+/** Why it did not start, in words where there are any. */
+function wordsFor(error: unknown): string {
+  if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') return `Port ${values.port ?? ''} is taken.`;
+  return error instanceof Error ? error.message : String(error);
 }
+
+start().catch((error: unknown) => {
+  process.stderr.write(`${wordsFor(error)}\n`);
+  process.exit(codeOf(error));
+});

@@ -33,7 +33,8 @@ import { Procedures } from './store/procedures.ts';
 import type { RungTries } from '../core/seized/index.ts';
 import { Recipes } from './store/recipes.ts';
 import { Recordings } from './store/recordings.ts';
-import type { TrialReply } from '../contract/index.ts';
+import type { NetworkReply, TrialReply } from '../contract/index.ts';
+import { HERE } from './network/serving.ts';
 import type { Knowledge } from '../core/diagnose/index.ts';
 import { partLives, rungTries, shopResults } from './store/results.ts';
 import { tryKnowledge } from './store/trial.ts';
@@ -46,6 +47,8 @@ import { Visits } from './store/visits.ts';
 export interface Services {
   /** Who is let in. */
   readonly access: Access;
+  /** How the server is reached; said once it listens. */
+  readonly network: { reply: NetworkReply };
   readonly jobs: Jobs;
   readonly vehicles: Vehicles;
   readonly jobLines: JobLines;
@@ -182,6 +185,7 @@ export function createServices(
   });
   return {
     access: createAccess(db, now, cookieKey),
+    network: { reply: HERE },
     vehicles,
     jobLines,
     bay: new Bay(db, jobLines),

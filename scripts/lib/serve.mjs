@@ -4,10 +4,10 @@ import { join } from 'node:path';
 import { fail, root, say, track } from './say.mjs';
 
 /**
- * @param {{ data: string, port?: number, clock?: string, pace?: number, env?: Record<string, string> }} options
- * @returns {Promise<{ address: string, stop: () => Promise<void>, kill: () => Promise<void>, child: import('node:child_process').ChildProcess }>}
+ * @param {{ data: string, port?: number, clock?: string, pace?: number, env?: Record<string, string>, more?: readonly string[] }} options
+ * @returns {Promise<{ address: string, said: string, stop: () => Promise<void>, kill: () => Promise<void>, child: import('node:child_process').ChildProcess }>}
  */
-export function startServer({ data, port = 0, clock, pace, env = {} }) {
+export function startServer({ data, port = 0, clock, pace, env = {}, more = [] }) {
   const args = [
     join(root, 'dist/server/main.js'),
     '--data',
@@ -16,6 +16,7 @@ export function startServer({ data, port = 0, clock, pace, env = {} }) {
     String(port),
     ...(clock ? ['--clock', clock] : []),
     ...(pace ? ['--pace', String(pace)] : []),
+    ...more,
   ];
   const child = track(
     spawn(process.execPath, args, {
@@ -34,7 +35,7 @@ export function startServer({ data, port = 0, clock, pace, env = {} }) {
     const hear = (chunk) => {
       said += chunk;
       const address = /listening on (http:\/\/\S+)/.exec(said)?.[1];
-      if (address) ready({ address, stop: end('SIGTERM'), kill: end('SIGKILL'), child });
+      if (address) ready({ address, said, stop: end('SIGTERM'), kill: end('SIGKILL'), child });
     };
     child.stdout.on('data', hear);
     child.stderr.on('data', hear);
@@ -46,12 +47,15 @@ export function startServer({ data, port = 0, clock, pace, env = {} }) {
 
 /**
  * Serves a store until it is stopped, on the port that is wanted or the first free one of fifty.
- * @param {{ data: string, wanted?: string, firstPort: number, clock?: string }} options
+ * @param {{ data: string, wanted?: string, firstPort: number, clock?: string, more?: readonly string[] }} options
  */
-export async function keepServing({ data, wanted, firstPort, clock }) {
+export async function keepServing({ data, wanted, firstPort, clock, more = [] }) {
   for (let port = Number(wanted ?? firstPort); port < Number(wanted ?? firstPort) + 50; port += 1) {
     try {
-      const server = await startServer({ data, port, clock });
+      const server = await startServer({ data, port, clock, more });
+      // What else the server said: where the network finds it, and what has changed.
+      const beside = server.said.split('\n').filter((line) => line !== '' && !line.startsWith('listening on '));
+      for (const line of beside) say(line);
       say(`\nUnhurried Wrench is at ${server.address}\nStop it with Ctrl+C.`);
       server.child.on('close', (code) => process.exit(code ?? 0));
       // npm hands a signal to its shell only, which dies without passing it on: once orphaned, the server ends.

@@ -11,6 +11,7 @@ import { bayRoutes } from './bay.ts';
 import { changeRoutes } from './changes.ts';
 import { followUpRoutes } from './followUps.ts';
 import { houseRoutes } from './house.ts';
+import { networkRoutes } from './network.ts';
 import { peopleRoutes } from './people.ts';
 import { wallRoutes } from './wall.ts';
 import { instrumentRoutes } from './instruments.ts';
@@ -45,6 +46,7 @@ export const API: readonly Mount[] = [
   ['/', signInRoutes],
   ['/', accountRoutes],
   ['/', stationRoutes],
+  ['/', networkRoutes],
   ['/', linkRoutes],
   ['/', phoneRoutes],
   ['/', countersignRoutes],
