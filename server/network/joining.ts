@@ -1,6 +1,6 @@
 import { createServer, type Server } from 'node:http';
 import QRCode from 'qrcode';
-import { X509Certificate } from 'node:crypto';
+import { createHash, X509Certificate } from 'node:crypto';
 import type { Network } from './network.ts';
 
 /** What the page and its certificate may do: nothing. */
@@ -43,7 +43,6 @@ async function pageOf(network: Network, shop: string, address: string): Promise<
  */
 export async function joiningServer(network: Network, shop: string, address: string): Promise<Server> {
   const page = await pageOf(network, shop, address);
-  const { createHash } = await import('node:crypto');
   const style = createHash('sha256').update(STYLE).digest('base64');
   const headers = { ...HEADERS, 'content-security-policy': HEADERS['content-security-policy'].replace('STYLE', style) };
   const der = new X509Certificate(network.authority).raw;

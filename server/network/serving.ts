@@ -4,7 +4,6 @@ import type { AddressInfo } from 'node:net';
 import type { NetworkReply } from '../../contract/index.ts';
 import { type Front, LOOPBACK } from '../http/guard.ts';
 import { reachOf } from './addresses.ts';
-import { joiningServer } from './joining.ts';
 import { networkReply, openNetwork } from './network.ts';
 
 /** How a store is to be served. */
@@ -65,6 +64,7 @@ async function serveNetwork(answering: Answering, options: ServingOptions): Prom
   const servers: Server[] = [secure as unknown as Server];
   try {
     const address = `https://${[...network.reach.names, ...network.reach.addresses][0] ?? 'localhost'}:${port}`;
+    const { joiningServer } = await import('./joining.ts');
     const joining = await joiningServer(network, shop, address);
     const joiningPort = await listening(joining, options.port === 0 ? 0 : port + 1, '0.0.0.0');
     servers.push(joining);
