@@ -31,7 +31,7 @@ describe('knowledge', () => {
     await server.http.get('/api/knowledge/moon').expect(400);
   });
   it.each([
-    ['an apprentice', { by: 'wen' }, 403, 'changed by a lead or the owner'],
+    ['an apprentice', { by: 'wen' }, 403, 'changed by a lead or the proprietor'],
     ['nobody', { by: 'ghost' }, 400, 'not in the list'],
     ['no note', { note: ' ' }, 400, 'what was changed'],
     ['no change', { edits: [] }, 400, 'Nothing was changed'],

@@ -37,6 +37,9 @@ describe('the edge of the API', () => {
       'delete /wrenches/w',
       'delete /tools/t',
       'delete /vehicles/v',
+      // Who is signed in is in the cookie.
+      'delete /session',
+      'post /session/everywhere',
     ];
     const found = routesOf(server.app as unknown as { router: { stack: Layer[] } });
     expect(found.length).toBeGreaterThan(20);

@@ -351,7 +351,7 @@ const BAD: [string, () => ReturnType<Harness['send']>, number, string | RegExp][
     400,
     'not a job file',
   ],
-  ['another host name', () => server.http.get('/api/bay').set('host', 'evil.example'), 403, 'only on this machine'],
+  ['another host name', () => server.http.get('/api/bay').set('host', 'evil.example'), 403, 'does not go by that name'],
   [
     'another page',
     () => server.http.post('/api/jobs/j/commands').set('origin', 'http://evil.example').send({}),

@@ -398,9 +398,15 @@ describe('only a lead', () => {
     const shop = rich().do({ type: 'drop-object', data: { id: 'd', what: 'Nut', where: 'valley' } });
     const lost: CommandBody = { type: 'end-search', data: { id: 'd', outcome: 'accepted', where: 'somewhere' } };
     const word: CommandBody = { type: 'override-hold', data: { keys: ['search d'], reason: 'x' } };
-    for (const role of ['technician', 'apprentice', 'owner', null] as const) {
-      expect(code(shop.try(lost, 'tomas', 1, { role }))).toBe('lead-only');
-      expect(code(shop.try(word, 'tomas', 1, { role }))).toBe('lead-only');
+    for (const [role, why] of [
+      ['technician', 'lead-only'],
+      ['apprentice', 'lead-only'],
+      [null, 'lead-only'],
+      ['owner', 'not-yours'],
+      ['parts', 'not-yours'],
+    ] as const) {
+      expect(code(shop.try(lost, 'tomas', 1, { role }))).toBe(why);
+      expect(code(shop.try(word, 'tomas', 1, { role }))).toBe(why);
     }
     expect(
       code(

@@ -1,4 +1,3 @@
-import type { Router } from 'express';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { API, FILE_ROUTES } from '../http/api.ts';
 import { type Harness, harness } from '../testing/harness.ts';
@@ -42,7 +41,7 @@ afterAll(() => server.close());
 /** Every route of the application, as its routers declare it. */
 function routes(): string[] {
   return [...FILE_ROUTES, ...API].flatMap(([mount, make]) =>
-    (make(server.services) as Router & { stack: readonly Layer[] }).stack.flatMap(({ route }) =>
+    (make(server.services).stack as unknown as readonly Layer[]).flatMap(({ route }) =>
       route === undefined
         ? []
         : Object.keys(route.methods).map(

@@ -15,7 +15,10 @@ const tooMany =
     throw new HttpError('too-many', words, { wouldHelp: 'Wait a minute.' });
   };
 
-/** Whoever tries to come in under a name: no more than ten times a minute. */
+/**
+ * Whoever tries to come in under a name: no more than ten times a minute. What names nobody is no try, and is refused for
+ * what it is.
+ */
 export const fewTries = (nameIn: (body: Record<string, unknown>) => unknown): RequestHandler =>
   rateLimit({
     windowMs: MINUTE_MS,
@@ -23,6 +26,7 @@ export const fewTries = (nameIn: (body: Record<string, unknown>) => unknown): Re
     standardHeaders: false,
     legacyHeaders: false,
     validate: false,
+    skip: (request: Request) => typeof nameIn((request.body ?? {}) as Record<string, unknown>) !== 'string',
     keyGenerator: (request: Request) =>
       `${String(nameIn((request.body ?? {}) as Record<string, unknown>)).toLowerCase()} ${placeOf(request)}`,
     handler: tooMany('That was tried ten times within a minute.'),

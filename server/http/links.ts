@@ -76,11 +76,11 @@ export function linkRoutes(services: Services): Router {
 
   router.post(
     '/for/:token/answer',
-    fewTries(() => 'answer'),
+    fewTries(({ id: estimateId }) => estimateId),
     (request, response) => {
+      const { id: estimateId, ...answer } = parse(customerAnswer, request.body);
       const { link, job } = followed(request.params.token);
       if (link.kind !== 'estimate') throw goneLink();
-      const { id: estimateId, ...answer } = parse(customerAnswer, request.body);
       const latest = job.estimates.at(-1);
       if (latest?.id !== estimateId)
         throw new HttpError('estimate-moved-on', 'The workshop has made another estimate since.', {

@@ -35,7 +35,7 @@ export function phoneRoutes(services: Services): Router {
 
   router.post(
     '/phones',
-    fewTries(() => 'phone'),
+    fewTries(({ token }) => (typeof token === 'string' ? 'a phone' : null)),
     async (request, response) => {
       const { token } = parse(phoneJoin, request.body);
       const at = now();
@@ -50,6 +50,7 @@ export function phoneRoutes(services: Services): Router {
       const job = jobs.job(link.jobId);
       response.status(201).json({
         jobId: link.jobId,
+        by: link.madeBy,
         plate: job?.vehicle.plate ?? '',
         number: job?.number ?? 0,
         version: job?.version ?? 0,

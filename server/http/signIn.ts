@@ -73,7 +73,8 @@ export function signInRoutes(services: Services): Router {
   });
 
   router.post('/session/everywhere', async (request, response) => {
-    const personId = request.caller?.personId ?? '';
+    const personId = request.caller?.personId;
+    if (personId === undefined) throw new HttpError('not-signed-in', 'Nobody is signed in here.');
     oneGo.run(() => {
       access.sessions.endAll({ personId });
       access.record.write('signed-out-everywhere', now(), personId, personId, placeOf(request));

@@ -1,6 +1,8 @@
 import { existsSync, realpathSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import Sqlite, { type Database } from 'better-sqlite3';
+import { Stations } from '../access/stations.ts';
+import { forgetCookieKey } from '../network/kept.ts';
 import { StoreError } from '../store/errors.ts';
 import { behind } from '../store/migrate.ts';
 import { inWords, look, openStore } from '../store/open.ts';
@@ -77,12 +79,19 @@ export async function restoreStore(
     takeInPictures(files, place, work);
     const { plan, kept } = planOf(files, place, work, task.now);
     moveTogether(files, place.restoring, plan);
+    // Whoever was signed in when the backup was made is not signed in by it again.
+    forgetCookieKey(place.folder);
     return {
       jobs: found.heads.jobs.size,
       madeAt: said?.madeAt ?? null,
       kept,
       onlyInKept,
       notes: [
+        ...(found.stations > 0
+          ? [
+              'Stations that were struck out since the backup was made count again: strike them out anew under Settings, Who is let in.',
+            ]
+          : []),
         ...(said === null
           ? ['This copy is of the database alone: photos are not in it. Those that were here stay.']
           : []),
@@ -151,7 +160,7 @@ async function proved(
   work: string,
   { backup, machineZone, notWell }: RestoreTask,
   said: Manifest | null,
-): Promise<{ heads: Heads; shopId: string }> {
+): Promise<{ heads: Heads; shopId: string; stations: number }> {
   const db = openStore(join(work, DATABASE), { mayCreate: false });
   try {
     const findings = checkDatabase(db, { witnesses: [], machineZone, progress: () => undefined });
@@ -165,7 +174,8 @@ async function proved(
         `The store in ${backup} is not well: ${first.words}${grave.length > 1 ? ` And ${grave.length - 1} more.` : ''} Nothing was changed. Take another backup, or ask for this one with --not-well.`,
       );
     db.pragma('wal_checkpoint(TRUNCATE)');
-    return { heads: headsOf(db), shopId: shopIdOf(db) };
+    const stations = new Stations(db).all().filter(({ struckAt }) => struckAt === null).length;
+    return { heads: headsOf(db), shopId: shopIdOf(db), stations };
   } finally {
     db.close();
   }

@@ -10,8 +10,6 @@ import {
 import * as x509 from '@peculiar/x509';
 import type { Reach } from './addresses.ts';
 
-x509.cryptoProvider.set(webcrypto);
-
 /** A certificate with its private key, both as PEM. */
 export interface Certified {
   readonly certificate: string;

@@ -1,5 +1,5 @@
 import { X509Certificate } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, readFileSync, renameSync, statSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { randomBytes } from 'node:crypto';
 import { join } from 'node:path';
 import type { Reach } from './addresses.ts';
@@ -28,6 +28,10 @@ export function cookieKeyOf(folder: string): string {
   if (!existsSync(path)) keepFile(path, randomBytes(32).toString('hex'));
   return readFileSync(path, 'utf8');
 }
+
+/** Every cookie that was signed until now counts for nothing. */
+export const forgetCookieKey = (folder: string): void =>
+  rmSync(join(networkFolder(folder), 'cookie.key'), { force: true });
 
 /** A certificate and its key as they are kept; null where there are none, or not both. */
 export function readCertified(folder: string, name: 'authority' | 'server'): Certified | null {

@@ -26,9 +26,7 @@ const AHEAD_MS = 30 * 86_400_000;
 /** The clock of this machine cannot be right. */
 export class ClockNotSet extends Error {
   constructor(now: string) {
-    super(
-      `The clock of this machine says ${now.slice(0, 10)}. Certificates and sign-ins end by it: set it, and start again.`,
-    );
+    super(`The clock of this machine says ${now}. Certificates and sign-ins end by it: set it, and start again.`);
     this.name = 'ClockNotSet';
   }
 }

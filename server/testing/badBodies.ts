@@ -47,6 +47,20 @@ export const ROUTES: readonly (readonly ['post' | 'put', string])[] = [
   ['post', '/procedures/files'],
   ['post', '/reminders/j/r/done'],
   ['post', '/returns/j/r/sent'],
+  ['post', '/session'],
+  ['post', '/session/hands'],
+  ['put', '/people/wen/password'],
+  ['put', '/people/wen/pin'],
+  ['post', '/people/wen/unlock'],
+  ['post', '/people/wen/sign-out'],
+  ['post', '/stations'],
+  ['post', '/stations/s/strike'],
+  ['post', '/jobs/j/links'],
+  ['post', '/links/l/withdraw'],
+  ['post', '/for/a-token-that-nobody-has/answer'],
+  ['post', '/jobs/j/phones'],
+  ['post', '/phones'],
+  ['post', '/jobs/j/countersign'],
 ];
 
 /** Bodies that no route can read: how they are sent, and what the answer says. */
@@ -112,6 +126,6 @@ export function sendBody(
 
 /** How much there is of all that a request could add to. */
 export const fingerprintOf = (db: Database): unknown =>
-  ['event', 'audit', 'vehicle', 'stock_movement', 'setting', 'person'].map((table) =>
-    db.prepare(`SELECT COUNT(*) AS n FROM ${table}`).get(),
+  ['event', 'audit', 'vehicle', 'stock_movement', 'setting', 'person', 'access_line', 'account', 'station', 'link'].map(
+    (table) => db.prepare(`SELECT COUNT(*) AS n FROM ${table}`).get(),
   );

@@ -26,6 +26,12 @@ function connect(): void {
   source.onopen = () => tell(null);
   source.onmessage = ({ data }: MessageEvent<string>) => tell(JSON.parse(data) as Change);
 }
+/** Begins anew: somebody else is signed in, or somebody at all. */
+export function listenAnew(): void {
+  source?.close();
+  source = null;
+  connect();
+}
 function tell(change: Change | null): void {
   for (const heard of [...listeners]) heard(change);
 }

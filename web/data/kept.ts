@@ -43,3 +43,8 @@ export async function ask<T>(path: string): Promise<T> {
     return known.answer as T;
   }
 }
+
+/** Keeps no answer any more. */
+export async function forgetAnswers(): Promise<void> {
+  await (await open())?.clear('answers').catch(() => undefined);
+}

@@ -24,6 +24,7 @@ const ROLES: readonly { readonly id: Person['role']; readonly name: string }[] =
   { id: 'technician', name: 'Technician' },
   { id: 'apprentice', name: 'Apprentice' },
   { id: 'owner', name: 'Proprietor' },
+  { id: 'parts', name: 'Parts counter' },
 ];
 const roleName = (of: Person['role']): string => ROLES.find(({ id }) => id === of)?.name.split(':')[0] ?? of;
 const here = computed(() => shop.people.filter(({ leftAt }) => leftAt == null));

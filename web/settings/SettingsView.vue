@@ -75,6 +75,11 @@ async function answer(question: string, school: string | null): Promise<void> {
     </div>
     <h2 class="mb-2 mt-9 text-xl">People</h2>
     <PeopleRows class="max-w-3xl" :may-edit="mayEdit" />
+    <p class="mt-3">
+      <RouterLink class="link" to="/settings/access"
+        >Who is let in: passwords, stations, tablets on the network</RouterLink
+      >
+    </p>
     <h2 class="mb-2 mt-9 text-xl">Wrenches on the wall</h2>
     <WrenchWall class="max-w-3xl" :may-edit="mayEdit" />
     <h2 class="mb-2 mt-9 text-xl">Other tools</h2>

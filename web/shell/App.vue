@@ -5,6 +5,7 @@ import { useChanges } from '../data/changes.ts';
 import { useFreshReads } from '../data/read.ts';
 import { useCarry } from '../stores/useCarry.ts';
 import { useOutbox } from '../stores/outbox.ts';
+import { useSession } from '../stores/session.ts';
 import { useShop } from '../stores/shop.ts';
 import { listenForKeys, useKeys } from './keys.ts';
 import ClockNote from './ClockNote.vue';
@@ -20,6 +21,7 @@ const FirstVisit = defineAsyncComponent(() => import('./FirstVisit.vue'));
 const WhatIsThis = defineAsyncComponent(() => import('./WhatIsThis.vue'));
 const NewVersionNote = defineAsyncComponent(() => import('./NewVersionNote.vue'));
 const WaitingSheet = defineAsyncComponent(() => import('./WaitingSheet.vue'));
+const SignIn = defineAsyncComponent(() => import('../sign-in/SignIn.vue'));
 const NotTaken = defineAsyncComponent(() => import('./NotTaken.vue'));
 
 useFreshReads();
@@ -28,10 +30,22 @@ const route = useRoute();
 const router = useRouter();
 const shop = useShop();
 const outbox = useOutbox();
+const session = useSession();
 const open = ref<'keys' | 'person' | 'search' | 'page' | 'waiting' | null>(null);
 const failed = ref(false);
 const bare = computed(() => route.meta.bare === true);
-const askWho = computed(() => shop.loaded && shop.person === null && shop.here.length > 0);
+/** For whoever follows a link, and is not of the workshop. */
+const outside = computed(() => route.meta.outside === true);
+const askWho = computed(() => session.open && shop.loaded && shop.person === null && shop.here.length > 0);
+/** What is under the sign-in stays as it was left, once it was shown at all. */
+const begun = ref(false);
+watch(
+  () => session.known && !session.wanted,
+  (letIn) => {
+    if (letIn) begun.value = true;
+  },
+  { immediate: true },
+);
 /** An empty shop begins with its first day. */
 watch(
   () => shop.loaded && shop.here.length === 0 && !shop.readOnly,
@@ -62,8 +76,19 @@ const SHOP_ROWS: ReadonlySet<string> = new Set(['shop', 'settings', 'house-rules
 
 async function start(): Promise<void> {
   failed.value = false;
+  await router.isReady();
+  if (outside.value) return;
+  await session.load().catch(() => (failed.value = true));
+  if (session.wanted) return;
   await Promise.all([shop.load(), outbox.restore()]).catch(() => (failed.value = true));
 }
+// Whoever comes in finds the workshop as it is now, and what waited goes.
+watch(
+  () => session.stretch,
+  (stretch) => {
+    if (stretch !== '') void start();
+  },
+);
 // What the shop says of itself, and who works here, is the same on every station.
 useChanges((change) => {
   if (change === null || (change.kind === 'rows' && SHOP_ROWS.has(change.list)))
@@ -87,47 +112,51 @@ function toNextStep(): void {
 </script>
 
 <template>
-  <a href="#work" class="primary sr-only focus:not-sr-only focus:fixed focus:left-2 focus:top-2 focus:z-50"
-    >To the work</a
-  >
-  <button
-    type="button"
-    class="primary sr-only focus:not-sr-only focus:fixed focus:left-2 focus:top-2 focus:z-50"
-    @click="toNextStep"
-  >
-    To the next step
-  </button>
-  <div :class="bare ? 'h-full' : 'flex h-full flex-col min-[900px]:flex-row'">
-    <RailNav
-      v-if="!bare"
-      class="no-print"
-      @person="open = 'person'"
-      @keys="open = 'keys'"
-      @search="open = 'search'"
-      @page="open = 'page'"
-      @waiting="open = 'waiting'"
-    />
-    <main
-      id="work"
-      tabindex="-1"
-      :class="bare ? 'h-full' : 'min-h-0 min-w-0 flex-1'"
-      class="flex flex-col outline-none"
+  <RouterView v-if="outside" />
+  <template v-else>
+    <a href="#work" class="primary sr-only focus:not-sr-only focus:fixed focus:left-2 focus:top-2 focus:z-50"
+      >To the work</a
     >
-      <p v-if="failed" class="m-8 max-w-prose" role="alert">
-        The server is out of reach. What you do is kept here and sent when it is back.
-        <button type="button" class="link ml-1" @click="start">Try again</button>
-      </p>
-      <ClockNote />
-      <NewVersionNote v-if="newVersionReady" />
-      <ReadOnlyNote v-if="shop.readOnly" />
-      <NotTaken v-if="outbox.notTaken.length > 0" />
-      <FirstVisit v-if="!bare && shop.loaded" :page="String(route.name ?? '')" />
-      <div class="min-h-0 flex-1"><RouterView /></div>
-    </main>
-  </div>
-  <WhatIsThis v-if="open === 'page'" :page="String(route.name ?? '')" @close="open = null" />
-  <KeysSheet v-if="open === 'keys'" @close="open = null" />
-  <SearchSheet v-if="open === 'search'" @close="open = null" />
-  <WaitingSheet v-if="open === 'waiting'" @close="open = null" />
-  <PersonPicker v-if="open === 'person' || askWho" :required="askWho" @close="open = null" />
+    <button
+      type="button"
+      class="primary sr-only focus:not-sr-only focus:fixed focus:left-2 focus:top-2 focus:z-50"
+      @click="toNextStep"
+    >
+      To the next step
+    </button>
+    <div :inert="session.wanted" :class="bare ? 'h-full' : 'flex h-full flex-col min-[900px]:flex-row'">
+      <RailNav
+        v-if="!bare"
+        class="no-print"
+        @person="open = 'person'"
+        @keys="open = 'keys'"
+        @search="open = 'search'"
+        @page="open = 'page'"
+        @waiting="open = 'waiting'"
+      />
+      <main
+        id="work"
+        tabindex="-1"
+        :class="bare ? 'h-full' : 'min-h-0 min-w-0 flex-1'"
+        class="flex flex-col outline-none"
+      >
+        <p v-if="failed" class="m-8 max-w-prose" role="alert">
+          The server is out of reach. What you do is kept here and sent when it is back.
+          <button type="button" class="link ml-1" @click="start">Try again</button>
+        </p>
+        <ClockNote />
+        <NewVersionNote v-if="newVersionReady" />
+        <ReadOnlyNote v-if="shop.readOnly" />
+        <NotTaken v-if="outbox.notTaken.length > 0" />
+        <FirstVisit v-if="!bare && shop.loaded" :page="String(route.name ?? '')" />
+        <div class="min-h-0 flex-1"><RouterView v-if="begun" /></div>
+      </main>
+    </div>
+    <WhatIsThis v-if="open === 'page'" :page="String(route.name ?? '')" @close="open = null" />
+    <KeysSheet v-if="open === 'keys'" @close="open = null" />
+    <SearchSheet v-if="open === 'search'" @close="open = null" />
+    <WaitingSheet v-if="open === 'waiting'" @close="open = null" />
+    <PersonPicker v-if="open === 'person' || askWho" :required="askWho" @close="open = null" />
+    <SignIn v-if="session.wanted" />
+  </template>
 </template>

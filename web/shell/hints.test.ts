@@ -40,7 +40,17 @@ describe('what is this', () => {
     const stages = [...names].filter((name) => name.startsWith('stage-'));
     expect(stages).toHaveLength(13);
     // Hands busy, printed tags and an address that leads nowhere say what they are themselves.
-    const themselves = ['hands', 'hands-clean', 'hands-run', 'tags', 'nowhere', 'job', 'undefined'];
+    const themselves = [
+      'for-customer',
+      'phone',
+      'hands',
+      'hands-clean',
+      'hands-run',
+      'tags',
+      'nowhere',
+      'job',
+      'undefined',
+    ];
     expect([...names].filter((name) => PAGE_WORDS[name] === undefined && !themselves.includes(name))).toEqual([]);
     const wrapper = mount(WhatIsThis, { props: { page: 'bay' }, global: { stubs: { SheetDialog } } });
     expect(read(wrapper)).toContain('hatched is a wait that needs nobody');

@@ -112,6 +112,13 @@ export const PAGE_WORDS: Readonly<Record<string, PageWords>> = {
     ],
     hint: 'House rules are advice: a job can always depart from one with a reason.',
   },
+  access: {
+    title: 'Who is let in',
+    about: [
+      'Passwords and PINs of the people who work here, the stations at which they change hands, how tablets reach this server, and a record of who was let in that nobody can edit.',
+    ],
+    hint: 'A tablet that is lost is struck out here: whoever has it then is nobody.',
+  },
   units: {
     title: 'Units',
     about: [

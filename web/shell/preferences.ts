@@ -3,7 +3,15 @@ const PREFIX = 'unhurried-wrench.';
 
 /** What can be remembered on this device. */
 export type Preference =
-  'person' | 'theme' | 'hints' | 'wrench' | 'station' | 'instruments' | `columns.${string}` | `draft.${string}`;
+  | 'person'
+  | 'signed-in'
+  | 'theme'
+  | 'hints'
+  | 'wrench'
+  | 'station'
+  | 'instruments'
+  | `columns.${string}`
+  | `draft.${string}`;
 
 export function readPreference(name: Preference): string | null {
   try {

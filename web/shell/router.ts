@@ -159,6 +159,24 @@ export const router = createRouter({
       meta: { title: 'Settings' },
     },
     {
+      path: '/settings/access',
+      name: 'access',
+      component: () => import('../access/AccessView.vue'),
+      meta: { title: 'Who is let in' },
+    },
+    {
+      path: '/for/:token',
+      name: 'for-customer',
+      component: () => import('../outside/CustomerView.vue'),
+      meta: { title: 'From the workshop', outside: true },
+    },
+    {
+      path: '/phone/:token',
+      name: 'phone',
+      component: () => import('../outside/PhoneView.vue'),
+      meta: { title: 'Photos', outside: true },
+    },
+    {
       path: '/units',
       name: 'units',
       component: () => import('../library/UnitsView.vue'),

@@ -69,16 +69,17 @@ export const useJob = defineStore('job', () => {
       : (procedures.value.get(asked.version === undefined ? asked.id : versionKey(asked.id, asked.version)) ?? null);
 
   /** What a command asks for, of what is at hand here; the server knows the rest. */
-  function contextFor(command: CommandBody): Context {
+  function contextFor(command: CommandBody, by: string): Context {
     const asks = asksOf(command);
+    const sender = shop.here.find((person) => person.id === by);
     return {
       ...NO_CONTEXT,
       wrenches: asks.wrenches ? shop.wrenches : [],
       rules: asks.rules ? shop.rules : {},
       figures: asks.figures ? shop.figures : {},
       measures: asks.measures ? shop.settings.measures : null,
-      role: asks.role ? (shop.person?.role ?? null) : null,
-      alone: asks.role === true && shop.here.length === 1 && shop.person !== null,
+      role: asks.role ? (sender?.role ?? null) : null,
+      alone: asks.role === true && shop.here.length === 1 && sender !== undefined,
       family: asks.family ? family.value : null,
       knowledge: knowledgeFor(asks.knowledge),
       procedure: procedureFor(asks.procedure),
@@ -115,7 +116,7 @@ export const useJob = defineStore('job', () => {
 
   /** A command that would be refused now is passed over: the server will say why. */
   function decided(current: Job | null, command: Command): Job | null {
-    const decision = decide(current, command, contextFor(command));
+    const decision = decide(current, command, contextFor(command, command.by));
     if (!decision.ok) return current;
     return decision.events.reduce<Job | null>(
       (state, fact) =>
@@ -227,7 +228,7 @@ export const useJob = defineStore('job', () => {
       if (id.value === jobId) {
         tellGone(jobId, known, gone);
         if (gone.length > 0) begin(jobId);
-        if (events.length === 0) {
+        if (events.length === 0 && gone.length > 0) {
           await dropLog(jobId);
           throw new Error('The server has an older store now, in which there is no such job.');
         }
@@ -258,12 +259,16 @@ export const useJob = defineStore('job', () => {
    * Does something on the job: shown at once, then saved. @returns null when taken, or the refusal to show beside the
    * field; nothing is sent then
    */
-  function send<K extends CommandType>(type: K, data: CommandData[K]): Refusal | null {
+  const send = <K extends CommandType>(type: K, data: CommandData[K]): Refusal | null =>
+    sendAs(shop.personId, type, data);
+
+  /** The same in the name of somebody else who stands here: where names are picked, nothing more is asked of them. */
+  function sendAs<K extends CommandType>(by: string, type: K, data: CommandData[K]): Refusal | null {
     const body = { type, data } as unknown as CommandBody;
     const current = job.value;
-    const decision = decide(current, body, contextFor(body));
+    const decision = decide(current, { ...body, by } as unknown as CommandBody, contextFor(body, by));
     if (!decision.ok) return decision;
-    if (shop.personId === '')
+    if (by === '')
       return {
         ok: false,
         code: 'nobody',
@@ -275,7 +280,7 @@ export const useJob = defineStore('job', () => {
       ...body,
       id: crypto.randomUUID(),
       ...timeOf(id.value),
-      by: shop.personId,
+      by,
       seen: confirmed.value?.version ?? 0,
     } as Command;
     outbox.add(
@@ -320,6 +325,7 @@ export const useJob = defineStore('job', () => {
     problem,
     load,
     send,
+    sendAs,
     needProcedure,
     /** The version up to which the server has told this page. */
     told: computed(() => held.value.at(-1)?.seq ?? confirmed.value?.version ?? 0),

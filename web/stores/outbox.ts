@@ -6,6 +6,7 @@ import type { Command, RecordedEvent } from '../../core/job/index.ts';
 import { afterPaint } from './afterPaint.ts';
 import { api, ApiError } from '../data/api.ts';
 import { browserStore } from '../data/browserStore.ts';
+import { signedAs } from '../data/signedAs.ts';
 import { filesOnlyHere, forgetWaiting, sendWaiting } from '../data/waitingFiles.ts';
 import { deviceIso } from './clock.ts';
 import { jot, jotted, strikeJotted } from './jotted.ts';
@@ -20,6 +21,8 @@ export interface Waiting {
   readonly meant?: string | undefined;
   /** What people call the job; absent in what an earlier version left behind. */
   readonly jobName?: string | undefined;
+  /** The stretch of work that it was made in, at a station where people sign in. */
+  readonly stretch?: string | undefined;
 }
 
 /** A command that the server would not take, with its reason; kept until a person has dealt with it. */
@@ -58,8 +61,10 @@ function sent(command: Command, told = 0): SentCommand {
   };
 }
 
-/** Answers that say “not now” rather than “never”. */
-const COMES_BACK = new Set([500, 502, 503, 504, 507]);
+/** Answers that say “not now” rather than “never”: nobody is signed in, or too much at once, or the server itself. */
+const COMES_BACK = new Set([401, 429, 500, 502, 503, 504, 507]);
+/** Refusals that wait for whoever made the entry to sign in. */
+const WAITS_FOR_A_PERSON: ReadonlySet<string> = new Set(['somebody-else', 'bad-token']);
 /** So many times in a row the server may fail over one command before it is asked whether all else is well. */
 const FAILS_BEFORE_ASIDE = 3;
 
@@ -122,7 +127,8 @@ export const useOutbox = defineStore('outbox', () => {
 
   function add(jobId: string, command: Command, meant = '', jobName = ''): void {
     const order = Math.max(Date.now(), (waiting.value.at(-1)?.order ?? 0) + 0.001);
-    const entry = { order, jobId, command, meant, jobName };
+    const { stretch } = signedAs();
+    const entry = { order, jobId, command, meant, jobName, ...(stretch !== '' && { stretch }) };
     waiting.value = [...waiting.value, entry];
     unkept.add(entry);
     jot(entry);
@@ -204,6 +210,7 @@ export const useOutbox = defineStore('outbox', () => {
       const reply = await api.post<CommandReply>(
         `/jobs/${jobId}/commands`,
         sent(await withItsFile(command), told.get(jobId)),
+        entry.stretch === undefined ? {} : { 'x-wrench-stretch': entry.stretch },
       );
       // The answer is applied before the command leaves the queue, so that the screen never shows neither.
       told.set(jobId, reply.version);
@@ -217,7 +224,8 @@ export const useOutbox = defineStore('outbox', () => {
         told.delete(jobId);
         return sendOne({ ...entry, command: { ...command, seen: 0 } });
       }
-      const setAside = !COMES_BACK.has(error.status) || (await failsAlone(error, queueOf(jobId).attempts));
+      const comesBack = COMES_BACK.has(error.status) || WAITS_FOR_A_PERSON.has(error.code);
+      const setAside = !comesBack || (await failsAlone(error, queueOf(jobId).attempts));
       if (!setAside) throw error;
       await refuse({ ...entry, message: error.message, wouldHelp: error.wouldHelp });
     }

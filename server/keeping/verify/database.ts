@@ -1,5 +1,6 @@
 import Sqlite, { type Database } from 'better-sqlite3';
 import type { Finding } from '../../../contract/index.ts';
+import { AccessRecord } from '../../access/record.ts';
 import { Audit } from '../../store/audit.ts';
 import { Settings } from '../../store/settings.ts';
 import { VERSION } from '../../version.ts';
@@ -36,6 +37,7 @@ export function checkDatabase(db: Database, { witnesses, machineZone, progress }
     () => checkRows(db),
     () => checkPointers(db),
     () => checkSaved(db),
+    () => accessFindings(db),
     () => settingFindings(settings.broken()),
   ];
   const file = told(() => checkFile(db));
@@ -43,6 +45,19 @@ export function checkDatabase(db: Database, { witnesses, machineZone, progress }
   // A file that is damaged as such is not written to, and this asks for it.
   const index = file.length > 0 || db.readonly ? [] : told(() => checkSearchIndex(db));
   return [...file, ...others, ...index];
+}
+
+/** The record of who was let in: a line that was changed does not follow from the one before it. */
+function accessFindings(db: Database): Finding[] {
+  const brokenAt = new AccessRecord(db).brokenAt();
+  return brokenAt === null
+    ? []
+    : [
+        finding(
+          'chain',
+          `The record of who was let in breaks at line ${brokenAt}: somebody changed it by other means.`,
+        ),
+      ];
 }
 
 /** What a check finds; where the file is too damaged for it to be asked, that is the finding. */

@@ -43,10 +43,10 @@ type EventCells = readonly [string, number, string, string, string, string, numb
 export function checkJobs(db: Database, { witnesses, madeIn, progress }: JobsCheck): Finding[] {
   const findings: Finding[] = [];
   const kept = madeIn === null ? null : new KeptTables(db, madeIn);
-  const of =
-    db.prepare<[], { n: number }>('SELECT COUNT(*) AS n FROM (SELECT DISTINCT job_id FROM event)').get()?.n ?? 0;
   const seen = new Set<string>();
   try {
+    const of =
+      db.prepare<[], { n: number }>('SELECT COUNT(*) AS n FROM (SELECT DISTINCT job_id FROM event)').get()?.n ?? 0;
     for (const log of logsOf(db)) {
       seen.add(log.jobId);
       findings.push(...chainFindings(log), ...headFindings(log, witnesses));
@@ -145,12 +145,24 @@ class KeptTables {
 
   constructor(db: Database, timeZone: string) {
     this.#timeZone = timeZone;
-    this.#tables = PROJECTIONS.map((projection) => ({
-      projection,
-      // Words are numbered by SQLite, for the index that finds them.
-      rows: new KeptRows(db, projection.table, projection.table === 'job_words' ? ['id'] : []),
-    }));
-    this.#handsOn = new KeptRows(db, 'hands_on');
+    const opened: KeptRows[] = [];
+    const open = (table: string, leftOut: readonly string[] = []): KeptRows => {
+      const rows = new KeptRows(db, table, leftOut);
+      opened.push(rows);
+      return rows;
+    };
+    try {
+      this.#tables = PROJECTIONS.map((projection) => ({
+        projection,
+        // Words are numbered by SQLite, for the index that finds them.
+        rows: open(projection.table, projection.table === 'job_words' ? ['id'] : []),
+      }));
+      this.#handsOn = open('hands_on');
+    } catch (error) {
+      // A damaged table cannot even be begun; those that were begun would keep the database from being closed.
+      for (const rows of opened) rows.close();
+      throw error;
+    }
   }
 
   of({ jobId, times }: StoredLog, job: Job | null): Finding[] {

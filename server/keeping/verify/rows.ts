@@ -35,6 +35,8 @@ const fits =
     const [issue] = read.error?.issues ?? [];
     return issue === undefined ? null : `${issue.path.join('.')}: ${issue.message}`;
   };
+/** What is kept of a password. */
+const argon = z.string().startsWith('$argon2id$', 'Expected what Argon2id makes of a password.');
 const body = (schema: z.ZodType): Judge => fits(schema, (row) => json(row.body));
 /** JSON that is read by nobody but people. */
 const readable: Judge = (row) => (json(row.body) === undefined ? 'Nothing is in it.' : null);
@@ -144,6 +146,10 @@ const TABLES: readonly { readonly table: string; readonly name: string; readonly
   { table: 'instrument_pair', name: 'instrument_id', judge: fits(z.iso.datetime(), (row) => row.paired_at) },
   { table: 'reminder_done', name: "job_id || ' ' || id", judge: fits(z.iso.datetime(), (row) => row.at) },
   { table: 'return_sent', name: "job_id || ' ' || id", judge: fits(z.iso.datetime(), (row) => row.at) },
+  { table: 'account', name: 'person_id', judge: fits(argon.nullable(), (row) => row.password_hash) },
+  { table: 'station', name: 'id', judge: fits(z.iso.datetime(), (row) => row.enrolled_at) },
+  { table: 'session', name: 'stretch', judge: fits(z.iso.datetime(), (row) => row.ends_at) },
+  { table: 'link', name: 'id', judge: fits(z.iso.datetime(), (row) => row.ends_at) },
 ];
 
 /** The plain tables whose rows are read one by one. */

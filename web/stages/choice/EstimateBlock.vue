@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { typedMoney } from '../../../core/quantity/index.ts';
 import { minorIn } from '../../parts/numberIn.ts';
-import { computed, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { OPTIONS, type OptionTerms, USUAL, wayId } from '../../../core/choose/index.ts';
 import { estimateLines, estimateMessage, estimateRange, type Job } from '../../../core/job/index.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
@@ -19,6 +19,8 @@ const props = defineProps<{
   /** Hands-on minutes of the way off and back by the procedure; null without one. */
   way: number | null;
 }>();
+const LinkDialog = defineAsyncComponent(() => import('../../outside/LinkDialog.vue'));
+const linking = ref(false);
 const shop = useShop();
 const form = useForm();
 const answerForm = useForm();
@@ -118,6 +120,8 @@ async function copy(): Promise<void> {
       <div class="mt-2 flex flex-wrap gap-3">
         <SavedLink :href="`/api/jobs/${job.id}/estimate.pdf`">A4 page</SavedLink>
         <button type="button" class="quiet" @click="copy">{{ copied ? 'Copied' : 'Copy as a message' }}</button>
+        <button type="button" class="quiet" @click="linking = true">A link for the customer</button>
+        <LinkDialog v-if="linking" :job-id="job.id" kind="estimate" @close="linking = false" />
       </div>
       <details class="mt-2">
         <summary class="min-h-9 py-1.5 text-sm font-semibold text-soft">The message</summary>

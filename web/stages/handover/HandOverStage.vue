@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { numberIn } from '../../parts/numberIn.ts';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { FIELDS } from '../../../core/quantity/index.ts';
 import { costOf, engineHolds, sheetOf, stageGaps, STAGES } from '../../../core/job/index.ts';
 import { METER_FIELDS, readMeter } from '../../../core/vehicle/index.ts';
@@ -12,11 +12,13 @@ import { useShop } from '../../stores/shop.ts';
 import SavedLink from '../SavedLink.vue';
 import GapList from '../GapList.vue';
 import RefusalNote from '../RefusalNote.vue';
+import CountersignPanel from '../countersign/CountersignPanel.vue';
 import CustomerPageView from './CustomerPageView.vue';
 import OpenPoints from './OpenPoints.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
 
+const LinkDialog = defineAsyncComponent(() => import('../../outside/LinkDialog.vue'));
 const store = useJob();
 const shop = useShop();
 const form = useForm();
@@ -29,6 +31,7 @@ const nextDue = ref('');
 const dueError = ref<string | null>(null);
 const minutesError = ref<string | null>(null);
 const reason = ref('');
+const linking = ref(false);
 const gaps = computed(() =>
   job.value === null
     ? []
@@ -69,6 +72,7 @@ function handOver(): void {
         <span class="ml-auto flex flex-wrap gap-2 text-sm">
           <SavedLink :href="`/api/jobs/${job.id}/sheet.pdf`">A4 sheet, PDF</SavedLink>
           <SavedLink :href="`/api/jobs/${job.id}/file`" download>Job file, JSON</SavedLink>
+          <button type="button" class="quiet" @click="linking = true">A link for the customer</button>
           <RouterLink v-if="learnable" class="quiet" :to="`/procedures/new?job=${job.id}`"
             >Let it write the procedure</RouterLink
           >
@@ -112,6 +116,7 @@ function handOver(): void {
       <p class="mt-6 text-sm text-soft">{{ sheet.closing }}</p>
     </article>
 
+    <LinkDialog v-if="linking" :job-id="job.id" kind="sheet" @close="linking = false" />
     <template #why>
       <template v-if="job.status === 'open'">
         <div v-if="holding.length > 0" class="border-l-[3px] border-alarm py-1 pl-3">
@@ -124,6 +129,7 @@ function handOver(): void {
           </p>
           <GapList class="text-sm" :job-id="job.id" :gaps="gaps" :first="4" />
         </div>
+        <CountersignPanel :job="job" />
         <OpenPoints :job="job" />
         <form class="grid gap-3" @submit.prevent="handOver">
           <FigureField

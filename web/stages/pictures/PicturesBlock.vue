@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
 import type { Job, PictureRef, When } from '../../../core/job/index.ts';
+import { useSession } from '../../stores/session.ts';
 import PictureAdd from './PictureAdd.vue';
 import CompareSlider from './CompareSlider.vue';
 import SmallPicture from './SmallPicture.vue';
@@ -11,6 +12,9 @@ const PictureMarker = defineAsyncComponent(() => import('./PictureMarker.vue'));
 
 /** Pictures of one unit: small copies to look through, the last of before and after against each other. */
 const props = defineProps<{ job: Job; subject: string; what: string; when: When }>();
+const PhoneInvite = defineAsyncComponent(() => import('../../outside/PhoneInvite.vue'));
+const session = useSession();
+const inviting = ref(false);
 const marking = ref<string | null>(null);
 const pictures = computed(() => props.job.pictures.filter(({ subject }) => subject === props.subject));
 const last = (when: When): PictureRef | undefined => pictures.value.filter((each) => each.when === when).at(-1);
@@ -37,6 +41,23 @@ const saysOf = ({ marking: own }: PictureRef): string =>
         :subject="subject"
         :when="when"
         :caption="when === 'before' ? 'as it came off' : 'cleaned'"
+      />
+      <button
+        v-if="job.status === 'open' && !session.open"
+        type="button"
+        class="quiet text-sm"
+        @click="inviting = true"
+      >
+        With a phone
+      </button>
+      <PhoneInvite
+        v-if="inviting"
+        :job-id="job.id"
+        :plate="job.vehicle.plate"
+        :subject="subject"
+        :what="what"
+        :when="when"
+        @close="inviting = false"
       />
     </div>
     <ul v-if="pictures.length > 0" class="mt-2 flex flex-wrap gap-3">
