@@ -68,6 +68,12 @@ test('a relearn by the tool breaks off and is gone on with timed, and the sheet 
   await button(page, 'Foot off the pedal').click();
   await expect(page.getByText('counting', { exact: true })).toBeVisible();
   await page.keyboard.press('PageDown');
+  // In the record, and on the screen.
+  await expect
+    .poll(() =>
+      rows("SELECT json_extract(data, '$.reached.said') AS said FROM event WHERE job_id = ? ORDER BY seq DESC LIMIT 1"),
+    )
+    .toEqual([{ said: expect.stringMatching(/^Hold for \d+ seconds more/) }]);
   await expect(page.getByText(/Hold for \d+ seconds more/)).toBeVisible();
   await page.keyboard.press('h');
 

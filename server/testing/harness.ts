@@ -40,7 +40,8 @@ export async function harness({
   clock,
 }: {
   empty?: boolean;
-  now?: string;
+  /** ISO time at which the clock stands, or a clock that goes. */
+  now?: string | (() => string);
   /** Time of simulated vehicles; the world’s where left out. */
   clock?: RecorderClock;
 } = {}): Promise<Harness> {
@@ -48,7 +49,8 @@ export async function harness({
   const folder = mkdtempSync(join(tmpdir(), '.uw-test-'));
   const file = join(folder, 'shop.sqlite');
   const db = openStore(file);
-  const services = createServices(db, join(folder, 'pictures'), () => now, 'Europe/London', new AdapterHub([], clock));
+  const time = typeof now === 'string' ? () => now : now;
+  const services = createServices(db, join(folder, 'pictures'), time, 'Europe/London', new AdapterHub([], clock));
   const app = createApp(services, pino({ level: 'silent' }), null);
   const http = supertest(app);
   if (!empty) {
@@ -70,7 +72,7 @@ export async function harness({
       count += 1;
       return http
         .post(`/api/jobs/${jobId}/commands`)
-        .send({ id: `cmd-${count}`, at: now, by: 'tomas', seen: 0, type, data, ...WRITTEN_UP, ...more });
+        .send({ id: `cmd-${count}`, at: time(), by: 'tomas', seen: 0, type, data, ...WRITTEN_UP, ...more });
     },
     close: () => {
       db.close();
