@@ -72,6 +72,8 @@ export const accessQuery = z.strictObject({
 
 /** Who is signed in, and what a browser may offer. */
 export interface SessionReply {
+  /** What the workshop is called. */
+  readonly shopName: string;
   /** Nobody has an account: names are picked, on this machine alone. */
   readonly open: boolean;
   readonly person: { readonly id: string; readonly name: string; readonly role: z.infer<typeof role> } | null;

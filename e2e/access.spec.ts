@@ -21,6 +21,7 @@ const VIEWS = [
   '/nowhere',
   '/knowledge',
   '/settings',
+  '/settings/access',
   '/first-day',
   '/families',
   '/families/norrland-25',

@@ -20,6 +20,7 @@ export function signInRoutes(services: Services): Router {
     const person = signed === undefined ? undefined : people.here().find(({ id }) => id === signed.personId);
     const pins = new Set(access.accounts.all().flatMap(({ personId, hasPin }) => (hasPin ? [personId] : [])));
     return {
+      shopName: services.settings.shop().shopName,
       open: !access.accounts.any(),
       person: person === undefined ? null : { id: person.id, name: person.name, role: person.role },
       way: person === undefined ? null : (signed?.way ?? null),

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { AccessLine } from '../../contract/index.ts';
 import { useShop } from '../stores/shop.ts';
-import { ACCESS_WORDS } from './accessWords.ts';
+import { ACCESS_WORDS, OWN_ACCESS_WORDS } from './accessWords.ts';
 
 /** Who was let in and who changed who may be, newest first. Nobody can edit it. */
 const props = defineProps<{ rows: readonly AccessLine[]; brokenAt: number | null }>();
@@ -15,7 +15,10 @@ const told = computed(() =>
     seq,
     at: shop.say.time(at),
     place,
-    words: [nameOf(by), ACCESS_WORDS[kind], subject === by ? '' : nameOf(subject)].filter(Boolean).join(' '),
+    words:
+      subject === by
+        ? `${nameOf(by)} ${OWN_ACCESS_WORDS[kind] ?? ACCESS_WORDS[kind]}`
+        : [nameOf(by), ACCESS_WORDS[kind], nameOf(subject)].filter(Boolean).join(' '),
     bad: kind === 'not-let-in' || kind === 'locked',
   })),
 );

@@ -43,7 +43,7 @@ watch([() => session.open, () => shop.personId], () => read());
     <h1 class="mt-1 text-title">Who is let in</h1>
     <FirstPassword v-if="session.open" class="mt-4" />
     <template v-else>
-      <OwnAccess class="mt-4 max-w-3xl" />
+      <OwnAccess class="mt-4 max-w-3xl" @changed="read()" />
       <template v-if="answers">
         <h2 class="mb-2 mt-9 text-xl">Who can sign in</h2>
         <AccountRows class="max-w-3xl" :accounts="accounts" @changed="read()" />
@@ -52,7 +52,7 @@ watch([() => session.open, () => shop.personId], () => read());
           A tablet or machine at which people change hands by a PIN. What is entered there while it is out of reach
           keeps the name of whoever was at it.
         </p>
-        <StationRows class="max-w-3xl" />
+        <StationRows class="max-w-3xl" @changed="read()" />
         <h2 class="mb-2 mt-9 text-xl">Network</h2>
         <NetworkBlock class="max-w-4xl" />
         <h2 class="mb-2 mt-9 text-xl">What happened here</h2>

@@ -36,7 +36,7 @@ async function begin(password: string): Promise<void> {
     </p>
     <template v-else>
       <h2 class="mb-2 mt-5 text-xl">Password of {{ shop.person?.name }}</h2>
-      <NewPassword :error="problem || error" done="Begin with sign-in" @give="begin" />
+      <NewPassword first :error="problem || error" done="Begin with sign-in" @give="begin" />
     </template>
   </section>
 </template>

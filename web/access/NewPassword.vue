@@ -3,7 +3,13 @@ import { ref } from 'vue';
 import TextSecret from './TextSecret.vue';
 
 /** A new password, typed twice: nobody sees what was typed, and a slip would lock somebody out. */
-const { error = '', done } = defineProps<{ error?: string; done: string; busy?: boolean; own?: boolean }>();
+const { error = '', done } = defineProps<{
+  error?: string;
+  done: string;
+  busy?: boolean;
+  own?: boolean;
+  first?: boolean;
+}>();
 const emit = defineEmits<{ give: [password: string, current: string] }>();
 const current = ref('');
 const password = ref('');
@@ -27,7 +33,7 @@ function give(): void {
     />
     <TextSecret v-model="again" label="The same once more" completes="new-password" :error="wrong" />
     <div>
-      <button type="submit" class="quiet" :disabled="busy || password === ''">{{ done }}</button>
+      <button type="submit" :class="first ? 'primary' : 'quiet'" :disabled="busy || password === ''">{{ done }}</button>
     </div>
   </form>
 </template>

@@ -8,6 +8,7 @@ import NewPassword from './NewPassword.vue';
 import TextSecret from './TextSecret.vue';
 
 /** One’s own password and PIN. */
+const emit = defineEmits<{ changed: [] }>();
 const shop = useShop();
 const session = useSession();
 const open = ref<'password' | 'pin' | null>(null);
@@ -24,6 +25,7 @@ async function attempt(work: () => Promise<unknown>, words: string): Promise<voi
     open.value = null;
     password.value = pin.value = '';
     await session.load();
+    emit('changed');
   } catch (failed) {
     error.value = wordsOf(failed);
   }

@@ -8,6 +8,7 @@ import { useSession } from '../stores/session.ts';
 import { useShop } from '../stores/shop.ts';
 
 /** Where people change hands by a PIN. A lost one is struck out: whoever has it then is nobody. */
+const emit = defineEmits<{ changed: [] }>();
 const shop = useShop();
 const session = useSession();
 const rows = shallowRef<readonly Station[]>([]);
@@ -20,11 +21,17 @@ async function attempt(work: () => Promise<{ readonly rows: readonly Station[] }
     rows.value = (await work()).rows;
     striking.value = name.value = '';
     await session.load();
+    emit('changed');
   } catch (failed) {
     error.value = wordsOf(failed);
   }
 }
-onMounted(() => attempt(readStations));
+onMounted(async () => {
+  rows.value = await readStations().then(
+    (read) => read.rows,
+    () => [],
+  );
+});
 </script>
 
 <template>

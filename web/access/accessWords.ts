@@ -21,3 +21,8 @@ export const ACCESS_WORDS: Readonly<Record<AccessLine['kind'], string>> = {
   'phone-joined': 'let a phone in for photos',
   countersigned: 'countersigned',
 };
+
+/** The same of somebody who did it to themselves. */
+export const OWN_ACCESS_WORDS: Readonly<Partial<Record<AccessLine['kind'], string>>> = {
+  'password-set': 'set their password',
+};

@@ -23,6 +23,8 @@ const path = ref('');
 const error = ref('');
 const copied = ref(false);
 const address = computed(() => `${location.origin}${path.value}`);
+/** On its own machine alone a server is reached by nobody else, whatever link they have. */
+const onlyHere = ['127.0.0.1', 'localhost', '[::1]'].includes(location.hostname);
 const now = new Date().toISOString();
 const links = computed(() => rows.value.filter(({ kind }) => kind === props.kind));
 const state = ({ withdrawnAt, endsAt, seenAt }: JobLink): string => {
@@ -80,6 +82,10 @@ onMounted(read);
           <button type="button" class="primary" @click="copy">{{ copied ? 'Copied' : 'Copy the link' }}</button>
         </p>
         <p class="mt-3 text-sm text-soft">It is shown this once: what it says is kept nowhere.</p>
+        <p v-if="onlyHere" class="mt-2 text-sm font-semibold text-brass">
+          This page was opened on the server’s own machine: the link opens here alone. Make it at the address that
+          customers reach.
+        </p>
       </div>
     </div>
     <form v-else class="mt-4 flex flex-wrap items-end gap-4" @submit.prevent="make">

@@ -55,9 +55,8 @@ async function leave(everywhere: boolean): Promise<void> {
     <PasswordForm v-else-if="byName" :error="error" :busy="busy" @give="byPassword" />
     <template v-else>
       <p class="mb-4">
-        <b>{{ shop.person?.name }}</b> is signed in<template v-if="session.station">
-          at {{ session.station.name }}</template
-        >.
+        <b>{{ shop.person?.name }}</b> is signed in.
+        <span v-if="session.station" class="block text-soft">This station is called {{ session.station.name }}.</span>
       </p>
       <ul v-if="session.hands.length > 0" class="grid gap-2">
         <li v-for="person in session.hands.filter(({ id }) => id !== shop.personId)" :key="person.id">

@@ -28,10 +28,11 @@ function choose(person: { readonly id: string; readonly name: string } | null): 
     data-testid="sign-in"
   >
     <div class="border-line p-6 md:border-r md:p-10">
-      <p class="text-note font-bold leading-[1.1] text-bottle">Unhurried<br />Wrench</p>
+      <p class="text-note font-bold leading-[1.1] text-bottle">{{ session.told?.shopName || 'Unhurried Wrench' }}</p>
       <h1 id="sign-in" class="mt-6 text-title leading-tight">
-        {{ session.station ? `Who is at ${session.station.name}?` : 'Sign in' }}
+        {{ session.station ? 'Who is at this station?' : 'Sign in' }}
       </h1>
+      <p v-if="session.station" class="mt-1 text-lg">{{ session.station.name }}</p>
       <p class="mt-2 max-w-prose text-soft">
         {{
           session.station
@@ -43,7 +44,7 @@ function choose(person: { readonly id: string; readonly name: string } | null): 
         {{ outbox.count }} waiting here, kept until somebody is signed in.
       </p>
     </div>
-    <div class="flex flex-col justify-center p-6 md:p-10">
+    <div class="flex flex-col p-6 md:justify-center md:p-10">
       <template v-if="byName">
         <PasswordForm :error="error" :busy="busy" @give="byPassword" />
         <p v-if="session.hands.length > 0" class="mt-4">
