@@ -1,5 +1,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { get as httpGet } from 'node:http';
+import { get as httpsGet } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
@@ -234,5 +236,105 @@ describe('the version', () => {
   it('is the one of the package', async () => {
     const { default: manifest } = (await import('../package.json')) as { default: { version: string } };
     expect(VERSION).toBe(manifest.version);
+  });
+});
+
+describe('signing in, from the machine itself', () => {
+  const letIn = (name: string, password: string): { code: number | null; said: string } => {
+    const { status, stdout, stderr } = spawnSync(process.execPath, [programs.maintain, 'let-in', place.store, name], {
+      encoding: 'utf8',
+      input: `${password}\n`,
+    });
+    return { code: status, said: `${stdout}${stderr}` };
+  };
+
+  it('is set for somebody of the workshop, is recorded, and for nobody else', () => {
+    expect(letIn('nobody', 'four words that do')).toMatchObject({
+      code: 4,
+      said: expect.stringContaining('There are: '),
+    });
+    expect(letIn('Isla Renn', 'short')).toMatchObject({
+      code: 4,
+      said: expect.stringContaining('at least 10 characters'),
+    });
+    expect(letIn('isla', 'four words that do')).toMatchObject({
+      code: 0,
+      said: expect.stringContaining('Isla Renn signs in'),
+    });
+    const db = new Sqlite(place.store, { readonly: true });
+    expect(db.prepare('SELECT kind, subject, place FROM access_line').all()).toEqual([
+      { kind: 'password-set', subject: 'isla', place: 'this machine' },
+    ]);
+    db.close();
+  });
+
+  it('is asked for before the network is served, which is by HTTPS with the workshop’s own authority then', async () => {
+    const none = await serving(place.store, '--network');
+    expect([await none.code, none.said()]).toEqual([2, expect.stringContaining('Nobody has a password yet')]);
+    letIn('isla', 'four words that do');
+    const server = await serving(place.store, '--network', '--name', 'localhost');
+    try {
+      const said = server.said();
+      const [, port] = /https:\/\/localhost:(\d+)/.exec(said) ?? [];
+      const [, joining] = /bring a tablet in at (http:\S+)/.exec(said) ?? [];
+      const [, here] = /listening on (http:\S+)/.exec(said) ?? [];
+      // The page that brings a tablet in is plain, and gives out what the tablet is to trust.
+      const fetched = await fetch(`${joining}authority.crt`);
+      expect(fetched.status).toBe(200);
+      const der = Buffer.from(await fetched.arrayBuffer());
+      const ca = `-----BEGIN CERTIFICATE-----\n${der.toString('base64')}\n-----END CERTIFICATE-----`;
+      const ask = (path: string, headers: Record<string, string> = {}) =>
+        new Promise<number | undefined>((done, fail) =>
+          httpsGet({ host: 'localhost', servername: 'localhost', port, path, ca, headers }, (answer) => {
+            answer.resume();
+            done(answer.statusCode);
+          }).on('error', fail),
+        );
+      expect([await ask('/api/health'), await ask('/api/bay')]).toEqual([200, 401]);
+      expect(await ask('/api/health', { host: 'evil.example' })).toBe(403);
+      expect(await ask('/api/health', { origin: `http://localhost:${port}` })).toBe(403);
+      expect(await ask('/api/health', { origin: `https://localhost:${port}` })).toBe(200);
+      // On the machine itself it is plain, and asks for a sign-in too.
+      expect((await fetch(`${here}/api/health`)).status).toBe(200);
+      expect((await fetch(`${here}/api/bay`)).status).toBe(401);
+    } finally {
+      await server.stop();
+    }
+    expect(existsSync(join(place.folder, 'network', 'authority.key'))).toBe(true);
+  });
+
+  it('is asked for behind a proxy too, which must be named in full, and only that name is answered', async () => {
+    letIn('isla', 'four words that do');
+    const wrong = await serving(place.store, '--proxy', 'wrench.example');
+    expect([await wrong.code, wrong.said()]).toEqual([2, expect.stringContaining('--proxy https://')]);
+    const server = await serving(place.store, '--proxy', 'https://wrench.quay.example');
+    try {
+      const ask = (headers: Record<string, string>) =>
+        new Promise<number | undefined>((done, fail) =>
+          httpGet(`${/listening on (http:\S+)/.exec(server.said())?.[1] ?? ''}/api/health`, { headers }, (answer) => {
+            answer.resume();
+            done(answer.statusCode);
+          }).on('error', fail),
+        );
+      expect(await ask({ host: 'wrench.quay.example', origin: 'https://wrench.quay.example' })).toBe(200);
+      expect(await ask({ host: 'other.example' })).toBe(403);
+      expect(await ask({ host: 'wrench.quay.example', origin: 'https://other.example' })).toBe(403);
+    } finally {
+      await server.stop();
+    }
+  });
+
+  it('ends for everybody when a backup is put back', async () => {
+    letIn('isla', 'four words that do');
+    const server = await serving(place.store);
+    await server.stop();
+    const key = join(place.folder, 'network', 'cookie.key');
+    expect(existsSync(key)).toBe(true);
+    const kept = join(folder, 'elsewhere');
+    mkdirSync(kept);
+    expect(run('backup', place.store, kept).code).toBe(0);
+    const [name = ''] = readdirSync(kept);
+    expect(run('restore', join(kept, name), place.store).code).toBe(0);
+    expect(existsSync(key)).toBe(false);
   });
 });

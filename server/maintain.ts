@@ -1,8 +1,10 @@
 import { resolve } from 'node:path';
+import { createInterface } from 'node:readline';
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import type { Finding } from '../contract/index.ts';
 import { sayBytes } from '../core/keeping/index.ts';
+import { letIn } from './access/letIn.ts';
 import { makeBackup } from './keeping/backup.ts';
 import { realFiles as files } from './keeping/files.ts';
 import { whileHeld } from './keeping/hold.ts';
@@ -26,6 +28,7 @@ restore <backup> <store>          puts a backup in place; what was there is kept
   --not-well                      … though the store in it was not well
 rebuild [store]                   makes all lists anew from the logs
 held [store]                      says who holds a store
+let-in <store> <name>             sets a password, read from standard input, and opens a locked account
 `;
 
 const now = (): string => new Date().toISOString();
@@ -175,12 +178,29 @@ async function run(): Promise<number> {
       print(`${place.store}: what is searched and listed was made anew from the logs of ${some(jobs, 'job')}.`);
       return EXIT.well;
     }
+    case 'let-in': {
+      if (first === undefined || second === undefined) break;
+      mustBeStore(place.store);
+      if (process.stdin.isTTY) process.stdout.write('New password, and Enter (it is shown as you type): ');
+      const password = await firstLine();
+      const name = await whileHeld(files, place, now(), () =>
+        letIn(place.store, [second, ...more].join(' '), password, now()),
+      );
+      print(`${name} signs in by it from now on.`);
+      return EXIT.well;
+    }
     case 'held':
       if (isHeld(place.store)) throw new StoreError('held', heldWords(place.store));
       return EXIT.well;
   }
   process.stdout.write(USAGE);
   return EXIT.usage;
+}
+
+/** What is typed or piped in, up to the end of the line. */
+async function firstLine(): Promise<string> {
+  for await (const line of createInterface({ input: process.stdin })) return line;
+  return '';
 }
 
 function codeOf(error: unknown): number {
