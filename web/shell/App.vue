@@ -21,6 +21,7 @@ const FirstVisit = defineAsyncComponent(() => import('./FirstVisit.vue'));
 const WhatIsThis = defineAsyncComponent(() => import('./WhatIsThis.vue'));
 const NewVersionNote = defineAsyncComponent(() => import('./NewVersionNote.vue'));
 const WaitingSheet = defineAsyncComponent(() => import('./WaitingSheet.vue'));
+const InsecureNote = defineAsyncComponent(() => import('./InsecureNote.vue'));
 const SignIn = defineAsyncComponent(() => import('../sign-in/SignIn.vue'));
 const NotTaken = defineAsyncComponent(() => import('./NotTaken.vue'));
 
@@ -33,6 +34,8 @@ const outbox = useOutbox();
 const session = useSession();
 const open = ref<'keys' | 'person' | 'search' | 'page' | 'waiting' | null>(null);
 const failed = ref(false);
+/** Without HTTPS a browser keeps no pages and no files. */
+const insecure = window.isSecureContext === false;
 const bare = computed(() => route.meta.bare === true);
 /** For whoever follows a link, and is not of the workshop. */
 const outside = computed(() => route.meta.outside === true);
@@ -146,6 +149,7 @@ function toNextStep(): void {
         </p>
         <ClockNote />
         <NewVersionNote v-if="newVersionReady" />
+        <InsecureNote v-if="insecure" />
         <ReadOnlyNote v-if="shop.readOnly" />
         <NotTaken v-if="outbox.notTaken.length > 0" />
         <FirstVisit v-if="!bare && shop.loaded" :page="String(route.name ?? '')" />

@@ -22,6 +22,7 @@ import { longJob } from './longJob.ts';
 import { numbers } from './numbers.ts';
 import { planning } from './refit.ts';
 import { traceChart, traces } from './traces.ts';
+import { signedIn } from './signedIn.ts';
 import { manyStations } from './stations.ts';
 import { type Measured, median, ms, percentile, time } from './measure.ts';
 
@@ -35,6 +36,7 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     ...traces(),
     ...(await commands(folder)),
     ...(await manyStations(folder)),
+    ...(await signedIn(folder)),
     opening(folder),
     ...longJob(folder),
     ...(await lists(folder)),
