@@ -2,6 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { expect, test, type Workshop } from './fixtures.ts';
+import { launch } from './served.ts';
 
 const passwordOf = (name: string): string => `${name} walks to the quay`;
 const button = (page: Page, name: string | RegExp) =>
@@ -268,4 +269,51 @@ test('a phone joins a job by a code that counts once, and takes photos for it an
   await expect(second.getByRole('alert')).toContainText('This code was used already');
   expect((await phone.request.get(`${workshop.address}/api/jobs/job-230`)).status()).toBe(403);
   for (const each of [context, other]) await each.close();
+});
+
+test('a tablet is brought in over the workshop’s own network, and works there by HTTPS', async ({
+  page,
+  browser,
+  workshop,
+}) => {
+  await begin(page, workshop);
+  await workshop.stop();
+  const network = await launch(workshop.file, 0, 'dist', ['--network', '--name', 'localhost']);
+  try {
+    const [, joining = ''] = /bring a tablet in at (\S+)/.exec(network.said) ?? [];
+    const [, secure = ''] = /on the network at (https:\/\/localhost:\S+)/.exec(network.said) ?? [];
+    // The program shows the code of that page, and the fingerprint to compare.
+    await page.goto(`${network.address}/settings/access`);
+    await expect(page.getByTestId('sign-in')).toBeHidden();
+    const fingerprint = await page.getByText(/^[0-9A-F]{2}(:[0-9A-F]{2}){31}$/).innerText();
+    await expect(page.getByRole('img', { name: /brings a tablet in, as a code/ })).toBeVisible();
+    await accessible(page);
+
+    // Told to trust the authority, as the tablet is by hand.
+    const context = await browser.newContext({
+      viewport: { width: 834, height: 1112 },
+      locale: 'en-GB',
+      ignoreHTTPSErrors: true,
+    });
+    const tablet = await context.newPage();
+    await tablet.goto(joining);
+    await expect(tablet.getByText(fingerprint)).toBeVisible();
+    await expect(tablet.getByRole('link', { name: 'Fetch the workshop’s certificate' })).toBeVisible();
+    const { violations } = await new AxeBuilder({ page: tablet }).setLegacyMode(true).analyze();
+    expect(violations.map(({ id }) => id)).toEqual([]);
+    const address = await tablet.getByRole('link', { name: secure }).getAttribute('href');
+    await tablet.goto(address ?? '');
+    await expect(tablet.getByTestId('sign-in')).toBeVisible();
+    await byPassword(tablet, 'isla');
+    await expect(tablet.getByRole('heading', { name: 'Bay' }).or(tablet.getByText('TQ 417')).first()).toBeVisible();
+    expect(await tablet.evaluate(() => window.isSecureContext)).toBe(true);
+    // The cookie goes by HTTPS alone.
+    const cookies = await context.cookies(`${secure}/api`);
+    expect(cookies.map(({ name, secure: only, httpOnly, sameSite }) => [name, only, httpOnly, sameSite])).toEqual([
+      ['wrench-session', true, true, 'Strict'],
+    ]);
+    await context.close();
+  } finally {
+    await network.stop();
+  }
 });

@@ -36,7 +36,8 @@ export function gate(services: Needed): RequestHandler[] {
     (request, response, next) => {
       const station = access.stations.byToken(cookieOf(request, STATION_COOKIE), services.now());
       if (station !== null) request.station = station;
-      if (access.accounts.any() || request.path.startsWith('/session')) sessions(request, response, next);
+      // Whoever sets the first password is in by it.
+      if (access.accounts.any() || /^\/(session|people\/)/.test(request.path)) sessions(request, response, next);
       else next();
     },
     (request, _response, next) => {

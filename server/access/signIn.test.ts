@@ -44,9 +44,10 @@ describe('a shop without accounts', () => {
     expect(code(await first('tomas', 'tomas').expect(403))).toBe('not-yours');
     expect(code(await first('tomas', 'isla').expect(400))).toBe('bad-value');
     await first('isla', 'isla').expect(200);
-    expect(code(await browser.send('get', '/bay').expect(401))).toBe('not-signed-in');
-    await browser.signIn('isla');
+    // Whoever set it is in by it, and nobody else.
     await browser.send('get', '/bay').expect(200);
+    expect(await session(browser)).toMatchObject({ open: false, person: { id: 'isla' }, way: 'password' });
+    expect(code(await browserOf(server).send('get', '/bay').expect(401))).toBe('not-signed-in');
     expect(lines().map(({ kind, by, subject }) => [kind, by, subject])).toEqual([
       ['signed-in', 'isla', 'isla'],
       ['password-set', 'isla', 'isla'],

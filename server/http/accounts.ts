@@ -5,10 +5,12 @@ import { mayChange } from '../../core/access/index.ts';
 import { placeOf } from '../access/caller.ts';
 import { byPassword } from '../access/lettingIn.ts';
 import { hashSecret } from '../access/secrets.ts';
+import { freshSigned } from '../access/sessions.ts';
 import type { Services } from '../services.ts';
 import { actorOf, mustLead } from './acting.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
+import { begin } from './signIn.ts';
 
 const nothing = z.strictObject({ by: id.optional() });
 
@@ -42,7 +44,13 @@ export function accountRoutes(services: Services): Router {
       access.sessions.endAllBut(person.id, caller?.signed.stretch);
       access.record.write('password-set', now(), by, person.id, placeOf(request));
     });
-    response.json(told());
+    if (caller === undefined && by === person.id) {
+      await begin(request, freshSigned(person.id, 'password', now(), { stationId: request.station?.id ?? null }));
+      oneGo.run(() => access.record.write('signed-in', now(), by, by, placeOf(request)));
+    }
+    // Answered first: whoever hears that something changed asks anew, and has the cookie by then.
+    response.json({ accounts: access.accounts.all() });
+    changes.tell({ kind: 'rows', list: 'shop' });
   });
 
   router.put('/people/:id/pin', async (request, response) => {

@@ -26,6 +26,7 @@ async function pageOf(network: Network, shop: string, address: string): Promise<
   const code = await QRCode.toDataURL(address, { margin: 1, width: 384 });
   return `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
 <title>Bring a tablet in: ${escape(shop)}</title><style>${STYLE}</style>
+<main>
 <h1>Bring this tablet in to ${escape(shop)}</h1>
 <ol>
 <li><a href="/authority.crt">Fetch the workshop’s certificate</a> and let the tablet keep it as a certificate authority: on Android under Settings, Security, Install a certificate, CA certificate; on an iPad or iPhone install the profile, then trust it under Settings, General, About, Certificate Trust Settings.</li>
@@ -34,6 +35,7 @@ async function pageOf(network: Network, shop: string, address: string): Promise<
 <li>Then open <a href="${escape(address)}">${escape(address)}</a>, here or by this code:<br><img alt="The address as a code" src="${code}"></li>
 </ol>
 <p>This page came over plain HTTP, as it must: nothing else is served here. The certificate holds for this one machine and for nothing else on the internet.</p>
+</main>
 </html>`;
 }
 

@@ -42,7 +42,7 @@ watch([() => session.open, () => shop.personId], () => read());
     <p><RouterLink class="link" to="/settings">Settings</RouterLink></p>
     <h1 class="mt-1 text-title">Who is let in</h1>
     <FirstPassword v-if="session.open" class="mt-4" />
-    <template v-else>
+    <template v-else-if="!session.wanted">
       <OwnAccess class="mt-4 max-w-3xl" @changed="read()" />
       <template v-if="answers">
         <h2 class="mb-2 mt-9 text-xl">Who can sign in</h2>

@@ -2,26 +2,31 @@
 import { computed, ref } from 'vue';
 import { mayChange } from '../../core/access/index.ts';
 import { setPassword } from '../data/signIn.ts';
-import { useComingIn, wordsOf } from '../sign-in/useComingIn.ts';
+import { wordsOf } from '../sign-in/useComingIn.ts';
+import { useSession } from '../stores/session.ts';
 import { useShop } from '../stores/shop.ts';
 import NewPassword from './NewPassword.vue';
 
 /** Nobody has a password: names are picked. The first one is that of whoever answers for the shop. */
 const shop = useShop();
 const may = computed(() => shop.person !== null && mayChange(shop.person.role));
-const problem = ref('');
-const { error, byPassword } = useComingIn();
+const session = useSession();
+const error = ref('');
+const busy = ref(false);
+/** Whoever sets it is in by it. */
 async function begin(password: string): Promise<void> {
   const { person } = shop;
   if (person === null) return;
-  problem.value = '';
+  error.value = '';
+  busy.value = true;
   try {
     await setPassword(person.id, password);
+    await session.load();
   } catch (failed) {
-    problem.value = wordsOf(failed);
-    return;
+    error.value = wordsOf(failed);
+  } finally {
+    busy.value = false;
   }
-  await byPassword(person.id, password);
 }
 </script>
 
@@ -36,7 +41,7 @@ async function begin(password: string): Promise<void> {
     </p>
     <template v-else>
       <h2 class="mb-2 mt-5 text-xl">Password of {{ shop.person?.name }}</h2>
-      <NewPassword first :error="problem || error" done="Begin with sign-in" @give="begin" />
+      <NewPassword first :error="error" :busy="busy" done="Begin with sign-in" @give="begin" />
     </template>
   </section>
 </template>
