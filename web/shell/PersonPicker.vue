@@ -4,7 +4,7 @@ import { roleWords } from '../../core/access/index.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
 import PasswordForm from '../sign-in/PasswordForm.vue';
 import PinPad from '../sign-in/PinPad.vue';
-import { useComingIn } from '../sign-in/useComingIn.ts';
+import { useComingIn, wordsOf } from '../sign-in/useComingIn.ts';
 import { useSession } from '../stores/session.ts';
 import { useShop } from '../stores/shop.ts';
 
@@ -24,9 +24,16 @@ function pick(id: string): void {
 }
 async function leave(everywhere: boolean): Promise<void> {
   leaving.value = true;
-  await session.leave(everywhere).catch(() => undefined);
-  leaving.value = false;
-  emit('close');
+  error.value = '';
+  try {
+    await session.leave(everywhere);
+    emit('close');
+  } catch (failed) {
+    // Out of reach nobody comes or goes: what is entered keeps the name of whoever is here.
+    error.value = wordsOf(failed);
+  } finally {
+    leaving.value = false;
+  }
 }
 </script>
 
@@ -70,6 +77,7 @@ async function leave(everywhere: boolean): Promise<void> {
         <button type="button" class="quiet" :disabled="leaving" @click="leave(false)">Sign out</button>
         <button type="button" class="quiet" :disabled="leaving" @click="leave(true)">Sign out everywhere</button>
       </p>
+      <p v-if="error" class="mt-3 font-semibold text-alarm" role="alert">{{ error }}</p>
       <p class="mt-4">
         <RouterLink class="link" to="/settings/access" @click="emit('close')">Password and PIN</RouterLink>
       </p>

@@ -216,6 +216,13 @@ describe('the sheet of names', () => {
     await press(wrapper, 'Sign out');
     await flushPromises();
     expect(asked.map(({ method, path }) => `${method} ${path}`)).toContain('DELETE /api/session');
+    // Out of reach nobody goes, and it says so.
+    vi.stubGlobal('fetch', () => Promise.reject(new Error('no network')));
+    const again = mount(PersonPicker, { props: { required: false }, global });
+    await press(again, 'Sign out');
+    await flushPromises();
+    expect(again.get('[role="alert"]').text()).toBe('The server is out of reach.');
+    expect(again.emitted('close')).toBeUndefined();
   });
 });
 
