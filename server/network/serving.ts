@@ -30,6 +30,12 @@ export interface Serving {
   readonly close: () => Promise<void>;
 }
 
+/**
+ * A quiet connection is kept open longer than any station is between two taps: one that the server closes in the moment in
+ * which a browser uses it again costs that request, ms.
+ */
+export const KEEP_ALIVE_MS = 65_000;
+
 /** What is answered over a server, for the names by which it is called. */
 type Answering = (front: Front) => RequestListener;
 
@@ -102,8 +108,13 @@ async function serveProxy(answering: Answering, { port: wanted }: ServingOptions
 }
 
 /** @returns the port @throws Error of the system, such as EADDRINUSE */
-const listening = (server: Pick<Server, 'listen' | 'once' | 'address'>, port: number, host: string): Promise<number> =>
+const listening = (
+  server: Pick<Server, 'listen' | 'once' | 'address' | 'keepAliveTimeout'>,
+  port: number,
+  host: string,
+): Promise<number> =>
   new Promise((done, fail) => {
+    server.keepAliveTimeout = KEEP_ALIVE_MS;
     server.once('error', fail);
     server.listen(port, host, () => done((server.address() as AddressInfo).port));
   });

@@ -7,6 +7,7 @@ import { cableProcedure } from '../../../demo/procedures/cable.ts';
 import { ARGON, hashSecret } from '../../access/secrets.ts';
 import { TOKEN_HEADER } from '../../access/gate.ts';
 import { createApp } from '../../app.ts';
+import { KEEP_ALIVE_MS } from '../../network/serving.ts';
 import { type Measured, median, ms, percentile } from './measure.ts';
 import { command, fresh, openedJob } from './store.ts';
 
@@ -27,6 +28,7 @@ export async function signedIn(folder: string): Promise<Measured[]> {
   for (let nth = 0; nth < CLIENTS; nth += 1) openedJob(services, `job${nth}`, 1000 + nth);
   services.access.accounts.setPassword('tomas', await hashSecret(PASSWORD), services.now());
   const server = createServer(createApp(services, pino({ level: 'silent' }), null)).listen(0, '127.0.0.1');
+  server.keepAliveTimeout = KEEP_ALIVE_MS;
   await wait(50);
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 
