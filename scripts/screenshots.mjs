@@ -38,10 +38,9 @@ const VIEWS = {
   prove: { path: '/jobs/job-229/prove' },
   'hand-over': { path: '/jobs/job-229/hand-over' },
   editor: { path: '/procedures/multi-bank-v8/edit', person: 'isla' },
-  recipe: { path: '/recipes/wick-tool', person: 'isla' },
   air: { path: '/tools/air', theme: 'dark' },
   stock: { path: '/stock' },
-  // Last: it begins a run, which the pictures of that job must not show.
+  // Near the end: it begins a run, which the pictures of that job must not show.
   relearn: {
     path: '/jobs/job-233/relearn',
     prepare: async (page) => {
@@ -56,9 +55,31 @@ const VIEWS = {
       await page.waitForTimeout(600);
     },
   },
+  // Last: from here on everybody signs in.
+  access: {
+    path: '/settings/access',
+    person: 'isla',
+    prepare: async (page) => {
+      const set = async (words, done) => {
+        await page.getByLabel('New password').fill(words);
+        await page.getByLabel('The same once more').fill(words);
+        await page.getByRole('button', { name: done }).click();
+      };
+      await set('three words and a quay', 'Begin with sign-in');
+      for (const name of ['Tomas Virk', 'Wen Okafor']) {
+        await page.getByRole('button', { name: new RegExp(`Let sign in.*${name}`) }).click();
+        await set('three words and a quay', `Set it for ${name}`);
+        await page.getByText(`${name} can sign in by it.`).waitFor();
+      }
+      await page.getByLabel('Make this device a station called').fill('tablet at bay 1');
+      await page.getByRole('button', { name: 'Make it a station' }).click();
+      await page.getByText('this device').waitFor();
+    },
+  },
 };
 /** Looked at, but not kept. */
 const LOOKED_AT = {
+  recipe: { path: '/recipes/wick-tool', person: 'isla' },
   'refit-tablet': { path: '/jobs/job-230/refit', size: '834x1112', theme: 'dark' },
   vehicles: { path: '/vehicles', theme: 'dark' },
   jobs: { path: '/jobs' },
