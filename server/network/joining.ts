@@ -15,7 +15,7 @@ const HEADERS = {
 const STYLE =
   'body{margin:0 auto;max-width:40rem;padding:2rem 1.25rem;background:#f7f3ea;color:#20292b;font:1.125rem/1.5 system-ui,sans-serif}' +
   'h1{font-size:1.75rem;line-height:1.2;color:#1f4b43}li{margin:.75rem 0}a{color:#1f4b43;font-weight:700}' +
-  'code{display:block;padding:.75rem;border-left:3px solid #8a6a1f;background:#fffdf8;overflow-wrap:anywhere}' +
+  'code{display:block;padding:.75rem;border-left:3px solid #8a6a1f;background:#fffdf8}' +
   'img{width:12rem;height:12rem;background:#fff}' +
   '@media(prefers-color-scheme:dark){body{background:#12191a;color:#ece6d8}h1,a{color:#7fbfae}code{background:#1a2325;border-color:#d9b45b}}';
 
@@ -29,9 +29,9 @@ async function pageOf(network: Network, shop: string, address: string): Promise<
 <main>
 <h1>Bring this tablet in to ${escape(shop)}</h1>
 <ol>
-<li><a href="/authority.crt">Fetch the workshop’s certificate</a> and let the tablet keep it as a certificate authority: on Android under Settings, Security, Install a certificate, CA certificate; on an iPad or iPhone install the profile, then trust it under Settings, General, About, Certificate Trust Settings.</li>
-<li>Compare its SHA-256 fingerprint with the one that the program shows under Settings, Network. Go on only when they are the same:
-<code>${escape(network.fingerprint)}</code></li>
+<li><a href="/authority.crt">Fetch the workshop’s certificate</a> and let the tablet keep it as a certificate authority: under its settings for security or certificates, by its own steps. Where it comes as a profile, the profile is installed first and then trusted under the tablet’s own description of itself.</li>
+<li>Compare its SHA-256 fingerprint with the one that the program shows under Settings, Who is let in. Go on only when they are the same:
+<code>${escape(network.fingerprint).replaceAll(':', ':<wbr>')}</code></li>
 <li>Then open <a href="${escape(address)}">${escape(address)}</a>, here or by this code:<br><img alt="The address as a code" src="${code}"></li>
 </ol>
 <p>This page came over plain HTTP, as it must: nothing else is served here. The certificate holds for this one machine and for nothing else on the internet.</p>

@@ -18,7 +18,13 @@ const told = computed(() =>
     words:
       subject === by
         ? `${nameOf(by)} ${OWN_ACCESS_WORDS[kind] ?? ACCESS_WORDS[kind]}`
-        : [nameOf(by), ACCESS_WORDS[kind], nameOf(subject)].filter(Boolean).join(' '),
+        : [
+            nameOf(by) || (kind === 'password-set' ? 'Somebody at the server itself' : ''),
+            ACCESS_WORDS[kind],
+            nameOf(subject),
+          ]
+            .filter(Boolean)
+            .join(' '),
     bad: kind === 'not-let-in' || kind === 'locked',
   })),
 );

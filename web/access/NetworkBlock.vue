@@ -50,7 +50,12 @@ onMounted(async () => {
               <span v-for="address in network.addresses" :key="address" class="code block">{{ address }}</span>
             </dd>
             <dt class="text-soft">Fingerprint to compare</dt>
-            <dd class="code text-sm [overflow-wrap:anywhere]">{{ network.fingerprint }}</dd>
+            <dd class="code text-sm">
+              <!-- A line breaks between two pairs, never within one. -->
+              <template v-for="(pair, at) in network.fingerprint.split(':')" :key="at"
+                ><template v-if="at > 0">:<wbr /></template>{{ pair }}</template
+              >
+            </dd>
             <dt v-if="network.until" class="text-soft">The certificate authority holds until</dt>
             <dd v-if="network.until">{{ shop.say.time(network.until) }}</dd>
           </dl>

@@ -78,7 +78,7 @@ async function give(): Promise<void> {
         </dl>
         <p class="mt-4 flex flex-wrap items-baseline justify-between gap-4">
           <span class="font-semibold">Between</span>
-          <b class="text-figure-md tabular-nums leading-tight">{{ estimate.range }}</b>
+          <b class="text-3xl tabular-nums leading-tight sm:text-figure-md">{{ estimate.range }}</b>
         </p>
         <p v-if="estimate.note" class="mt-4 border-l-4 border-brass pl-3">{{ estimate.note }}</p>
         <form v-if="estimate.open" class="mt-8 grid gap-4 border-t-2 border-ink pt-5" @submit.prevent="give">
