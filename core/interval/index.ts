@@ -1,0 +1,3 @@
+export { type Comparison, LEAST_FAILURES, logRank, TELLING } from './logRank.ts';
+export { chiSquareTail, erfc, normalQuantile, normalShare } from './normal.ts';
+export { kaplanMeier, type Life, shareAt, type Survival, type SurvivalStep } from './survival.ts';
