@@ -1,3 +1,4 @@
 export { type Comparison, LEAST_FAILURES, logRank, TELLING } from './logRank.ts';
 export { chiSquareTail, erfc, normalQuantile, normalShare } from './normal.ts';
+export { type MeterOn, rateOfUse, type RateOfUse } from './rateOfUse.ts';
 export { kaplanMeier, type Life, shareAt, type Survival, type SurvivalStep } from './survival.ts';
