@@ -24,6 +24,7 @@ if (existsSync(kept)) {
 const folder = mkdtempSync(join(tmpdir(), 'unhurried-wrench-keep-'));
 const server = await startServer({ data: join(folder, 'shop.sqlite'), clock: MOMENT });
 await seed(server.address, Date.parse(MOMENT));
+await letIn(server.address);
 await server.stop();
 
 const { build } = await import(pathToFileURL(bin('esbuild/lib/main.js')).href);
@@ -49,3 +50,50 @@ for (const name of readdirSync(folder))
     cpSync(join(folder, name), join(kept, name), { recursive: true });
 rmSync(folder, { recursive: true, force: true });
 say(`The store of ${version} is kept, with what it says of ${jobs} jobs.`);
+
+/** What the demo world does not have: an apprentice's entry with a name beside it, and people who sign in. */
+async function letIn(address) {
+  let cookie = '';
+  let token = '';
+  const ask = async (method, path, body) => {
+    const reply = await fetch(`${address}/api${path}`, {
+      method,
+      headers: { 'content-type': 'application/json', cookie, 'x-wrench-token': token },
+      body: JSON.stringify(body),
+    });
+    const set = reply.headers.get('set-cookie');
+    if (set?.startsWith('wrench-session=')) cookie = set.split(';')[0];
+    const told = await reply.json();
+    if (!reply.ok) throw new Error(`${method} ${path}: ${told.error.message}`);
+    return told;
+  };
+  const at = MOMENT;
+  const send = (by, type, data) =>
+    ask('POST', '/jobs/looked-at/commands', {
+      id: `looked-at-${type}`,
+      at,
+      by,
+      seen: 0,
+      late: 'written-up',
+      type,
+      data,
+    });
+  const reading = { value: 400_000, unit: 'km' };
+  await send('wen', 'open-job', {
+    vehicleId: 'van3',
+    reading,
+    readingReason: 'cluster replaced',
+    complaint: 'It hunts.',
+  });
+  const hose = { id: 'hose', name: 'Lower coolant hose', kind: 'coolant-hose', tool: '', note: '', opens: [] };
+  const rest = { fasteners: null, singleUse: false, partNumber: '', unit: null, cautions: [] };
+  await send('wen', 'add-item', { item: { ...hose, ...rest } });
+  const { events } = await send('wen', 'remove-item', { itemId: 'hose', pocket: '', label: '', countedOut: null });
+  const seqs = events.find(({ type }) => type === 'countersign-asked').data.seqs;
+  await send('tomas', 'countersign', { seqs, handOver: false });
+  await ask('PUT', '/people/isla/password', { by: 'isla', password: 'three words and a quay' });
+  const session = await fetch(`${address}/api/session`, { headers: { cookie } });
+  ({ token } = await session.json());
+  await ask('POST', '/stations', { by: 'isla', name: 'tablet at bay 1' });
+  await ask('POST', '/jobs/looked-at/links', { by: 'isla', kind: 'sheet', days: 14 });
+}
