@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import sharp from 'sharp';
+import { plainItem } from '../core/procedure/index.ts';
 import { expect, test, type Workshop } from './fixtures.ts';
 import { launch } from './served.ts';
 
@@ -145,19 +146,7 @@ test('what an apprentice did has a technician’s name put beside it at the same
     readingReason: 'cluster replaced',
     complaint: 'It hunts at idle.',
   });
-  const item = {
-    id: 'hose',
-    name: 'Lower coolant hose',
-    kind: 'coolant-hose',
-    tool: '',
-    note: '',
-    opens: [],
-    fasteners: null,
-    singleUse: false,
-    partNumber: '',
-    unit: null,
-    cautions: [],
-  };
+  const item = plainItem('hose', 'Lower coolant hose', 'coolant-hose');
   await send('add-item', { item });
   await send('remove-item', { itemId: 'hose', pocket: '', label: '', countedOut: null });
   await begin(page, workshop);

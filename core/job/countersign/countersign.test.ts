@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { type ItemKind, plainItem } from '../../procedure/index.ts';
 import { speaker } from '../../sheet/index.ts';
 import type { CommandBody, RecordedEvent } from '../catalogue.ts';
 import { decide } from '../decide.ts';
@@ -47,26 +48,12 @@ describe('what an apprentice enters', () => {
   });
 
   it('waits where what came off can hurt somebody, and not where it cannot', () => {
-    const item = (cautions: string[], kind = 'duct') => ({
-      type: 'add-item' as const,
-      data: {
-        item: {
-          id: 'x',
-          name: 'Thing',
-          kind,
-          tool: '',
-          note: '',
-          opens: [],
-          fasteners: null,
-          singleUse: false,
-          partNumber: '',
-          unit: null,
-          cautions,
-        },
-      },
+    const item = (cautions: string[], kind: ItemKind): CommandBody => ({
+      type: 'add-item',
+      data: { item: plainItem('x', 'Thing', kind, { cautions }) },
     });
-    const removal = (cautions: string[], kind?: string) =>
-      types(play([open, item(cautions, kind) as CommandBody, off('x')], APPRENTICE).job);
+    const removal = (cautions: string[], kind: ItemKind = 'duct') =>
+      types(play([open, item(cautions, kind), off('x')], APPRENTICE).job);
     expect(removal(['fuel'])).toEqual(['item-removed']);
     expect(removal([], 'coolant-hose')).toEqual(['item-removed']);
     expect(removal([])).toEqual([]);
