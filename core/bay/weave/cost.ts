@@ -1,0 +1,44 @@
+import type { Block, WeaveProblem } from './problem.ts';
+
+/** What a plan costs, in the minutes that the shop would pay for it. */
+export interface PlanCost {
+  readonly total: number;
+  /** Minutes late, each as its job weighs it. */
+  readonly late: number;
+  /** Minutes in which somebody who has begun stands between two blocks. */
+  readonly idle: number;
+  /** Times that somebody goes from one vehicle to another. */
+  readonly hops: number;
+  /** Minutes from now to the end of each vehicle, added up. */
+  readonly stay: number;
+}
+
+/** What one of each costs beside a minute late of weight 1. */
+export const COSTS = { idle: 0.05, hop: 2, stay: 0.02 } as const;
+
+/** The cost of what was laid. */
+export function costOf({ jobs, people, now }: WeaveProblem, blocks: readonly Block[]): PlanCost {
+  let late = 0;
+  let stay = 0;
+  for (const { id, promised, weight } of jobs) {
+    const end = blocks.reduce((last, block) => (block.job === id ? Math.max(last, block.end) : last), now);
+    stay += end - now;
+    if (promised !== null) late += weight * Math.max(0, end - promised);
+  }
+  let idle = 0;
+  let hops = 0;
+  for (const person of people) {
+    const own = blocks.filter((block) => block.person === person.id).toSorted((a, b) => a.start - b.start);
+    for (const [at, block] of own.entries()) {
+      const before = own[at - 1];
+      if (before === undefined) continue;
+      if (before.job !== block.job) hops += 1;
+      idle += hereBetween(person.hours, before.end, block.start);
+    }
+  }
+  return { total: late + COSTS.idle * idle + COSTS.hop * hops + COSTS.stay * stay, late, idle, hops, stay };
+}
+
+/** Minutes between two moments in which somebody is here. */
+const hereBetween = (hours: WeaveProblem['people'][number]['hours'], from: number, to: number): number =>
+  hours.reduce((sum, span) => sum + Math.max(0, Math.min(span.to, to) - Math.max(span.from, from)), 0);
