@@ -25,8 +25,12 @@ const InsecureNote = defineAsyncComponent(() => import('./InsecureNote.vue'));
 const SignIn = defineAsyncComponent(() => import('../sign-in/SignIn.vue'));
 const NotTaken = defineAsyncComponent(() => import('./NotTaken.vue'));
 
-useFreshReads();
-useCarry();
+/** For whoever follows a link, and is not of the workshop: such a page is opened by itself, and listens to nothing. */
+const outside = /^\/(for|phone)\//.test(location.pathname);
+if (!outside) {
+  useFreshReads();
+  useCarry();
+}
 const route = useRoute();
 const router = useRouter();
 const shop = useShop();
@@ -37,8 +41,6 @@ const failed = ref(false);
 /** Without HTTPS a browser keeps no pages and no files. */
 const insecure = window.isSecureContext === false;
 const bare = computed(() => route.meta.bare === true);
-/** For whoever follows a link, and is not of the workshop. */
-const outside = computed(() => route.meta.outside === true);
 const askWho = computed(() => session.open && shop.loaded && shop.person === null && shop.here.length > 0);
 /** What is under the sign-in stays as it was left, once it was shown at all. */
 const begun = ref(false);
@@ -80,7 +82,7 @@ const SHOP_ROWS: ReadonlySet<string> = new Set(['shop', 'settings', 'house-rules
 async function start(): Promise<void> {
   failed.value = false;
   await router.isReady();
-  if (outside.value) return;
+  if (outside) return;
   await session.load().catch(() => (failed.value = true));
   if (session.wanted) return;
   await Promise.all([shop.load(), outbox.restore()]).catch(() => (failed.value = true));
@@ -93,10 +95,11 @@ watch(
   },
 );
 // What the shop says of itself, and who works here, is the same on every station.
-useChanges((change) => {
-  if (change === null || (change.kind === 'rows' && SHOP_ROWS.has(change.list)))
-    void shop.load().catch(() => undefined);
-});
+if (!outside)
+  useChanges((change) => {
+    if (change === null || (change.kind === 'rows' && SHOP_ROWS.has(change.list)))
+      void shop.load().catch(() => undefined);
+  });
 onMounted(() => {
   window.addEventListener('keydown', listenForKeys);
   void start();

@@ -168,13 +168,13 @@ export const router = createRouter({
       path: '/for/:token',
       name: 'for-customer',
       component: () => import('../outside/CustomerView.vue'),
-      meta: { title: 'From the workshop', outside: true },
+      meta: { title: 'From the workshop' },
     },
     {
       path: '/phone/:token',
       name: 'phone',
       component: () => import('../outside/PhoneView.vue'),
-      meta: { title: 'Photos', outside: true },
+      meta: { title: 'Photos' },
     },
     {
       path: '/units',
