@@ -126,10 +126,14 @@ async function start(): Promise<void> {
   const { services, held, close } = open();
   const webRoot = join(dirname(fileURLToPath(import.meta.url)), '..', 'web');
   const overNetwork = values.network || values.proxy !== undefined;
-  if (overNetwork && !services.access.accounts.any()) {
+  if (overNetwork && services.keeper.readOnly) {
+    close();
+    throw new CannotServe('A store that can only be read is served on this machine alone: nobody could sign in.');
+  }
+  if (overNetwork && !services.access.isAsked()) {
     close();
     throw new CannotServe(
-      'Nobody has a password yet, so nobody could be told from anybody else. Start without --network, give yourself one under Settings, People, and start again.',
+      'Nobody has a password yet, so nobody could be told from anybody else. Start without --network, give yourself one under Settings, Who is let in, and start again.',
     );
   }
   try {

@@ -184,7 +184,7 @@ export function createServices(
     readOnly,
   });
   return {
-    access: createAccess(db, now, cookieKey),
+    access: createAccess(db, now, { ...(cookieKey !== undefined && { cookieKey }), readOnly }),
     network: { reply: HERE },
     vehicles,
     jobLines,

@@ -1,3 +1,4 @@
+import { median } from '../trace/index.ts';
 import { normalQuantile } from './normal.ts';
 
 /** What an odometer or hour-meter showed on a day. */
@@ -42,7 +43,7 @@ export function rateOfUse(readings: readonly MeterOn[], level = 0.8): RateOfUse 
   const reach = normalQuantile((1 + level) / 2) * Math.sqrt(variance);
   const at = (place: number): number => slopes[Math.min(slopes.length - 1, Math.max(0, place))] ?? 0;
   return {
-    perDay: Math.max(0, middle(slopes)),
+    perDay: Math.max(0, median(slopes)),
     low: Math.max(0, at(Math.floor((slopes.length - reach) / 2))),
     high: Math.max(0, at(Math.ceil((slopes.length + reach) / 2) - 1)),
     readings: readings.length,
@@ -68,9 +69,3 @@ const slopesOf = (stretch: readonly MeterOn[]): number[] =>
         later.day - earlier.day < LEAST_DAYS ? [] : [(later.value - earlier.value) / (later.day - earlier.day)],
       ),
   );
-
-/** @param sorted rising, at least one */
-function middle(sorted: readonly number[]): number {
-  const half = sorted.length / 2;
-  return ((sorted[Math.ceil(half) - 1] ?? 0) + (sorted[Math.floor(half)] ?? 0)) / 2;
-}

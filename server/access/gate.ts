@@ -34,14 +34,16 @@ export function gate(services: Needed): RequestHandler[] {
   });
   return [
     (request, response, next) => {
-      const station = access.stations.byToken(cookieOf(request, STATION_COOKIE), services.now());
+      const station = access.isAsked()
+        ? access.stations.byToken(cookieOf(request, STATION_COOKIE), services.now())
+        : null;
       if (station !== null) request.station = station;
       // Whoever sets the first password is in by it.
-      if (access.accounts.any() || /^\/(session|people\/)/.test(request.path)) sessions(request, response, next);
+      if (access.isAsked() || /^\/(session|people\/)/.test(request.path)) sessions(request, response, next);
       else next();
     },
     (request, _response, next) => {
-      if (access.accounts.any()) judge(services, request);
+      if (access.isAsked()) judge(services, request);
       next();
     },
   ];

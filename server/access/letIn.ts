@@ -31,7 +31,7 @@ export async function letIn(store: string, name: string, password: string, now: 
     const access = createAccess(db, () => now);
     new OneGo(db).run(() => {
       access.accounts.setPassword(person.id, hash, now);
-      access.sessions.endAll({ personId: person.id });
+      access.sessions.endOf(person.id);
       access.record.write('password-set', now, '', person.id, 'this machine');
     });
     return person.name;

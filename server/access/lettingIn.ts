@@ -10,7 +10,7 @@ type Needed = Pick<Services, 'access' | 'people' | 'oneGo' | 'now'>;
 const wrongOne = (field: string): HttpError =>
   new HttpError('not-let-in', 'That name and that password do not belong together.', {
     fields: { [field]: 'Try again; capitals matter.' },
-    wouldHelp: 'A lead can set a new one under Settings, People.',
+    wouldHelp: 'A lead can set a new one under Settings, Who is let in.',
   });
 
 /**
@@ -88,7 +88,7 @@ const wrongPin = (): HttpError =>
   new HttpError('not-let-in', 'That is not the PIN.', { fields: { pin: 'That is not it.' } });
 const locked = (): HttpError =>
   new HttpError('locked', `After ${WRONG_PASSWORDS} wrong passwords in a row this account is locked.`, {
-    wouldHelp: 'A lead opens it again under Settings, People.',
+    wouldHelp: 'A lead opens it again under Settings, Who is let in.',
   });
 
 /** Who goes by a name: in full, by the first alone where nobody else has it, or by id. */

@@ -126,24 +126,17 @@ export class Sessions extends Store {
     return endedAt === null && endsAt > now && Date.parse(now) - Date.parse(seenAt) <= IDLE_MS;
   }
 
-  /** Ends all sessions of a person, of a station, or of everybody. @returns how many there were */
-  endAll(whose: { readonly personId: string } | { readonly stationId: string } | 'everybody'): number {
-    const now = this.#now();
-    if (whose === 'everybody')
-      return this.#sql('UPDATE session SET ended_at = ? WHERE ended_at IS NULL').run(now).changes;
-    return 'personId' in whose
-      ? this.#sql('UPDATE session SET ended_at = ? WHERE person_id = ? AND ended_at IS NULL').run(now, whose.personId)
-          .changes
-      : this.#sql('UPDATE session SET ended_at = ? WHERE station_id = ? AND ended_at IS NULL').run(now, whose.stationId)
-          .changes;
+  /** Ends all sessions of a station. */
+  endAt(stationId: string): void {
+    this.#sql('UPDATE session SET ended_at = ? WHERE station_id = ? AND ended_at IS NULL').run(this.#now(), stationId);
   }
 
-  /** Ends the sessions of a person but the one of a stretch. */
-  endAllBut(personId: string, stretch = ''): void {
+  /** Ends the sessions of a person. @param but the stretch that goes on */
+  endOf(personId: string, but = ''): void {
     this.#sql('UPDATE session SET ended_at = ? WHERE person_id = ? AND ended_at IS NULL AND stretch <> ?').run(
       this.#now(),
       personId,
-      stretch,
+      but,
     );
   }
 

@@ -1,5 +1,10 @@
+import { pino } from 'pino';
+import supertest from 'supertest';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { AccessLine, SessionReply } from '../../contract/index.ts';
+import { createApp } from '../app.ts';
+import { checkDatabase } from '../keeping/verify/database.ts';
+import { createServices } from '../services.ts';
 import { type Harness, harness } from '../testing/harness.ts';
 import { type Browser, browserOf, passwordOf, PIN, signedIn, withAccounts } from '../testing/signedIn.ts';
 import { PIN_DAYS, WRONG_PASSWORDS, WRONG_PINS } from './accounts.ts';
@@ -66,6 +71,18 @@ describe('a shop without accounts', () => {
       'not-yours',
     );
     expect(code(await isla.send('put', '/people/isla/pin', { password: 'wrong', pin: '2580' }))).toBe('not-let-in');
+  });
+});
+
+describe('a store that can only be read', () => {
+  it('is looked at without a sign-in, which would have to be written down', async () => {
+    await withAccounts(server);
+    const services = createServices(server.db, server.folder, at, 'Europe/London', undefined, { readOnly: true });
+    server.db.pragma('query_only = ON');
+    const http = supertest(createApp(services, pino({ level: 'silent' }), null));
+    expect((await http.get('/api/session').expect(200)).body).toMatchObject({ open: true, person: null });
+    await http.get('/api/bay').expect(200);
+    server.db.pragma('query_only = OFF');
   });
 });
 
@@ -317,6 +334,8 @@ describe('a station', () => {
     expect(server.db.prepare("SELECT DISTINCT person FROM event WHERE job_id = 'j'").all()).toEqual([
       { person: 'tomas' },
     ]);
+    // What is one's own goes whenever it was made, also after the shift in which it was.
+    await send('own', 'wen', '2026-05-13T07:00:00.000Z', 'a-stretch-of-before').expect(409);
     // Another browser, with the same words, is not that station.
     const elsewhere = await signedIn(server, 'isla');
     const reply = await elsewhere
@@ -388,6 +407,8 @@ describe('the access record', () => {
     server.db.exec('DROP TRIGGER access_line_stays');
     server.db.prepare("UPDATE access_line SET person = 'wen' WHERE seq = 1").run();
     expect(record.brokenAt()).toBe(1);
+    const found = checkDatabase(server.db, { witnesses: [], machineZone: 'Europe/London', progress: () => undefined });
+    expect(found.map(({ words }) => words).join()).toContain('who was let in breaks at line 1');
   });
 });
 

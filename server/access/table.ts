@@ -13,7 +13,6 @@ export interface Rule {
 const AT_WORK = ['lead', 'technician', 'apprentice'] as const;
 const SIGNED_IN = [...AT_WORK, 'owner', 'parts'] as const;
 const ANSWERS = ['lead', 'owner'] as const;
-const STORES = [...AT_WORK, 'owner', 'parts'] as const;
 
 const rules = (may: readonly Caller[], routes: string): Rule[] =>
   routes
@@ -42,7 +41,7 @@ export const ACCESS: readonly Rule[] = [
   ),
   ...rules([...SIGNED_IN, 'phone'], 'DELETE /session'),
   ...rules(
-    [...AT_WORK, 'owner', 'parts', 'phone'],
+    [...SIGNED_IN, 'phone'],
     `POST   /jobs/:id/commands
      POST   /pictures
      GET    /pictures/:hash`,
@@ -141,7 +140,7 @@ export const ACCESS: readonly Rule[] = [
      POST   /links/:id/withdraw`,
   ),
   ...rules(
-    STORES,
+    SIGNED_IN,
     `PUT    /stock/:id
      POST   /stock/table
      POST   /stock/:id/movements

@@ -41,7 +41,7 @@ export function accountRoutes(services: Services): Router {
     oneGo.run(() => {
       access.accounts.setPassword(person.id, hash, now());
       // Whoever came in by the old one, elsewhere, is out.
-      access.sessions.endAllBut(person.id, caller?.signed.stretch);
+      access.sessions.endOf(person.id, caller?.signed.stretch);
       access.record.write('password-set', now(), by, person.id, placeOf(request));
     });
     if (caller === undefined && by === person.id) {
@@ -85,7 +85,7 @@ export function accountRoutes(services: Services): Router {
     oneGo.run(() => {
       const actor = actorOf(services, request);
       mustLead(actor, 'Where somebody else is signed in');
-      access.sessions.endAll({ personId: person.id });
+      access.sessions.endOf(person.id);
       access.record.write('signed-out-everywhere', now(), actor.by, person.id, placeOf(request));
     });
     response.json(told());
@@ -95,7 +95,8 @@ export function accountRoutes(services: Services): Router {
     const { before, limit } = parse(accessQuery, request.query);
     response.json({
       rows: access.record.page(before, limit),
-      brokenAt: access.record.brokenAt(),
+      // Read from end to end: once for a page that is opened, not for each that is turned.
+      brokenAt: before === undefined ? access.record.brokenAt() : null,
       accounts: access.accounts.all(),
     });
   });

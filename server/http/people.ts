@@ -60,7 +60,7 @@ export function peopleRoutes(services: Services): Router {
       if (theirs.length > 0) giveOn(services, theirs, leaving.name, to, actor);
       people.leave(personId, actor);
       access.accounts.remove(personId);
-      access.sessions.endAll({ personId });
+      access.sessions.endOf(personId);
       access.record.write('left', actor.at, actor.by, personId, placeOf(request));
     });
     response.json(told());

@@ -40,7 +40,7 @@ export function phoneRoutes(services: Services): Router {
       const { token } = parse(phoneJoin, request.body);
       const at = now();
       const link = access.links.follow(token, at);
-      if (!access.accounts.any() || link === null || link.kind !== 'phone') throw over();
+      if (!access.isAsked() || link === null || link.kind !== 'phone') throw over();
       oneGo.run(() => {
         if (!access.links.use(link.id, at)) throw over();
         access.record.write('phone-joined', at, link.madeBy, link.id, placeOf(request));

@@ -21,7 +21,7 @@ export function signInRoutes(services: Services): Router {
     const pins = new Set(access.accounts.all().flatMap(({ personId, hasPin }) => (hasPin ? [personId] : [])));
     return {
       shopName: services.settings.shop().shopName,
-      open: !access.accounts.any(),
+      open: !access.isAsked(),
       person: person === undefined ? null : { id: person.id, name: person.name, role: person.role },
       way: person === undefined ? null : (signed?.way ?? null),
       token: person === undefined ? '' : (signed?.token ?? ''),
@@ -70,18 +70,18 @@ export function signInRoutes(services: Services): Router {
     const personId = request.session.signed?.personId;
     await end(request);
     if (personId !== undefined) record(request, 'signed-out', personId);
-    response.clearCookie(SESSION_COOKIE, { path: '/api' }).json({ open: !access.accounts.any() });
+    response.clearCookie(SESSION_COOKIE, { path: '/api' }).json({ open: !access.isAsked() });
   });
 
   router.post('/session/everywhere', async (request, response) => {
     const personId = request.caller?.personId;
     if (personId === undefined) throw new HttpError('not-signed-in', 'Nobody is signed in here.');
     oneGo.run(() => {
-      access.sessions.endAll({ personId });
+      access.sessions.endOf(personId);
       access.record.write('signed-out-everywhere', now(), personId, personId, placeOf(request));
     });
     await end(request);
-    response.clearCookie(SESSION_COOKIE, { path: '/api' }).json({ open: !access.accounts.any() });
+    response.clearCookie(SESSION_COOKIE, { path: '/api' }).json({ open: !access.isAsked() });
   });
 
   function record(request: Request, kind: AccessKind, personId: string): void {

@@ -54,7 +54,7 @@ export function stationRoutes(services: Services): Router {
       mustLead(actor, 'Which devices are stations');
       if (!access.stations.strike(stationId, actor.by, now()))
         throw new HttpError('no-such-station', 'There is no such station, or it is struck out already.');
-      access.sessions.endAll({ stationId });
+      access.sessions.endAt(stationId);
       access.record.write('station-struck', now(), actor.by, stationId, placeOf(request));
     });
     response.json({ rows: access.stations.all() });

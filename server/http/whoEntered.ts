@@ -16,12 +16,11 @@ export function whoEntered({ access, people }: Services, request: Request, jobId
   if (caller === undefined) return;
   if (caller.signed.way === 'phone' && (entry.type !== 'attach-picture' || caller.signed.jobId !== jobId))
     throw new HttpError('not-yours', 'This phone takes photos for one job, and nothing else.');
+  // Whoever is signed in sends what is their own, whenever and in whichever stretch they made it.
+  if (entry.by === caller.personId) return;
   const stretch = request.get(STRETCH_HEADER);
-  const who =
-    stretch !== undefined && station !== undefined && stretch !== caller.signed.stretch
-      ? access.sessions.whoWas(stretch, station.id, entry.at)
-      : caller.personId;
-  if (entry.by === who) return;
+  const wasHere = stretch !== undefined && station !== undefined;
+  if (wasHere && access.sessions.whoWas(stretch, station.id, entry.at) === entry.by) return;
   const name = people.names().get(entry.by) ?? entry.by;
   throw new HttpError('somebody-else', `${name} entered this, and is not signed in.`, {
     wouldHelp: `It waits here until ${name} signs in.`,

@@ -27,7 +27,7 @@ async function read(before?: number): Promise<void> {
     const reply = await readAccess(before);
     rows.value = before === undefined ? reply.rows : [...rows.value, ...reply.rows];
     accounts.value = reply.accounts;
-    brokenAt.value = reply.brokenAt;
+    if (before === undefined) brokenAt.value = reply.brokenAt;
     error.value = '';
   } catch (failed) {
     error.value = wordsOf(failed);

@@ -92,6 +92,9 @@ const words = computed(() => {
       <p v-for="entry in outbox.notTaken" :key="entry.command.id" class="mt-3 font-semibold text-alarm" role="alert">
         {{ entry.message }}
       </p>
+      <p v-if="outbox.count > 0 && outbox.trouble" class="mt-3 font-semibold text-brass" role="status">
+        {{ outbox.trouble }} What waits goes once a fresh code from the station is read here.
+      </p>
       <p v-if="taken.length > 0" class="mt-6 font-semibold" role="status">{{ words }}</p>
       <ul class="mt-3 grid grid-cols-3 gap-2">
         <li v-for="(photo, nth) in taken" :key="photo">

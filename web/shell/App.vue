@@ -84,16 +84,19 @@ async function start(): Promise<void> {
   await router.isReady();
   if (outside) return;
   await session.load().catch(() => (failed.value = true));
-  if (session.wanted) return;
+  if (!session.wanted) await enter();
+}
+async function enter(): Promise<void> {
   await Promise.all([shop.load(), outbox.restore()]).catch(() => (failed.value = true));
 }
-// Whoever comes in finds the workshop as it is now, and what waited goes.
+// Whoever comes in finds the workshop as it is now; what waited for them goes.
 watch(
-  () => session.stretch,
-  (stretch) => {
-    if (stretch !== '') void start();
+  () => session.wanted,
+  (wanted) => {
+    if (!wanted) void enter();
   },
 );
+watch(() => session.stretch, outbox.flush);
 // What the shop says of itself, and who works here, is the same on every station.
 if (!outside)
   useChanges((change) => {

@@ -38,7 +38,10 @@ export const useSession = defineStore('session', () => {
       void import('./forgetting.ts').then(({ forgetWhatIsKept }) => forgetWhatIsKept());
   }
 
-  async function load(): Promise<void> {
+  let asking: Promise<void> | null = null;
+  /** Asks who is signed in; what asks meanwhile hears the same answer. */
+  const load = (): Promise<void> => (asking ??= ask().finally(() => (asking = null)));
+  async function ask(): Promise<void> {
     try {
       take(await server.readSession());
     } catch (error) {
