@@ -24,6 +24,8 @@ const GIVEN_BY: Readonly<Partial<Record<Role, ReadonlySet<string>>>> = {
     'put-aside',
     'take-up',
     'cancel-job',
+    'promise-ready',
+    'withdraw-promise',
     'reopen-job',
     'set-terms',
     'make-estimate',

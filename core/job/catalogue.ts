@@ -22,6 +22,7 @@ import { NOTES } from './notes/subject.ts';
 import { PARTS } from './parts/subject.ts';
 import { PICTURES } from './pictures/subject.ts';
 import { PROCEDURE } from './procedure/subject.ts';
+import { PROMISE } from './promise/subject.ts';
 import { PROOF } from './proof/subject.ts';
 import { REBUILD } from './rebuild/subject.ts';
 import { RECORDINGS } from './recordings/subject.ts';
@@ -54,6 +55,7 @@ const SUBJECTS = [
   PICTURES,
   HANDOVER,
   CUSTODY,
+  PROMISE,
   COUNTERSIGN,
   NOTES,
   MISHAPS_SUBJECT,

@@ -188,6 +188,7 @@ export { SHEET_TITLES } from './sheetTitles.ts';
 export type { SheetTitle } from './sheetTitles.ts';
 export { nextStage, previousStage, STAGE_NAMES, STAGES } from './stages.ts';
 export type { Stage } from './stages.ts';
+export { stageOfEntry } from './stageOf.ts';
 export type { Stamp, When } from './stamp.ts';
 export { jobCoolantQuestions, jobMayStart, jobTally } from './start/tallies.ts';
 export type { Override } from './start/state.ts';

@@ -17,6 +17,7 @@ import { FRESH_NOTES, type NotesState } from './notes/state.ts';
 import { FRESH_PARTS, type PartsState } from './parts/state.ts';
 import { FRESH_PICTURES, type PicturesState } from './pictures/state.ts';
 import { FRESH_PROCEDURE, type ProcedureState } from './procedure/state.ts';
+import { FRESH_PROMISE, type PromiseState } from './promise/state.ts';
 import { FRESH_PROOF, type ProofJobState } from './proof/state.ts';
 import { FRESH_RECORDINGS, type RecordingsState } from './recordings/state.ts';
 import { FRESH_REBUILD, type RebuildState } from './rebuild/state.ts';
@@ -49,6 +50,7 @@ export interface Job
     PicturesState,
     HandoverState,
     CustodyState,
+    PromiseState,
     CountersignState,
     NotesState,
     MishapsState,
@@ -109,6 +111,7 @@ export const freshJob = (id: string, opened: Opened, stamp: Stamp, seq: number):
   ...FRESH_PICTURES,
   ...FRESH_HANDOVER,
   ...FRESH_CUSTODY,
+  ...FRESH_PROMISE,
   ...FRESH_COUNTERSIGN,
   ...FRESH_NOTES,
   ...FRESH_MISHAPS,

@@ -17,6 +17,7 @@ import { remakeBalances, remakeIndexes } from './balances.ts';
 import { firstBreak } from './chain.ts';
 import { StoreError } from './errors.ts';
 import { HandsOn } from './handsOn.ts';
+import { WorkStretches } from './workStretches.ts';
 import { type Arrival, EventLog } from './log.ts';
 import type { OneGo } from './oneGo.ts';
 import { prepared } from './prepared.ts';
@@ -45,6 +46,7 @@ export class Jobs {
   readonly #sql: Database['prepare'];
   readonly #projector: Projector;
   readonly #handsOn: HandsOn;
+  readonly #work: WorkStretches;
   readonly #sources: Sources;
   readonly #folded = new Map<string, Job>();
   readonly #listeners = new Set<(jobId: string, version: number) => void>();
@@ -56,6 +58,7 @@ export class Jobs {
     this.log = new EventLog(db);
     this.#projector = new Projector(db, () => sources.settings.timeZone());
     this.#handsOn = new HandsOn(db);
+    this.#work = new WorkStretches(db);
     this.#sources = sources;
   }
 
@@ -149,6 +152,7 @@ export class Jobs {
     if (after !== null) {
       this.#projector.write(current, after);
       this.#handsOn.entered(jobId, command.at);
+      for (const entry of events) this.#work.entered(jobId, entry);
       if (command.type === 'hand-over')
         moveUnits(after, this.#sources.units, { by: command.by, at: command.at }, this.#sources.settings.timeZone());
       this.#oneGo.afterwards(() => this.#changed(after));
@@ -198,10 +202,12 @@ export class Jobs {
           unreadable(error);
         }
         this.#handsOn.makeAnew(jobId);
+        this.#work.makeAnew(jobId);
         progress(index + 1, ids.length);
       }
       this.#projector.dropStrays();
       this.#handsOn.dropStrays();
+      this.#work.dropStrays();
       remakeBalances(this.#db);
       this.#sql("DELETE FROM setting WHERE key = 'projections'").run();
       this.#sources.settings.setMark('projected-by', this.#projectedBy());
@@ -238,6 +244,7 @@ export class Jobs {
     for (const [index, recorded] of facts.entries()) this.log.adoptEvent(job.id, recorded, hashes[index] ?? '');
     this.#projector.write(null, job);
     this.#handsOn.makeAnew(job.id);
+    this.#work.makeAnew(job.id);
     this.#oneGo.afterwards(() => this.#changed(job));
     return true;
   }

@@ -1,4 +1,4 @@
-import type { Block, WeaveProblem } from './problem.ts';
+import { type Block, hasMoved, stretchKey, type WeaveProblem } from './problem.ts';
 
 /** What a plan costs, in the minutes that the shop would pay for it. */
 export interface PlanCost {
@@ -11,16 +11,24 @@ export interface PlanCost {
   readonly hops: number;
   /** Minutes from now to the end of each vehicle, added up. */
   readonly stay: number;
+  /** Stretches that lie elsewhere than in the plan before, or with somebody else. */
+  readonly moved: number;
+  /** Stretches that somebody has pinned and that begin later. */
+  readonly pushed: number;
 }
 
 /** What one of each costs beside a minute late of weight 1. */
-export const COSTS = { idle: 0.05, hop: 2, stay: 0.02 } as const;
+export const COSTS = { idle: 0.05, hop: 2, stay: 0.02, move: 8, push: 60 } as const;
 
 /** The cost of what was laid. */
-export function costOf({ jobs, people, now }: WeaveProblem, blocks: readonly Block[]): PlanCost {
+export function costOf({ jobs, people, now, before = [] }: WeaveProblem, blocks: readonly Block[]): PlanCost {
   let late = 0;
   let stay = 0;
-  for (const { id, promised, weight } of jobs) {
+  let pushed = 0;
+  for (const { id, promised, weight, stretches } of jobs) {
+    for (const stretch of stretches)
+      if (stretch.kind === 'hands' && stretch.pin !== undefined)
+        pushed += blocks.some((b) => b.job === id && b.stretch === stretch.id && b.start !== stretch.pin) ? 1 : 0;
     const end = blocks.reduce((last, block) => (block.job === id ? Math.max(last, block.end) : last), now);
     stay += end - now;
     if (promised !== null) late += weight * Math.max(0, end - promised);
@@ -36,7 +44,20 @@ export function costOf({ jobs, people, now }: WeaveProblem, blocks: readonly Blo
       idle += hereBetween(person.hours, before.end, block.start);
     }
   }
-  return { total: late + COSTS.idle * idle + COSTS.hop * hops + COSTS.stay * stay, late, idle, hops, stay };
+  const moved = movedFrom(before, blocks).length;
+  const total =
+    late + COSTS.idle * idle + COSTS.hop * hops + COSTS.stay * stay + COSTS.move * moved + COSTS.push * pushed;
+  return { total, late, idle, hops, stay, moved, pushed };
+}
+
+/** Stretches in hand of two plans that lie elsewhere in the later one, as they lie there. */
+export function movedFrom(before: readonly Block[], after: readonly Block[]): Block[] {
+  if (before.length === 0) return [];
+  const then = new Map(before.map((block) => [stretchKey(block.job, block.stretch), block]));
+  return after.filter((block) => {
+    const old = then.get(stretchKey(block.job, block.stretch));
+    return block.kind === 'hands' && old !== undefined && hasMoved(old, block);
+  });
 }
 
 /** Minutes between two moments in which somebody is here. */

@@ -9,6 +9,14 @@ export function take(taken: Taken, span: Span): Span[] {
   return at < 0 ? [...taken, span] : [...taken.slice(0, at), span, ...taken.slice(at)];
 }
 
+/** Takes a span out again. */
+export const release = (taken: Taken, { from, to }: Span): Span[] =>
+  taken.filter((each) => each.from !== from || each.to !== to);
+
+/** Whether so much in one go lies within some hours and touches nothing that is taken. */
+export const isFree = (hours: readonly Span[], taken: readonly Taken[], span: Span): boolean =>
+  hours.some(({ from, to }) => from <= span.from && span.to <= to) && clashing(taken, span.from, span.to) === null;
+
 /**
  * The earliest start from which so many minutes in one go lie within some hours and touch nothing that is taken.
  * @returns null where there is no such place

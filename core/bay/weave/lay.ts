@@ -1,14 +1,32 @@
-import { earliest, take, type Taken } from './free.ts';
-import type { Block, HandsOn, NoPlace, Stretch, WeaveJob, WeaveProblem, Worker } from './problem.ts';
+import { earliest, isFree, release, take, type Taken } from './free.ts';
+import {
+  type Block,
+  type HandsOn,
+  type NoPlace,
+  type PushedPin,
+  type Span,
+  type Stretch,
+  stretchKey,
+  type WeaveJob,
+  type WeaveProblem,
+  type Worker,
+} from './problem.ts';
 
 /** A plan, laid. */
 export interface Laid {
   readonly blocks: readonly Block[];
   readonly noPlace: readonly NoPlace[];
+  /** Pins that could not be kept. */
+  readonly pushed: readonly PushedPin[];
 }
 
-/** Who does a stretch in hand, where somebody has said; else whoever is done first. */
-export type Chosen = (job: string, stretch: string) => string | undefined;
+/** What is said of how stretches in hand are laid. */
+export interface Laying {
+  /** Who does one, where somebody has said; else whoever is done first. */
+  readonly chosen?: (job: string, stretch: string) => string | undefined;
+  /** When one began in the plan before: it begins no sooner. */
+  readonly begun?: (job: string, stretch: string) => number | undefined;
+}
 
 interface Line {
   readonly job: WeaveJob;
@@ -25,15 +43,51 @@ interface Line {
  * A vehicle that finds no bay lets those that stand inside go on first, so that nothing ever blocks itself.
  * @param order ids of jobs, one for each of their stretches in hand; what is missing at its end is added
  */
-export function lay(problem: WeaveProblem, order: readonly string[], chosen: Chosen = () => undefined): Laid {
+export function lay(
+  problem: WeaveProblem,
+  order: readonly string[],
+  { chosen = () => undefined, begun = () => undefined }: Laying = {},
+): Laid {
   const lines = new Map<string, Line>(
     problem.jobs.map((job) => [job.id, { job, next: 0, ready: problem.now, last: null, bay: null, failed: false }]),
   );
   const people = new Map<string, Taken>(problem.people.map(({ id }) => [id, []]));
   const tools = new Map<string, Taken>();
-  const bays = Array.from({ length: problem.bays }, () => ({ freeFrom: problem.now, holder: null as string | null }));
+  const inside = problem.jobs.filter((job) => job.bay && job.inside === true);
+  // What stands inside stands there, whatever was said of how many have room.
+  const bays = Array.from({ length: Math.max(problem.bays, inside.length) }, () => ({
+    freeFrom: problem.now,
+    holder: null as string | null,
+  }));
+  for (const [at, { id }] of inside.entries()) {
+    bays[at]!.holder = id;
+    lines.get(id)!.bay = at;
+  }
   const blocks: Block[] = [];
   const noPlace: NoPlace[] = [];
+  const pushed: PushedPin[] = [];
+  const kept = new Map<string, Span>();
+
+  /** Keeps the time of pins free before anything else is laid. */
+  function keepPins(): void {
+    for (const { id, stretches } of problem.jobs)
+      for (const stretch of stretches) {
+        if (stretch.kind !== 'hands' || stretch.pin === undefined || stretch.given === undefined) continue;
+        const hours = problem.people.find((person) => person.id === stretch.given)?.hours ?? [];
+        const span = { from: stretch.pin, to: stretch.pin + stretch.minutes };
+        if (span.from < problem.now || !isFree(hours, takenBy(stretch, stretch.given), span)) continue;
+        taken(stretch, stretch.given, (had) => take(had, span));
+        kept.set(stretchKey(id, stretch.id), span);
+      }
+  }
+  const takenBy = (stretch: HandsOn, person: string): Taken[] => [
+    people.get(person) ?? [],
+    ...(stretch.tool === undefined ? [] : [tools.get(stretch.tool) ?? []]),
+  ];
+  function taken(stretch: HandsOn, person: string, change: (had: Taken) => Taken): void {
+    people.set(person, change(people.get(person) ?? []));
+    if (stretch.tool !== undefined) tools.set(stretch.tool, change(tools.get(stretch.tool) ?? []));
+  }
 
   const put = (line: Line, stretch: Stretch, start: number, person: string | null): void => {
     const end = start + stretch.minutes;
@@ -75,34 +129,44 @@ export function lay(problem: WeaveProblem, order: readonly string[], chosen: Cho
       bays[first.at]!.holder = line.job.id;
       line.ready = Math.max(line.ready, first.from);
     }
+    freePin(stretch, line);
     const place = placeFor(stretch, line);
     if ('why' in place) fail(line, stretch, place.why);
     else {
       put(line, stretch, place.start, place.person.id);
       line.last = place.person.id;
       const span = { from: place.start, to: place.start + stretch.minutes };
-      people.set(place.person.id, take(people.get(place.person.id) ?? [], span));
-      if (stretch.tool !== undefined) tools.set(stretch.tool, take(tools.get(stretch.tool) ?? [], span));
+      taken(stretch, place.person.id, (had) => take(had, span));
+      if (stretch.pin !== undefined && span.from !== stretch.pin)
+        pushed.push({ job: line.job.id, stretch: stretch.id, pin: stretch.pin });
       waits(line);
     }
     return true;
+  }
+
+  /** Its own pin keeps nothing free from itself. */
+  function freePin(stretch: HandsOn, { job }: Line): void {
+    const key = stretchKey(job.id, stretch.id);
+    const span = kept.get(key);
+    if (span === undefined || stretch.given === undefined) return;
+    taken(stretch, stretch.given, (had) => release(had, span));
+    kept.delete(key);
   }
 
   function placeFor(
     stretch: HandsOn,
     { job, ready, last }: Line,
   ): { readonly start: number; readonly person: Worker } | { readonly why: NoPlace['why'] } {
-    const asked = chosen(job.id, stretch.id);
+    const asked = stretch.given ?? chosen(job.id, stretch.id);
     const able = problem.people.filter(
       ({ id, skills }) =>
         (asked === undefined || asked === id) && (stretch.skill === undefined || skills.includes(stretch.skill)),
     );
     if (able.length === 0) return { why: 'nobody-can' };
-    const from = Math.max(ready, stretch.from ?? 0);
-    const held = stretch.tool === undefined ? [] : [tools.get(stretch.tool) ?? []];
+    const from = Math.max(ready, stretch.from ?? 0, stretch.pin ?? begun(job.id, stretch.id) ?? 0);
     let best: { start: number; person: Worker } | null = null;
     for (const person of able) {
-      const start = earliest(person.hours, [people.get(person.id) ?? [], ...held], from, stretch.minutes);
+      const start = earliest(person.hours, takenBy(stretch, person.id), from, stretch.minutes);
       if (start === null) continue;
       // Of two who are done at once, whoever was at it before goes on.
       if (
@@ -117,6 +181,7 @@ export function lay(problem: WeaveProblem, order: readonly string[], chosen: Cho
     return { why: longest < stretch.minutes ? (longest === 0 ? 'no-hours' : 'too-long') : 'no-hours' };
   }
 
+  keepPins();
   const rest = problem.jobs.flatMap(({ id, stretches }) => stretches.map(() => id));
   let queue = [...order, ...rest];
   while (queue.length > 0) {
@@ -131,5 +196,5 @@ export function lay(problem: WeaveProblem, order: readonly string[], chosen: Cho
     }
     queue = moved ? held : [];
   }
-  return { blocks, noPlace };
+  return { blocks, noPlace, pushed };
 }

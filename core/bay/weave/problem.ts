@@ -16,6 +16,10 @@ export interface HandsOn {
   readonly tool?: string;
   /** Not before: a part has its day. */
   readonly from?: number;
+  /** Whom somebody has asked to do it; nobody else does. */
+  readonly given?: string;
+  /** When somebody has said that it begins, for whoever it is given to: kept wherever what comes before allows it. */
+  readonly pin?: number;
 }
 
 /** A wait that needs nobody: it begins the moment what comes before it ends. */
@@ -35,6 +39,8 @@ export interface WeaveJob {
   readonly stretches: readonly Stretch[];
   /** Whether it stands in a bay from its first stretch in hand to its end. */
   readonly bay: boolean;
+  /** Whether it stands in one now: it leaves before another takes its place. */
+  readonly inside?: boolean;
   /** When it was promised; null for no time in particular. */
   readonly promised: number | null;
   /** What a minute late costs. */
@@ -57,7 +63,19 @@ export interface WeaveProblem {
   readonly bays: number;
   /** Nothing is planned before it. */
   readonly now: number;
+  /** The plan that people have in their heads: a new one moves as little of it as it can. */
+  readonly before?: readonly Block[];
 }
+
+/** How a stretch is known among those of all vehicles. */
+export const stretchKey = (job: string, stretch: string): string => `${job}/${stretch}`;
+
+/** A stretch has moved when it starts more than so many minutes elsewhere, or changes hands. */
+export const MOVED_MINUTES = 5;
+
+/** Whether a stretch lies elsewhere than it did, or with somebody else. */
+export const hasMoved = (then: Block, now: Block): boolean =>
+  Math.abs(then.start - now.start) > MOVED_MINUTES || then.person !== now.person;
 
 /** A stretch in its place. */
 export interface Block {
@@ -68,6 +86,13 @@ export interface Block {
   readonly end: number;
   /** Null for a wait. */
   readonly person: string | null;
+}
+
+/** A stretch that somebody has pinned, and that cannot begin then. */
+export interface PushedPin {
+  readonly job: string;
+  readonly stretch: string;
+  readonly pin: number;
 }
 
 /** Why a vehicle cannot be planned at all, for a sentence. */

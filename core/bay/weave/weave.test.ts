@@ -172,7 +172,9 @@ function cheapest(problem: WeaveProblem): number {
           problem.people[Math.floor(choice / problem.people.length ** at) % problem.people.length]!.id,
         ]),
       );
-      const { blocks, noPlace } = lay(problem, order, (of, stretch) => who.get(`${of} ${stretch}`));
+      const { blocks, noPlace } = lay(problem, order, {
+        chosen: (of, stretch) => who.get(`${of} ${stretch}`),
+      });
       if (noPlace.length === 0) best = Math.min(best, costOf(problem, blocks).total);
     }
   return best;

@@ -1,14 +1,19 @@
 import { random } from '../../chance/index.ts';
-import { costOf, type PlanCost } from './cost.ts';
+import { costOf, movedFrom, type PlanCost } from './cost.ts';
 import { boundOf } from './bound.ts';
 import { lay, type Laid } from './lay.ts';
-import type { Block, NoPlace, WeaveProblem } from './problem.ts';
+import { asBefore, ordersOf, type Way } from './ways.ts';
+import { type Block, type NoPlace, type PushedPin, stretchKey, type WeaveProblem } from './problem.ts';
 
 /** A day, woven. */
 export interface Weave {
   readonly blocks: readonly Block[];
   /** Vehicles that cannot be planned, each with why. */
   readonly noPlace: readonly NoPlace[];
+  /** Pins that could not be kept. */
+  readonly pushed: readonly PushedPin[];
+  /** Stretches that lie elsewhere than in the plan before, or with somebody else. */
+  readonly moved: readonly Block[];
   readonly cost: PlanCost;
   /** No plan costs less than this. */
   readonly bound: number;
@@ -29,16 +34,24 @@ export function weave(
   { seed = 1, tries = TRIES }: { seed?: number; tries?: number } = {},
 ): Weave {
   const { uniform } = random(seed);
+  const begun = new Map((problem.before ?? []).map(({ job, stretch, start }) => [stretchKey(job, stretch), start]));
   const judge = (way: Way): Judged => {
-    const laid = lay(problem, way.order, (job, stretch) => way.hands.get(keyOf(job, stretch)));
+    const laid = lay(problem, way.order, {
+      chosen: (job, stretch) => way.hands.get(stretchKey(job, stretch)),
+      ...(way.holds && { begun: (job, stretch) => begun.get(stretchKey(job, stretch)) }),
+    });
     return { way, laid, cost: costOf(problem, laid.blocks) };
   };
-  const plain = ordersOf(problem).map((order) => judge({ order, hands: new Map() }));
+  const plain = [
+    ...asBefore(problem),
+    ...ordersOf(problem).map((order) => ({ order, hands: new Map<string, string>(), holds: false })),
+  ].map(judge);
   let best = plain.reduce((a, b) => (better(b, a) ? b : a));
   let now = best;
   const choices = choicesOf(problem);
   for (let nth = 0; nth < tries && choices.length > 0; nth += 1) {
-    const way = uniform() < MOVES_HANDS ? handed(now.way, choices, uniform) : moved(now.way, uniform);
+    const next = uniform() < MOVES_HANDS ? handed(now.way, choices, uniform) : moved(now.way, uniform);
+    const way = begun.size > 0 && uniform() < LETS_GO ? { ...next, holds: !next.holds } : next;
     const tried = judge(way);
     const warmth = WARMTH * best.cost.total * (1 - nth / tries);
     if (!better(now, tried) || isTaken(tried, now, warmth, uniform)) now = tried;
@@ -47,6 +60,8 @@ export function weave(
   return {
     blocks: best.laid.blocks.toSorted((a, b) => a.start - b.start || a.end - b.end),
     noPlace: best.laid.noPlace.toSorted((a, b) => placeOf(problem, a.job) - placeOf(problem, b.job)),
+    pushed: best.laid.pushed,
+    moved: movedFrom(problem.before ?? [], best.laid.blocks),
     cost: best.cost,
     bound: boundOf(problem),
     saved: endOf(oneAfterTheOther(problem)) - endOf(best.laid.blocks),
@@ -61,21 +76,17 @@ const isTaken = (tried: Judged, now: Judged, warmth: number, uniform: () => numb
   warmth > 0 &&
   uniform() < Math.exp((now.cost.total - tried.cost.total) / warmth);
 
+/** So often a plan is laid as it was before where it is laid anew, and the other way round. */
+const LETS_GO = 0.1;
 /** So often another pair of hands is tried, else another order. */
 const MOVES_HANDS = 0.4;
 
-/** A way of laying the day: the order, and who does what where that is not left to whoever is done first. */
-interface Way {
-  readonly order: readonly string[];
-  readonly hands: ReadonlyMap<string, string>;
-}
 interface Judged {
   readonly way: Way;
   readonly laid: Laid;
   readonly cost: PlanCost;
 }
 
-const keyOf = (job: string, stretch: string): string => `${job}/${stretch}`;
 const placeOf = ({ jobs }: WeaveProblem, id: string): number => jobs.findIndex((job) => job.id === id);
 
 /** What finds a place for more vehicles is better whatever it costs. */
@@ -93,69 +104,37 @@ interface Choice {
 const choicesOf = ({ jobs, people }: WeaveProblem): Choice[] =>
   jobs.flatMap((job) =>
     job.stretches.flatMap((stretch) => {
-      if (stretch.kind === 'wait') return [];
+      if (stretch.kind === 'wait' || stretch.given !== undefined) return [];
       const able = people.flatMap(({ id, skills }) =>
         stretch.skill === undefined || skills.includes(stretch.skill) ? [id] : [],
       );
-      return [{ job: job.id, key: keyOf(job.id, stretch.id), able }];
+      return [{ job: job.id, key: stretchKey(job.id, stretch.id), able }];
     }),
   );
 
 /** Somebody else is asked for one stretch, or for all of a vehicle from there on; or whoever is done first again. */
-function handed({ order, hands }: Way, choices: readonly Choice[], uniform: () => number): Way {
+function handed(way: Way, choices: readonly Choice[], uniform: () => number): Way {
   const at = Math.floor(uniform() * choices.length);
   const choice = choices[at];
-  if (choice === undefined) return { order, hands };
-  const next = new Map(hands);
+  if (choice === undefined) return way;
+  const next = new Map(way.hands);
   const person = choice.able[Math.floor(uniform() * (choice.able.length + 1))];
   const whole = uniform() < HANDS_WHOLE;
   for (const each of whole ? choices.slice(at).filter(({ job }) => job === choice.job) : [choice]) {
     if (person === undefined || !each.able.includes(person)) next.delete(each.key);
     else next.set(each.key, person);
   }
-  return { order, hands: next };
+  return { ...way, hands: next };
 }
 /** So often all that is left of a vehicle changes hands, not one stretch. */
 const HANDS_WHOLE = 0.5;
 
-/** Plain orders to begin from; the first is one vehicle after the other. */
-function ordersOf({ jobs }: WeaveProblem): string[][] {
-  const left = (id: string): number =>
-    jobs.find((job) => job.id === id)?.stretches.reduce((sum, { minutes }) => sum + minutes, 0) ?? 0;
-  const inHand = jobs.map(({ id, stretches }) => ({
-    id,
-    times: stretches.filter(({ kind }) => kind === 'hands').length,
-  }));
-  const whole = (ids: readonly string[]): string[] =>
-    ids.flatMap((id) => Array.from({ length: inHand.find((each) => each.id === id)?.times ?? 0 }, () => id));
-  const ids = jobs.map(({ id }) => id);
-  const byPromise = jobs
-    .toSorted((a, b) => (a.promised ?? Infinity) - (b.promised ?? Infinity) || b.weight - a.weight)
-    .map(({ id }) => id);
-  const longestFirst = ids.toSorted((a, b) => left(b) - left(a));
-  const shortestFirst = ids.toSorted((a, b) => left(a) - left(b));
-  return [byPromise, ids, longestFirst, shortestFirst].flatMap((order) => [whole(order), inRounds(whole(order))]);
-}
-
-/** A step of each in turn: waits of one are filled with the others from the beginning. */
-function inRounds(order: readonly string[]): string[] {
-  const seen = new Map<string, number>();
-  return order
-    .map((id, at) => {
-      const round = seen.get(id) ?? 0;
-      seen.set(id, round + 1);
-      return { id, round, at };
-    })
-    .toSorted((a, b) => a.round - b.round || a.at - b.at)
-    .map(({ id }) => id);
-}
-
 /** One step taken out and put in elsewhere. */
-function moved({ order, hands }: Way, uniform: () => number): Way {
-  const next = [...order];
+function moved(way: Way, uniform: () => number): Way {
+  const next = [...way.order];
   const [taken] = next.splice(Math.floor(uniform() * next.length), 1);
   if (taken !== undefined) next.splice(Math.floor(uniform() * (next.length + 1)), 0, taken);
-  return { order: next, hands };
+  return { ...way, order: next };
 }
 
 const endOf = (blocks: readonly Block[]): number => blocks.reduce((last, { end }) => Math.max(last, end), 0);

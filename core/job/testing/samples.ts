@@ -9,6 +9,7 @@ import { COOLANT_SAMPLES } from '../coolant/samples.ts';
 import { DIAGNOSIS_SAMPLES } from '../diagnosis/samples.ts';
 import { COUNTERSIGN_SAMPLES } from '../countersign/samples.ts';
 import { CUSTODY_SAMPLES } from '../custody/samples.ts';
+import { PROMISE_SAMPLES } from '../promise/samples.ts';
 import { ENTRIES_SAMPLES } from '../entries/samples.ts';
 import { HANDOVER_SAMPLES } from '../handover/samples.ts';
 import { INSPECTION_SAMPLES } from '../inspection/samples.ts';
@@ -56,6 +57,7 @@ export const SAMPLES: { readonly [K in CommandType]: Sample<K> } = {
   ...PICTURES_SAMPLES,
   ...HANDOVER_SAMPLES,
   ...CUSTODY_SAMPLES,
+  ...PROMISE_SAMPLES,
   ...COUNTERSIGN_SAMPLES,
   ...NOTES_SAMPLES,
   ...MISHAPS_SAMPLES,

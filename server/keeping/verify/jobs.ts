@@ -4,6 +4,7 @@ import type { Job, LoggedFact } from '../../../core/job/index.ts';
 import { CHAIN_START, chainHash } from '../../store/chain.ts';
 import { StoreError } from '../../store/errors.ts';
 import { stretchesOf } from '../../store/handsOn.ts';
+import { workOf } from '../../store/workStretches.ts';
 import type { Projection } from '../../store/projection.ts';
 import { PROJECTIONS } from '../../store/projections/index.ts';
 import { readLog } from '../../store/reader.ts';
@@ -142,6 +143,7 @@ class KeptTables {
   readonly #timeZone: string;
   readonly #tables: readonly { readonly projection: Projection; readonly rows: KeptRows }[];
   readonly #handsOn: KeptRows;
+  readonly #work: KeptRows;
 
   constructor(db: Database, timeZone: string) {
     this.#timeZone = timeZone;
@@ -158,6 +160,7 @@ class KeptTables {
         rows: open(projection.table, projection.table === 'job_words' ? ['id'] : []),
       }));
       this.#handsOn = open('hands_on');
+      this.#work = open('work_stretch');
     } catch (error) {
       // A damaged table cannot even be begun; those that were begun would keep the database from being closed.
       for (const rows of opened) rows.close();
@@ -165,7 +168,7 @@ class KeptTables {
     }
   }
 
-  of({ jobId, times }: StoredLog, job: Job | null): Finding[] {
+  of({ jobId, times, facts }: StoredLog, job: Job | null): Finding[] {
     const differing = this.#tables.flatMap(({ projection, rows }) => {
       const stored = rows.of(jobId);
       if (job === null) return [];
@@ -173,6 +176,9 @@ class KeptTables {
     });
     const stretches = stretchesOf([...new Set(times)].sort()).map((stretch) => ({ ...stretch, job_id: jobId }));
     if (!this.#handsOn.same(this.#handsOn.of(jobId), stretches, ['started_at'])) differing.push('hands_on');
+    const entries = facts.toSorted((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.seq - b.seq));
+    const work = workOf(entries).map((stretch) => ({ ...stretch, job_id: jobId }));
+    if (!this.#work.same(this.#work.of(jobId), work, ['person', 'started_at'])) differing.push('work_stretch');
     return differing.map((table) => finding('projection', `Job ${jobId}: “${table}” does not say what its log says.`));
   }
 
@@ -180,6 +186,7 @@ class KeptTables {
     return [
       ...this.#tables.map(({ projection, rows }) => ({ table: projection.table, rows })),
       { table: 'hands_on', rows: this.#handsOn },
+      { table: 'work_stretch', rows: this.#work },
     ].flatMap(({ table, rows }) => {
       rows.end();
       return [...rows.strays].map((jobId) =>
@@ -191,5 +198,6 @@ class KeptTables {
   close(): void {
     for (const { rows } of this.#tables) rows.close();
     this.#handsOn.close();
+    this.#work.close();
   }
 }

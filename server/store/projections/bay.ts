@@ -1,4 +1,4 @@
-import { bayState } from '../../../core/bay/index.ts';
+import { bayState, leftOf, needsBay, standsInside } from '../../../core/bay/index.ts';
 import { vehicleName } from '../../../core/vehicle/index.ts';
 import type { Projection } from '../projection.ts';
 
@@ -26,6 +26,9 @@ export const BAY_TABLES: readonly Projection[] = [
           step_urgency: step.urgency,
           part: part?.name ?? null,
           part_expected: part?.expected ?? null,
+          work_left: JSON.stringify(leftOf(job)),
+          needs_bay: needsBay(job) ? 1 : 0,
+          inside: standsInside(job) ? 1 : 0,
         },
       ];
     },

@@ -47,6 +47,8 @@ export const HANDOVER_TABLES: readonly Projection[] = [
         aside_until: job.aside?.until ?? null,
         aside_why: job.aside?.why ?? null,
         cancelled: job.cancelled?.why ?? null,
+        promised: job.promise?.ready ?? null,
+        promised_told: job.promise?.told ?? null,
         search: searchText(
           [String(job.number), vehicleName(job.vehicle), job.vehicle.engine, job.vehicle.owner],
           [job.vehicle.plate, job.vehicle.vin],

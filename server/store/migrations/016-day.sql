@@ -1,0 +1,34 @@
+-- The day and the years. What is left of a job, as the Bay lays it into the day: columns of its line.
+ALTER TABLE bay_line ADD COLUMN work_left TEXT NOT NULL DEFAULT '[]';
+ALTER TABLE bay_line ADD COLUMN needs_bay INTEGER NOT NULL DEFAULT 1;
+ALTER TABLE bay_line ADD COLUMN inside INTEGER NOT NULL DEFAULT 0;
+ALTER TABLE job_summary ADD COLUMN promised TEXT;
+ALTER TABLE job_summary ADD COLUMN promised_told TEXT;
+
+-- Who worked on a job at which stage, and when: grown with each entry, as the stretches of a job are.
+CREATE TABLE work_stretch (
+  job_id TEXT NOT NULL, person TEXT NOT NULL, stage TEXT NOT NULL, started_at TEXT NOT NULL, ended_at TEXT NOT NULL,
+  PRIMARY KEY (job_id, person, started_at)
+) STRICT, WITHOUT ROWID;
+CREATE INDEX work_by_end ON work_stretch (ended_at);
+
+-- What somebody does and when they are here; null while nobody has said so: as their role and the shop have it.
+ALTER TABLE person ADD COLUMN does TEXT;
+ALTER TABLE person ADD COLUMN hours TEXT;
+-- Days and half days without somebody; of everybody where no person is named.
+CREATE TABLE absence (
+  id TEXT PRIMARY KEY, person_id TEXT REFERENCES person (id), from_day TEXT NOT NULL, to_day TEXT NOT NULL,
+  part TEXT NOT NULL CHECK (part IN ('day', 'morning', 'afternoon')), why TEXT NOT NULL
+) STRICT;
+CREATE INDEX absence_by_day ON absence (to_day);
+
+-- What people have said of the plan: who does a stretch, and when it begins.
+CREATE TABLE day_wish (
+  job_id TEXT NOT NULL, stretch TEXT NOT NULL, at TEXT, person_id TEXT, by TEXT NOT NULL, made_at TEXT NOT NULL,
+  PRIMARY KEY (job_id, stretch)
+) STRICT, WITHOUT ROWID;
+-- The plan that people have in their heads: one row, a version on with each plan that takes its place.
+CREATE TABLE day_plan (
+  id INTEGER PRIMARY KEY CHECK (id = 1), version INTEGER NOT NULL, made_at TEXT NOT NULL, by TEXT NOT NULL, blocks TEXT NOT NULL
+) STRICT;
+INSERT OR REPLACE INTO setting (key, value) VALUES ('projections', 'to be made anew');
