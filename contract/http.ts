@@ -8,6 +8,7 @@ import type { RecordedEvent, Stage } from '../core/job/index.ts';
 import type { WorkKind } from '../core/procedure/index.ts';
 import type { EngineFamily, Vehicle } from '../core/vehicle/index.ts';
 import { SHOP_FIGURES, type ShopValues } from '../core/figures/index.ts';
+import { skills, weekOfHours } from './day.ts';
 import { id, isoTime, keysOf, line, minor, number } from './primitives.ts';
 
 /** What every failed request answers with. */
@@ -121,6 +122,10 @@ export const person = z.strictObject({
   name: line.trim().min(1, 'What are they called?'),
   role,
   bay: line,
+  /** Kinds of work that they do; left out: what their role usually does. */
+  does: skills.nullable().optional(),
+  /** When they are here, Monday first; left out: whenever the shop is open. */
+  hours: weekOfHours.nullable().optional(),
   /** ISO time at which they left the workshop; their entries keep their name. */
   leftAt: z.iso.datetime().nullable().optional(),
 });

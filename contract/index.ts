@@ -39,6 +39,8 @@ export type {
   Settings,
   VehicleFile,
 } from './http.ts';
+export { absenceInput, dayFigures, hoursOfDay, planInput, skills, weekOfHours, wishInput } from './day.ts';
+export type { AbsenceInput, DayFigures, DayReply, DoneStretch, KeptPlan } from './day.ts';
 export { backupBody, keepingBody, keepingInput } from './keeping.ts';
 export type {
   BackupLine,

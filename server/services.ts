@@ -14,6 +14,7 @@ import { Air } from './store/air.ts';
 import { Audit } from './store/audit.ts';
 import { Bay } from './store/bay.ts';
 import { Changes } from './store/changes.ts';
+import { Day } from './store/day.ts';
 import { Figures } from './store/figures.ts';
 import { FollowUps } from './store/followUps.ts';
 import { OneGo } from './store/oneGo.ts';
@@ -53,6 +54,7 @@ export interface Services {
   readonly vehicles: Vehicles;
   readonly jobLines: JobLines;
   readonly bay: Bay;
+  readonly day: Day;
   readonly changes: Changes;
   readonly people: People;
   readonly settings: Settings;
@@ -189,6 +191,7 @@ export function createServices(
     vehicles,
     jobLines,
     bay: new Bay(db, jobLines),
+    day: new Day(db, audit, people, settings),
     changes,
     people,
     settings,

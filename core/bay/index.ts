@@ -9,7 +9,7 @@ export type { Absence, DayInput, DayJob, DayPerson, NotPlanned, PlannedBlock, St
 export { chanceBy, chancesOf, doneBy, type Chances, type Spreads } from './weave/chances.ts';
 export { type Clash, clashesOf, endOf, type WayOut, waysOut } from './weave/clashes.ts';
 export { MOVED_MINUTES, stretchKey } from './weave/problem.ts';
-export { leftOf, needsBay, standsInside } from './left/ofJob.ts';
+export { expectedByStage, leftOf, needsBay, standsInside } from './left/ofJob.ts';
 export { LONGEST_PIECE, UNTIMED_SPREAD, type LeftStretch } from './left/left.ts';
 export { type Skill, SKILL_OF, SKILLS, usualSkills } from './left/skills.ts';
 export { weave, type Weave } from './weave/weave.ts';

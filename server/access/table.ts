@@ -51,6 +51,7 @@ export const ACCESS: readonly Rule[] = [
     `GET    /adapter
      GET    /air
      GET    /bay
+     GET    /day
      GET    /wanted
      GET    /changes
      GET    /reminders
@@ -133,7 +134,9 @@ export const ACCESS: readonly Rule[] = [
   ),
   ...rules(
     [...AT_WORK, 'owner'],
-    `PUT    /vehicles/:id
+    `PUT    /day/plan
+     PUT    /day/wishes
+     PUT    /vehicles/:id
      DELETE /vehicles/:id
      POST   /reminders/:jobId/:id/done
      POST   /jobs/:id/links
@@ -148,7 +151,9 @@ export const ACCESS: readonly Rule[] = [
      POST   /orders/:id/received
      PUT    /references
      POST   /returns/:jobId/:id/sent
-     PUT    /settings/measures`,
+     PUT    /settings/measures
+     PUT    /absences/:id
+     DELETE /absences/:id`,
   ),
   ...rules(
     ANSWERS,
@@ -169,6 +174,7 @@ export const ACCESS: readonly Rule[] = [
      DELETE /wrenches/:id
      DELETE /tools/:id
      PUT    /calendar
+     PUT    /day/figures
      PUT    /shop
      PUT    /air
      PUT    /keeping

@@ -8,6 +8,7 @@ import { stationRoutes } from './stations.ts';
 import { adapterRoutes } from './adapter.ts';
 import { airRoutes } from './air.ts';
 import { bayRoutes } from './bay.ts';
+import { dayRoutes } from './day.ts';
 import { changeRoutes } from './changes.ts';
 import { followUpRoutes } from './followUps.ts';
 import { houseRoutes } from './house.ts';
@@ -67,6 +68,7 @@ export const API: readonly Mount[] = [
   ['/', airRoutes],
   ['/', followUpRoutes],
   ['/', bayRoutes],
+  ['/', dayRoutes],
   ['/', changeRoutes],
   ['/', searchRoutes],
   ['/', keepingRoutes],

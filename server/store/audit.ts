@@ -22,6 +22,9 @@ const KINDS = {
     'procedure-saved',
     'recipe-saved',
     'instrument-paired',
+    'absence-kept',
+    'absence-dropped',
+    'day-wished',
   ],
 } as const;
 

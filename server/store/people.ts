@@ -4,7 +4,9 @@ import type { Stamp } from '../../core/job/index.ts';
 import type { Audit } from './audit.ts';
 import { prepared } from './prepared.ts';
 
-interface PersonRow extends Omit<Person, 'leftAt'> {
+interface PersonRow extends Pick<Person, 'id' | 'name' | 'role' | 'bay'> {
+  readonly does: string | null;
+  readonly hours: string | null;
   readonly left_at: string | null;
 }
 
@@ -20,9 +22,14 @@ export class People {
 
   /** Everybody, those who left too: their entries keep their name. */
   all(): Person[] {
-    return this.#sql<[], PersonRow>('SELECT id, name, role, bay, left_at FROM person ORDER BY name')
+    return this.#sql<[], PersonRow>('SELECT id, name, role, bay, does, hours, left_at FROM person ORDER BY name')
       .all()
-      .map(({ left_at, ...person }) => (left_at === null ? person : { ...person, leftAt: left_at }));
+      .map(({ left_at, does, hours, ...person }) => ({
+        ...person,
+        ...(does !== null && { does: JSON.parse(does) as NonNullable<Person['does']> }),
+        ...(hours !== null && { hours: JSON.parse(hours) as NonNullable<Person['hours']> }),
+        ...(left_at !== null && { leftAt: left_at }),
+      }));
   }
 
   /** Those who work here now. */
@@ -52,12 +59,13 @@ export class People {
 
   /** Adds somebody, changes what is said of them, or takes them in again. Writes an audit row. */
   put(person: Person, who: Stamp): void {
-    const { id, name, role, bay } = person;
+    const { id, name, role, bay, does, hours } = person;
     this.#sql(
-      `INSERT INTO person (id, name, role, bay) VALUES (?, ?, ?, ?)
-       ON CONFLICT (id) DO UPDATE SET name = excluded.name, role = excluded.role, bay = excluded.bay, left_at = NULL`,
-    ).run(id, name, role, bay);
-    this.#audit.write(who, 'person-kept', id, { name, role, bay });
+      `INSERT INTO person (id, name, role, bay, does, hours) VALUES (?, ?, ?, ?, ?, ?)
+       ON CONFLICT (id) DO UPDATE SET name = excluded.name, role = excluded.role, bay = excluded.bay,
+         does = excluded.does, hours = excluded.hours, left_at = NULL`,
+    ).run(id, name, role, bay, jsonOrNull(does), jsonOrNull(hours));
+    this.#audit.write(who, 'person-kept', id, { name, role, bay, does: does ?? null, hours: hours ?? null });
   }
 
   /** Somebody leaves. Writes an audit row. */
@@ -69,9 +77,13 @@ export class People {
   /** Takes in the people of a shop file: those of the same id give way, the others stay. */
   adopt(people: readonly Person[]): void {
     const put = this.#sql(
-      `INSERT INTO person (id, name, role, bay, left_at) VALUES (?, ?, ?, ?, ?) ON CONFLICT (id) DO UPDATE
-       SET name = excluded.name, role = excluded.role, bay = excluded.bay, left_at = excluded.left_at`,
+      `INSERT INTO person (id, name, role, bay, does, hours, left_at) VALUES (?, ?, ?, ?, ?, ?, ?)
+       ON CONFLICT (id) DO UPDATE SET name = excluded.name, role = excluded.role, bay = excluded.bay,
+         does = excluded.does, hours = excluded.hours, left_at = excluded.left_at`,
     );
-    for (const { id, name, role, bay, leftAt } of people) put.run(id, name, role, bay, leftAt ?? null);
+    for (const { id, name, role, bay, does, hours, leftAt } of people)
+      put.run(id, name, role, bay, jsonOrNull(does), jsonOrNull(hours), leftAt ?? null);
   }
 }
+
+const jsonOrNull = (value: unknown): string | null => (value == null ? null : JSON.stringify(value));

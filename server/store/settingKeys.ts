@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { calendar, keepingInput, settings, shopValues } from '../../contract/index.ts';
+import { calendar, hoursOfDay, keepingInput, settings, shopValues } from '../../contract/index.ts';
 import { type AiringState, USUAL_AIRING } from '../../core/clean/index.ts';
 import type { ShopValues } from '../../core/figures/index.ts';
-import { type Calendar, ORDINARY_WEEK } from '../../core/prepare/index.ts';
+import { type Calendar, type Hours, ORDINARY_WEEK } from '../../core/prepare/index.ts';
 import { type Comeback, NO_CONTEXT } from '../../core/job/index.ts';
 import type { Measures } from '../../core/quantity/index.ts';
 
@@ -69,6 +69,8 @@ export const SETTINGS = {
   figures: setting<ShopValues>('the shop’s own figures', json(shopValues), {}),
   'first-job-number': setting('the first job’s number', whole(1, 9_999_999), 1),
   calendar: setting<Calendar>('the opening hours', json(calendar), ORDINARY_WEEK),
+  bays: setting('how many vehicles stand inside', whole(1, 50), 3),
+  pause: setting<Hours | null>('when nobody works', json(hoursOfDay.nullable()), null),
   'bay-volume-m3': setting('the size of the bay', cubicMetres, 180),
   'air-rates': setting(
     'how fast the bay’s air is changed',

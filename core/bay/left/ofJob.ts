@@ -55,12 +55,22 @@ export function leftOf(job: Job): LeftStretch[] {
   return [...running, ...rest.filter(({ minutes }) => minutes > 0).flatMap(pieces)];
 }
 
-const LEFT: Readonly<Record<Stage, (job: Job) => LeftStretch[]>> = {
+/** Minutes by hand that each stage was expected to take from its beginning, for a job that is done. */
+export function expectedByStage(job: Job): { readonly stage: Stage; readonly minutes: number }[] {
+  return STAGES.flatMap((stage) => {
+    if (stage === 'decide' ? false : skips(job, stage)) return [];
+    const left = LEFT[stage](job, true).filter(({ kind }) => kind === 'hands');
+    const minutes = left.reduce((sum, each) => sum + each.minutes, 0);
+    return minutes > 0 ? [{ stage, minutes }] : [];
+  });
+}
+
+const LEFT: Readonly<Record<Stage, (job: Job, whole?: boolean) => LeftStretch[]>> = {
   complaint: () => [byHand('complaint', 'complaint', 'codes, complaint', MINUTES.codes)],
   diagnose: () => [byHand('diagnose', 'diagnose', 'find the fault', MINUTES.checks)],
   decide: () => [byHand('decide', 'decide', 'decide', MINUTES.decide)],
   prepare: () => [byHand('prepare', 'prepare', 'prepare', MINUTES.prepare)],
-  strip: (job) => [byHand('strip', 'strip', 'strip', stripMinutes(job))],
+  strip: (job, whole = false) => [byHand('strip', 'strip', 'strip', stripMinutes(job, whole))],
   inspect: (job) => [byHand('inspect', 'inspect', 'look it over', MINUTES.look * unitsDone(job).length)],
   clean: cleaningLeft,
   rebuild: rebuildLeft,
@@ -99,8 +109,10 @@ export const standsInside = (job: Job): boolean =>
 /** What is done with: nothing decided yet counts as a clean on the bench, the commonest work. */
 const choiceOf = (job: Job) => job.decision?.choice ?? 'clean-bench';
 
-function stripMinutes(job: Job): number {
-  const on = job.items.filter((item) => item.state === 'on' && item.origin !== 'plug' && !isBackStep(item));
+function stripMinutes(job: Job, whole: boolean): number {
+  const on = job.items.filter(
+    (item) => (whole ? item.stripOrder !== null : item.state === 'on') && item.origin !== 'plug' && !isBackStep(item),
+  );
   if (job.items.length === 0) return MINUTES.strip;
   return on.reduce((sum, item) => sum + expectedMinutes(item, 'off'), 0);
 }
@@ -111,7 +123,7 @@ const unitsDone = (job: Job) => jobUnits(job, null);
 const CLEANED: ReadonlySet<string> = new Set(['clean-bench', 'clean-in-place', 'rebuild']);
 
 /** Passes by hand go on while nothing soaks; soaks of several units run at once, and the longest is waited for. */
-function cleaningLeft(job: Job): LeftStretch[] {
+function cleaningLeft(job: Job, whole = false): LeftStretch[] {
   if (!CLEANED.has(choiceOf(job))) return [];
   if (choiceOf(job) === 'clean-in-place')
     return [byHand('clean', 'clean', 'clean in place', USUAL['clean-in-place'].minutes)];
@@ -121,8 +133,8 @@ function cleaningLeft(job: Job): LeftStretch[] {
   let dry = 0;
   for (const unit of unitsDone(job)) {
     const method = unitMethod(job, unit, {});
-    const next = nextUnitPass(job, unit, method);
-    if (next === null) continue;
+    const next = whole ? method.passes[0]?.kind : nextUnitPass(job, unit, method);
+    if (next == null) continue;
     const left = method.passes.slice(
       Math.max(
         0,
@@ -164,11 +176,16 @@ function rebuildLeft(job: Job): LeftStretch[] {
   return [];
 }
 
-function refitLeft(job: Job): LeftStretch[] {
-  const back = job.items.filter((item) => item.origin !== 'plug' && (item.state === 'on' || item.state === 'off'));
+function refitLeft(job: Job, whole = false): LeftStretch[] {
+  // What never came off goes back only where it is still to come off.
+  const toCome = !job.passed.includes('strip');
+  const back = job.items.filter(
+    ({ origin, state, stripOrder }) =>
+      origin !== 'plug' && (whole ? stripOrder !== null : state === 'off' || (toCome && state === 'on')),
+  );
   const minutes =
     job.items.length === 0 ? MINUTES.refit : back.reduce((sum, item) => sum + expectedMinutes(item, 'back'), 0);
-  const loose = job.items.filter(
+  const loose = back.filter(
     (item) => item.fasteners?.spec != null && !boltIds(item).every((bolt) => isAtTorque(item, bolt)),
   );
   const torquesNm = [...new Set(loose.flatMap(({ fasteners }) => fasteners?.spec?.targetNm ?? []))];
@@ -187,12 +204,12 @@ function refitLeft(job: Job): LeftStretch[] {
 const BOLT = 0.6;
 const APART = 5;
 
-function coolantLeft(job: Job): LeftStretch[] {
+function coolantLeft(job: Job, whole = false): LeftStretch[] {
   const wet =
     openedHoses(job).length > 0 || job.coolant.length > 0 || job.items.some(({ kind }) => kind === 'coolant-hose');
   if (!wet) return [];
-  const hot = job.levels.some(({ when }) => when === 'hot');
-  const filled = job.coolant.some(({ kind }) => kind !== 'caught');
+  const hot = !whole && job.levels.some(({ when }) => when === 'hot');
+  const filled = !whole && job.coolant.some(({ kind }) => kind !== 'caught');
   return [
     byHand('fill', 'coolant', 'fill, bleed', filled ? 0 : MINUTES.fill + MINUTES.bleed),
     wait('cool', 'coolant', 'cools down', hot || !filled ? MINUTES.cool : 0),

@@ -12,6 +12,12 @@ CREATE TABLE work_stretch (
 ) STRICT, WITHOUT ROWID;
 CREATE INDEX work_by_end ON work_stretch (ended_at);
 
+-- What each stage of a finished job was expected to take, minutes by hand.
+CREATE TABLE stage_expected (
+  job_id TEXT NOT NULL, stage TEXT NOT NULL, minutes REAL NOT NULL, closed_at TEXT NOT NULL, PRIMARY KEY (job_id, stage)
+) STRICT, WITHOUT ROWID;
+CREATE INDEX expected_by_close ON stage_expected (closed_at, job_id);
+
 -- What somebody does and when they are here; null while nobody has said so: as their role and the shop have it.
 ALTER TABLE person ADD COLUMN does TEXT;
 ALTER TABLE person ADD COLUMN hours TEXT;

@@ -1,4 +1,4 @@
-import { bayState, leftOf, needsBay, standsInside } from '../../../core/bay/index.ts';
+import { bayState, expectedByStage, leftOf, needsBay, standsInside } from '../../../core/bay/index.ts';
 import { vehicleName } from '../../../core/vehicle/index.ts';
 import type { Projection } from '../projection.ts';
 
@@ -31,6 +31,22 @@ export const BAY_TABLES: readonly Projection[] = [
           inside: standsInside(job) ? 1 : 0,
         },
       ];
+    },
+  },
+  {
+    table: 'stage_expected',
+    key: ['stage'],
+    // Work that is over is worked out once, when it is.
+    from: (job) => [job.status, job.handOver, job.cancelled],
+    rows: (job) => {
+      const { handOver } = job;
+      if (job.status !== 'closed' || handOver === null || job.cancelled !== null) return [];
+      return expectedByStage(job).map(({ stage, minutes }) => ({
+        job_id: job.id,
+        stage,
+        minutes,
+        closed_at: handOver.at,
+      }));
     },
   },
 ];
