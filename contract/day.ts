@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Absence, type PlannedBlock, SKILLS, type Skill, type StagePace, type Wish } from '../core/bay/index.ts';
+import { type Absence, type LongerDay, type PlannedBlock, SKILLS, type Skill, type StagePace, type Wish } from '../core/bay/index.ts';
 import type { DayJob } from '../core/bay/index.ts';
 import type { Stage } from '../core/job/index.ts';
 import type { Hours } from '../core/prepare/index.ts';
@@ -34,6 +34,13 @@ export const wishInput = z.strictObject({
   at: isoTime.nullable(),
   personId: id.nullable(),
 }) satisfies z.ZodType<Wish>;
+
+/** Somebody stays until a minute of a day; null for as long as usual. */
+export const longerInput = z.strictObject({
+  personId: id,
+  day: isoDay,
+  until: z.number().int().min(1, 'Expected a time of the day.').max(1440, 'Expected a time of the day.').nullable(),
+});
 
 /** A plan that takes the place of the one that was seen. */
 export const planInput = z.strictObject({
@@ -95,6 +102,7 @@ export interface DayReply extends DayFigures {
     readonly hours: readonly (Hours | null)[] | null;
   }[];
   readonly absences: readonly Absence[];
+  readonly longer: readonly LongerDay[];
   readonly wishes: readonly Wish[];
   readonly pace: readonly StagePace[];
   readonly plan: KeptPlan | null;

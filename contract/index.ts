@@ -39,7 +39,7 @@ export type {
   Settings,
   VehicleFile,
 } from './http.ts';
-export { absenceInput, dayFigures, hoursOfDay, planInput, skills, weekOfHours, wishInput } from './day.ts';
+export { absenceInput, dayFigures, hoursOfDay, longerInput, planInput, skills, weekOfHours, wishInput } from './day.ts';
 export type { AbsenceInput, DayFigures, DayReply, DoneStretch, KeptPlan } from './day.ts';
 export { backupBody, keepingBody, keepingInput } from './keeping.ts';
 export type {

@@ -22,7 +22,7 @@ export async function seedDemo(client: DemoClient, now: number): Promise<void> {
   await busInRefit(new Player(client, 'job-230', 'tomas', now - DAY - 4 * HOUR), now);
   await farmWaitsForPart(new Player(client, 'job-231', 'isla', now - 3 * HOUR), now);
   await launchOiled(new Player(client, 'job-232', 'tomas', now - 4 * HOUR - 30 * 60_000));
-  await vanInDiagnose(new Player(client, 'job-233', 'wen', now - 65 * 60_000));
+  await vanInDiagnose(new Player(client, 'job-233', 'wen', now - 65 * 60_000), now);
   await saloonWaitsForSeal(new Player(client, 'job-234', 'isla', now - 2 * HOUR - 10 * 60_000), now);
   await minibusInPieces(new Player(client, 'job-235', 'tomas', now - 6 * HOUR - 20 * 60_000), now);
   await fourOnBench(new Player(client, 'job-236', 'wen', now - 3 * HOUR - 20 * 60_000), now);

@@ -83,6 +83,8 @@ export const shop = {
     'day-price-minor': '4500',
     'comeback-minor': '9000',
     'bay-volume-m3': '240',
+    bays: '3',
+    pause: '{"from":720,"to":760}',
   },
   wrenches,
   stock,

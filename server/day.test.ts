@@ -24,7 +24,9 @@ const block = (from: number, to: number) => ({
 describe('the day', () => {
   it('is woven from what is left of every open job, and from who is here', async () => {
     const { jobs, people, bays, pause, plan } = await day();
-    expect(jobs).toMatchObject([{ jobId: 'j', needsBay: true, inside: false, promised: null, assigned: null }]);
+    expect(jobs).toMatchObject([
+      { jobId: 'j', needsBay: true, inside: false, promised: null, assigned: null, lastBy: 'tomas' },
+    ]);
     expect(jobs[0]?.left.map(({ id }) => id)).toEqual(
       expect.arrayContaining(['complaint', 'strip', 'refit', 'hand-over']),
     );
@@ -34,7 +36,7 @@ describe('the day', () => {
       wen: 2,
       marit: 0,
     });
-    expect({ bays, pause, plan }).toEqual({ bays: 3, pause: null, plan: null });
+    expect({ bays, pause, plan }).toEqual({ bays: 3, pause: { from: 720, to: 760 }, plan: null });
   });
 
   it('knows the promise, who has it, and that it rests', async () => {
@@ -101,6 +103,16 @@ describe('the day', () => {
     expect((await day()).absences.map(({ id }) => id)).toEqual(['b']);
   });
 
+  it('knows who stays longer, until they do not', async () => {
+    const longer = { personId: 'tomas', day: '2026-05-13', until: 1080 };
+    await put('/day/longer', longer, 'wen').expect(200);
+    expect((await day()).longer).toEqual([longer]);
+    await put('/day/longer', { ...longer, personId: 'nobody' }).expect(400);
+    await put('/day/longer', { ...longer, until: 2000 }).expect(400);
+    await put('/day/longer', { ...longer, until: null }).expect(200);
+    expect((await day()).longer).toEqual([]);
+  });
+
   it('gives people the work and the hours that they have', async () => {
     const hours = [null, { from: 480, to: 720 }, null, null, null, null, null];
     const person = { name: 'Wen Okafor', role: 'apprentice', bay: 'bay 3', does: ['bench', 'prove'], hours };
@@ -126,8 +138,6 @@ describe('who worked at which stage', () => {
         at(0),
       )
       .expect(201);
-    await server
-      .catch(() => null);
     await server.send('w', 'make-note', { id: 'n', stage: 'complaint', text: 'x' }, at(6)).expect(201);
     await server.send('w', 'put-aside', { until: null, why: 'lunch' }, at(8)).expect(201);
     await server.send('w', 'tell-history', { since: 'a month', doneBefore: '' }, at(60)).expect(201);

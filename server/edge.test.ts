@@ -34,6 +34,7 @@ describe('the edge of the API', () => {
       'post /recordings',
       'post /stock/table',
       'post /backups',
+      'delete /absences/a',
       'delete /wrenches/w',
       'delete /tools/t',
       'delete /vehicles/v',

@@ -4,8 +4,8 @@ import { config, RouterLinkStub } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { vi } from 'vitest';
 import { ref } from 'vue';
-import type { BayLine, Change, JobSummary, StockItem } from '../contract/index.ts';
-import { bayState } from '../core/bay/index.ts';
+import type { BayLine, Change, DayReply, JobSummary, StockItem } from '../contract/index.ts';
+import { bayState, leftOf, needsBay, standsInside, usualSkills } from '../core/bay/index.ts';
 import {
   type CommandBody,
   currentStage,
@@ -224,6 +224,41 @@ export const summaryOf = (job: Job): JobSummary => ({
   aside: job.aside === null ? null : { until: job.aside.until, why: job.aside.why },
   cancelled: job.cancelled?.why ?? null,
 });
+
+/** The day as the server answers it: jobs by their id with what was done on them, two people, nothing kept. */
+export function dayReply(
+  jobs: Readonly<Record<string, readonly CommandBody[]>>,
+  more: Partial<DayReply> = {},
+): DayReply {
+  return {
+    now: '2026-05-13T08:12:00.000Z',
+    bays: 3,
+    pause: null,
+    people: useShop().here.map(({ id, role }) => ({ id, does: usualSkills(role), hours: null })),
+    absences: [],
+    longer: [],
+    wishes: [],
+    pace: [],
+    plan: null,
+    done: [],
+    ...more,
+    jobs: Object.entries(jobs).map(([jobId, bodies]) => {
+      const job = play([open, ...bodies]).job!;
+      return {
+        jobId,
+        left: leftOf(job),
+        needsBay: needsBay(job),
+        inside: standsInside(job),
+        promised: job.promise?.ready ?? null,
+        promisedTold: job.promise?.told ?? null,
+        assigned: null,
+        lastBy: 'tomas',
+        aside: null,
+        part: null,
+      };
+    }),
+  };
+}
 
 /** An open job's line in the Bay, after some commands. */
 export function bayLine(id: string, ...bodies: readonly CommandBody[]): BayLine {

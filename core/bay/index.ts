@@ -4,8 +4,28 @@ export { bayState } from './state.ts';
 export type { BayState, Step } from './state.ts';
 export { DAYS_AHEAD, hoursOn, type ShopHours } from './day/hours.ts';
 export { OWN_FROM, paceOf, type StageTook } from './day/pace.ts';
+export {
+  HONEST,
+  weaveDay,
+  type DayClash,
+  type DayEnd,
+  type DayWay,
+  type WeavingDay,
+  type WovenDay,
+} from './day/woven.ts';
+export type { WaitUsed } from './weave/uses.ts';
 export { asPlanned, dayProblem, type DayProblem, SCAN_TOOL, type TimedStretch } from './day/problem.ts';
-export type { Absence, DayInput, DayJob, DayPerson, NotPlanned, PlannedBlock, StagePace, Wish } from './day/types.ts';
+export type {
+  Absence,
+  DayInput,
+  DayJob,
+  DayPerson,
+  LongerDay,
+  NotPlanned,
+  PlannedBlock,
+  StagePace,
+  Wish,
+} from './day/types.ts';
 export { chanceBy, chancesOf, doneBy, type Chances, type Spreads } from './weave/chances.ts';
 export { type Clash, clashesOf, endOf, type WayOut, waysOut } from './weave/clashes.ts';
 export { MOVED_MINUTES, stretchKey } from './weave/problem.ts';

@@ -213,6 +213,7 @@ export { adapterWords, torqueStep } from './torque/step.ts';
 export type { TorqueStep } from './torque/step.ts';
 export type { AdapterOn } from './torque/tightening.ts';
 export type { BoltResult, Retorque, ThreadDamage } from './torque/state.ts';
+export { promiseMessage } from './promise/message.ts';
 export type { Trail, UndoEntry } from './trail.ts';
 export { eventWords } from './words.ts';
 export {

@@ -1,5 +1,6 @@
 import type { Player } from '../player.ts';
 import { item } from '../procedures/parts.ts';
+import { readyAfter } from '../promises.ts';
 import {
   CABLE_BODY,
   checkDone,
@@ -24,6 +25,7 @@ export async function busInRefit(player: Player, now: number): Promise<void> {
     readingReason: '',
     complaint: 'Hunts at the quay, stalls when it comes to rest.',
   });
+  await player.do('promise-ready', readyAfter(now, 150), 0.5);
   await player.do('answer-question', { id: player.id(), sign: 'temperature', outcome: 'cold' });
   await player.do('read-code', {
     id: player.id(),
@@ -157,13 +159,14 @@ async function freedScrew(player: Player): Promise<void> {
 }
 
 /** Post van 3: just in, being diagnosed by the apprentice. */
-export async function vanInDiagnose(player: Player): Promise<void> {
+export async function vanInDiagnose(player: Player, now: number): Promise<void> {
   await player.do('open-job', {
     vehicleId: 'van3',
     reading: { value: 91_640, unit: 'km' },
     readingReason: '',
     complaint: 'Rough at the lights and idles too low since the battery went flat last week.',
   });
+  await player.do('promise-ready', readyAfter(now, 9 * 60), 0.5);
   await player.do('answer-question', { id: player.id(), sign: 'comes-and-goes', outcome: 'no' });
   await player.do('read-code', { id: player.id(), code: 'P2119', status: 'stored', when: 'before', note: '' });
   await player.do('read-code', { id: player.id(), code: 'P0171', status: 'pending', when: 'before', note: '' });
@@ -258,6 +261,7 @@ export async function fourOnBench(player: Player, now: number): Promise<void> {
     readingReason: '',
     complaint: 'Uneven at idle and stalls when it comes to rest, always at the ferry ramp.',
   });
+  await player.do('promise-ready', readyAfter(now, 16 * 60), 0.5);
   await player.do('read-codes-out', { when: 'before' });
   await checkDone(player, 'duct-off-look', 'ring', 8);
   await checkDone(player, 'light-gap', 'blocked', 6);

@@ -136,6 +136,7 @@ export const ACCESS: readonly Rule[] = [
     [...AT_WORK, 'owner'],
     `PUT    /day/plan
      PUT    /day/wishes
+     PUT    /day/longer
      PUT    /vehicles/:id
      DELETE /vehicles/:id
      POST   /reminders/:jobId/:id/done

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { absenceInput, dayFigures, id, planInput, wishInput } from '../../contract/index.ts';
+import { absenceInput, dayFigures, id, longerInput, planInput, wishInput } from '../../contract/index.ts';
 import type { Services } from '../services.ts';
 import { change, mustLead } from './acting.ts';
 import { HttpError } from './errors.ts';
@@ -9,6 +9,7 @@ import { parse } from './parse.ts';
 const planBody = planInput.extend({ by: id });
 const wishBody = wishInput.extend({ by: id });
 const figuresBody = z.strictObject({ by: id, figures: dayFigures });
+const longerBody = longerInput.extend({ by: id });
 const absenceBody = z.strictObject({ by: id, absence: absenceInput });
 
 /** The plan of the day: what it is woven from, what people say of it, who is away. */
@@ -51,6 +52,16 @@ export function dayRoutes(services: Services): Router {
       mustLead(actor, 'How many vehicles stand inside');
       day.setFigures(figures, actor);
       return { body: day.figures() };
+    }),
+  );
+  router.put(
+    '/day/longer',
+    change(services, (request, actor) => {
+      const { personId, day: on, until } = parse(longerBody, request.body);
+      // Asked by whoever sees the clash; that somebody does stay is between the two of them.
+      mustBeHere(personId);
+      day.stay(personId, on, until, actor);
+      return { body: day.read(now()) };
     }),
   );
   router.put(

@@ -24,6 +24,7 @@ const KINDS = {
     'instrument-paired',
     'absence-kept',
     'absence-dropped',
+    'longer-day',
     'day-wished',
   ],
 } as const;

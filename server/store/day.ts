@@ -4,6 +4,7 @@ import {
   type Absence,
   type DayJob,
   type LeftStretch,
+  type LongerDay,
   paceOf,
   type PlannedBlock,
   type StageTook,
@@ -24,6 +25,7 @@ interface JobRow {
   readonly inside: 0 | 1;
   readonly part: string | null;
   readonly part_expected: string | null;
+  readonly last_by: string | null;
   readonly promised: string | null;
   readonly promised_told: string | null;
   readonly assigned: string | null;
@@ -62,6 +64,7 @@ export class Day {
         hours: hours ?? null,
       })),
       absences: this.absences(today),
+      longer: this.#longer(today),
       wishes: this.#wishes(),
       pace: this.#pace(),
       plan: this.plan(),
@@ -81,6 +84,7 @@ export class Day {
   #jobs(): DayReply['jobs'] {
     return this.#sql<[], JobRow>(
       `SELECT b.job_id, b.work_left, b.needs_bay, b.inside, b.part, b.part_expected,
+         (SELECT w.person FROM work_stretch w WHERE w.job_id = b.job_id ORDER BY w.ended_at DESC LIMIT 1) AS last_by,
          j.promised, j.promised_told, j.assigned, j.aside_until, j.aside_why
        FROM bay_line b JOIN job_summary j ON j.job_id = b.job_id WHERE j.status = 'open' ORDER BY j.number`,
     )
@@ -92,6 +96,7 @@ export class Day {
         inside: row.inside === 1,
         promised: row.promised,
         promisedTold: row.promised_told,
+        lastBy: row.last_by,
         assigned: row.assigned === '' ? null : row.assigned,
         aside: row.aside_why === null ? null : { until: row.aside_until },
         part: row.part === null ? null : { name: row.part, expected: row.part_expected },
@@ -104,6 +109,20 @@ export class Day {
       `SELECT id, person_id AS personId, from_day AS "from", to_day AS "to", part, why FROM absence
        WHERE to_day >= ? ORDER BY from_day, id`,
     ).all(today);
+  }
+
+  #longer(today: string): LongerDay[] {
+    return this.#sql<[string], LongerDay>(
+      'SELECT person_id AS personId, day, until FROM longer_day WHERE day >= ? ORDER BY day, person_id',
+    ).all(today);
+  }
+
+  /** Somebody stays longer on a day, or as long as usual after all. Writes an audit row. */
+  stay(personId: string, day: string, until: number | null, who: Stamp): void {
+    if (until === null) this.#sql('DELETE FROM longer_day WHERE person_id = ? AND day = ?').run(personId, day);
+    else
+      this.#sql('INSERT OR REPLACE INTO longer_day (person_id, day, until) VALUES (?, ?, ?)').run(personId, day, until);
+    this.#audit.write(who, 'longer-day', personId, { day, until });
   }
 
   /** Whether there is such an absence. */

@@ -44,6 +44,7 @@ export const ROUTES: readonly (readonly ['post' | 'put', string])[] = [
   ['put', '/calendar'],
   ['put', '/day/plan'],
   ['put', '/day/wishes'],
+  ['put', '/day/longer'],
   ['put', '/day/figures'],
   ['put', '/absences/a'],
   ['put', '/shop?by=isla'],

@@ -1,28 +1,53 @@
 <script setup lang="ts">
-import { computed, onMounted } from 'vue';
+import { computed, onBeforeUnmount, onMounted } from 'vue';
 import type { BayLine } from '../../contract/index.ts';
-import { fitInto, waitsFor } from '../../core/bay/index.ts';
-import { STAGE_NAMES } from '../../core/job/index.ts';
+import { fitInto, type PlannedBlock, stretchKey, waitsFor } from '../../core/bay/index.ts';
 import { formatClock, formatMinutes } from '../../core/quantity/index.ts';
 import { lowerFirst } from '../../core/words/index.ts';
 import { useChanges } from '../data/changes.ts';
 import ReminderRows from '../parts/ReminderRows.vue';
 import { useBay } from '../stores/bay.ts';
-import { useNow } from '../stores/clock.ts';
+import { useMinute, useNow } from '../stores/clock.ts';
+import { AGAIN_MS, useDay } from '../stores/day.ts';
 import { useShop } from '../stores/shop.ts';
 import KeepingNote from './KeepingNote.vue';
-import { dayAround, hourMarks, placeOf, shareOf } from './day.ts';
+import DayStrings from './plan/DayStrings.vue';
+import BlockPanel from './plan/BlockPanel.vue';
+import ClashPanel from './plan/ClashPanel.vue';
+import PeopleLines from './plan/PeopleLines.vue';
+import VehicleLine from './plan/VehicleLine.vue';
+import WaitsUsed from './plan/WaitsUsed.vue';
+import { daySentence, inWords, notPlannedWords, type Saying } from './plan/planWords.ts';
+import { drawnBlocks, type DrawnBlock, personLines, type PlanInput, promiseOf } from './plan/planView.ts';
+import { usePlanSpot } from './plan/usePlanSpot.ts';
+import { dayAround, hourMarks, minuteSpan, placeOf, shareOf } from './day.ts';
 import { heldOf, notToStrip, offOf, tasksOf, waitsOf } from './figures.ts';
 
-/** One line of the day per vehicle; beside it, what fits into the present wait. */
+/** The day as a plan: a line per person and per vehicle, done behind now and woven ahead of it; beside it what clashes. */
 const store = useBay();
+const plan = useDay();
 const shop = useShop();
 const now = useNow();
-onMounted(store.load);
-useChanges(store.heard);
+const minute = useMinute();
+let again: ReturnType<typeof setInterval> | undefined;
+onMounted(() => {
+  void store.load();
+  void plan.load();
+  again = setInterval(() => void plan.weave(), AGAIN_MS);
+});
+onBeforeUnmount(() => clearInterval(again));
+useChanges((change) => {
+  store.heard(change);
+  plan.heard(change);
+});
+
+function tryAgain(): void {
+  void store.load();
+  void plan.load();
+}
 
 const place = computed(() => ({ timeZone: shop.settings.timeZone, calendar: shop.calendar }));
-const day = computed(() => dayAround(now.value, place.value));
+const day = computed(() => dayAround(minute.value, place.value));
 const hours = computed(() =>
   hourMarks(day.value, shop.settings.timeZone).map((mark) => ({ ...mark, left: placeOf(mark.time, day.value) * 100 })),
 );
@@ -35,26 +60,87 @@ const rests = ({ job }: BayLine): boolean =>
   job.aside !== null && (job.aside.until === null || job.aside.until > today.value);
 const resting = computed(() => store.lines.filter(rests));
 const working = computed(() => store.lines.filter((line) => !rests(line)));
+
+const input = computed<PlanInput>(() => ({
+  day: day.value,
+  woven: plan.woven,
+  lines: store.lines,
+  done: plan.reply?.done ?? [],
+  pins: new Set((plan.reply?.wishes ?? []).map(({ jobId, stretch }) => stretchKey(jobId, stretch))),
+  stretchOf: plan.stretchOf,
+}));
+const blocks = computed(() => drawnBlocks(input.value));
+const people = computed(() => {
+  const working = (plan.reply?.people ?? []).filter(({ does }) => does.length > 0).map(({ id }) => id);
+  return personLines(input.value, working, minute.value).map((each) => ({ ...each, name: shop.firstName(each.id) }));
+});
+const pause = computed(() => minuteSpan(plan.reply?.pause ?? null, minute.value, day.value, shop.settings.timeZone));
 const lines = computed(() =>
-  working.value.map((line) => ({
-    ...line,
-    waitsFor: waitsFor(line, now.value, shop.say.nearDay),
-    drawn: line.stretches.flatMap((stretch) => {
-      const share = shareOf(stretch, day.value);
-      return share === null ? [] : [{ ...stretch, left: share.left * 100, width: share.width * 100 }];
-    }),
-  })),
+  working.value.map((line) => {
+    const told = plan.reply?.jobs.find(({ jobId }) => jobId === line.jobId);
+    const planned = blocks.value.filter(({ jobId }) => jobId === line.jobId);
+    return {
+      line,
+      waitsFor: waitsFor(line, now.value, shop.say.nearDay),
+      drawn: line.stretches.flatMap((stretch) => {
+        // What runs on is drawn by the plan from now on.
+        const shown = shareOf(stretch, day.value);
+        return shown === null ? [] : [{ kind: stretch.kind, left: shown.left * 100, width: shown.width * 100 }];
+      }),
+      planned,
+      promise: promiseOf(input.value, line.jobId, told?.promised ?? null),
+      later: laterWords(line.jobId),
+    };
+  }),
 );
+/** Where work on a vehicle goes on another day, that day. */
+function laterWords(jobId: string): string {
+  const next = plan.woven?.blocks.find(
+    (block) => block.jobId === jobId && block.kind === 'hands' && Date.parse(block.from) >= day.value.to,
+  );
+  return next === undefined ? '' : `goes on ${shop.say.nearTime(next.from)}`;
+}
+
+const saying = computed<Saying>(() => ({
+  say: shop.say,
+  plate: (jobId) => store.byJob.get(jobId)?.job.plate ?? jobId,
+  first: shop.firstName,
+  words: (jobId, stretch) => plan.stretchOf({ jobId, stretch })?.words ?? stretch,
+}));
+const sentence = computed(() => (plan.woven === null ? '' : daySentence(plan.woven, saying.value)));
+const woven = computed(() => plan.reply?.plan ?? null);
+const clashes = computed(() => plan.woven?.clashes ?? []);
+const clashing = computed<ReadonlySet<string>>(() => {
+  const [first] = clashes.value;
+  if (first === undefined) return new Set();
+  const { clash } = first;
+  const own = blocks.value.filter((block) => block.jobId === clash.job && block.kind === 'hands');
+  return new Set(
+    clash.kind === 'late'
+      ? own.slice(-1).map(({ key }) => key)
+      : own.filter(({ stretch }) => stretch === clash.stretch).map(({ key }) => key),
+  );
+});
+const label = ({ plate, words, personId, from, to }: DrawnBlock): string =>
+  `${plate}: ${words}, ${shop.firstName(personId ?? '')}, ${shop.say.clock(from)} to ${shop.say.clock(to)}`;
+const { chosen, choose, drop } = usePlanSpot(blocks);
+const movedWords = (block: PlannedBlock): string =>
+  `${saying.value.plate(block.jobId)} ${saying.value.words(block.jobId, block.stretch)} at ${shop.say.nearTime(block.from)}`;
+
 const waits = computed(() => waitsOf(store.lines, now.value));
 const present = computed(() => waits.value.find(({ left }) => left > 0) ?? null);
 /** Without a running wait the next free hour is filled. */
 const minutes = computed(() => Math.floor((present.value?.left ?? 3600) / 60));
-const chosen = computed(() => fitInto(minutes.value, tasksOf(working.value, now.value)).chosen);
+const fitting = computed(() => fitInto(minutes.value, tasksOf(working.value, now.value)).chosen);
 const better = computed(() => notToStrip(working.value, shop.say));
 const held = computed(() => heldOf(store.lines));
 const off = computed(() => offOf(store.lines));
-const numbers = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
-const inWords = (count: number): string => numbers[count] ?? String(count);
+const nextPromise = computed(() => {
+  const [next] = (plan.woven?.ends ?? [])
+    .flatMap(({ jobId, promised }) => (promised === null ? [] : [{ jobId, promised }]))
+    .toSorted((a, b) => a.promised.localeCompare(b.promised));
+  return next ?? null;
+});
 </script>
 
 <template>
@@ -65,19 +151,33 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
         <h1 id="bay-day" class="text-title">
           {{ weekday }}
           <span class="text-base font-normal text-soft"
-            >{{ inWords(lines.length) }} {{ lines.length === 1 ? 'vehicle' : 'vehicles' }} in ·
+            ><template v-if="woven">woven at {{ shop.say.clock(woven.madeAt) }} · </template>{{ inWords(lines.length) }}
+            {{ lines.length === 1 ? 'vehicle' : 'vehicles' }} in ·
             <RouterLink class="link" to="/jobs">all jobs</RouterLink></span
           >
         </h1>
+        <p
+          v-if="lines.length > 0"
+          class="mt-1 flex flex-wrap items-baseline justify-between gap-x-6"
+          aria-live="polite"
+        >
+          <span class="text-lg font-bold" data-testid="day-sentence">{{ sentence }}</span>
+          <span v-if="clashes.length > 0" class="font-bold text-oxide"
+            >{{ inWords(clashes.length) }} {{ clashes.length === 1 ? 'clash' : 'clashes' }} to settle</span
+          >
+        </p>
+        <p v-if="plan.failed && !store.failed && lines.length > 0" class="mt-1 text-note text-alarm" role="alert">
+          The day cannot be woven: {{ plan.failed }}
+        </p>
         <p v-if="store.failed" class="mt-2 font-semibold text-alarm" role="alert">
-          {{ store.failed }} <button type="button" class="link" @click="store.load()">Try again</button>
+          {{ store.failed }} <button type="button" class="link" @click="tryAgain">Try again</button>
         </p>
         <div v-if="store.loaded && store.lines.length === 0" class="mt-6 max-w-prose">
           <p>No vehicle is in. Find one, or write down a new one, and open a job on it.</p>
           <RouterLink class="primary mt-4 inline-flex!" to="/vehicles">To the vehicles</RouterLink>
         </div>
         <div v-else class="relative mt-11">
-          <div class="pointer-events-none absolute inset-0" aria-hidden="true">
+          <div class="pointer-events-none absolute inset-y-0 left-0 right-0 sm:left-24" aria-hidden="true">
             <div
               v-for="hour in hours"
               :key="hour.time"
@@ -90,45 +190,54 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
                 >{{ hour.text }}</span
               >
             </div>
-            <div class="absolute -top-2 bottom-0 w-0.5 bg-oxide" :style="{ left: `${nowAt}%` }">
+            <div class="absolute -top-2 bottom-0 z-10 w-0.5 bg-oxide" :style="{ left: `${nowAt}%` }">
               <span class="absolute -left-[7px] -top-2 size-4 rounded-full border-[3px] border-oxide bg-paper" /><span
                 class="absolute -top-9 left-0 -translate-x-1/2 font-bold text-oxide"
                 >{{ clock }}</span
               >
             </div>
           </div>
-          <ul>
-            <li v-for="line in lines" :key="line.job.id" class="relative pb-7 pt-4">
-              <RouterLink :to="`/jobs/${line.job.id}`" class="group block">
-                <span class="flex items-baseline gap-4">
-                  <span class="w-19 whitespace-nowrap text-action font-bold">{{ line.job.plate }}</span>
-                  <span class="truncate group-hover:underline">{{ line.job.name }}</span>
-                  <span class="ml-auto text-note text-soft">{{
-                    shop.firstName(line.job.assigned ?? line.job.lastBy)
-                  }}</span>
-                </span>
-                <span class="relative mt-2 block h-8" aria-hidden="true">
-                  <span class="absolute inset-x-0 top-1/2 border-t border-line" />
-                  <span
-                    v-for="(stretch, index) in line.drawn"
-                    :key="index"
-                    class="absolute"
-                    :class="{
-                      'inset-y-0 rounded-sm bg-bottle': stretch.kind === 'hands-on',
-                      'waiting inset-y-1.5 rounded-sm border border-brass': stretch.kind === 'wait',
-                      'top-1/2 border-t-[3px] border-dotted border-brass': stretch.kind === 'part',
-                    }"
-                    :style="{ left: `${stretch.left}%`, width: `${stretch.width}%` }"
-                  />
-                </span>
-                <span class="mt-1 flex gap-4 text-note">
-                  <span class="w-19 font-bold text-oxide">{{ STAGE_NAMES[line.job.stage] }}</span>
-                  <span class="text-soft"
-                    >{{ line.waitsFor ? `Waits: ${line.waitsFor}` : line.job.lastWords
-                    }}<b v-if="line.job.held" class="text-alarm"> · engine held</b></span
-                  >
-                </span>
-              </RouterLink>
+          <PeopleLines
+            v-if="people.length > 0 && store.lines.length > 0"
+            class="relative pb-1 max-sm:hidden"
+            :people="people"
+            :day="day"
+            :chosen="chosen?.key ?? null"
+            :clashing="clashing"
+            :me="shop.personId"
+            :label-of="label"
+            :pause="pause"
+            @choose="choose"
+            @drop="drop"
+          />
+          <div class="relative">
+            <DayStrings
+              class="max-sm:hidden sm:left-24! sm:w-[calc(100%-6rem)]!"
+              :blocks="blocks"
+              :people="people.map(({ id }) => id)"
+              :me="shop.personId"
+            />
+            <ul aria-label="Vehicles" class="rows">
+              <li v-for="row in lines" :key="row.line.job.id" class="relative">
+                <VehicleLine
+                  v-bind="row"
+                  :clashing="clashing"
+                  :chosen="chosen?.key ?? null"
+                  :me="shop.personId"
+                  @choose="choose"
+                />
+              </li>
+            </ul>
+          </div>
+          <ul
+            v-if="(plan.woven?.notPlanned ?? []).some(({ why }) => why === 'part-without-day')"
+            class="mt-2 text-note text-soft"
+          >
+            <li
+              v-for="each in plan.woven?.notPlanned.filter(({ why }) => why === 'part-without-day')"
+              :key="each.jobId"
+            >
+              {{ notPlannedWords(each, saying) }}
             </li>
           </ul>
           <section v-if="resting.length > 0" class="relative border-t border-line bg-paper pt-3" aria-label="Put aside">
@@ -152,12 +261,22 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
         class="border-t border-line bg-card px-4 py-6 md:px-6 lg:border-l lg:border-t-0"
         aria-label="What fits into the wait"
       >
+        <BlockPanel v-if="chosen" :block="chosen" class="mb-7" nickname="" @close="choose('')" />
+        <ClashPanel
+          v-else-if="clashes[0]"
+          :key="clashes[0].clash.kind + clashes[0].clash.job + clashes[0].at"
+          class="mb-7"
+          :clash="clashes[0]"
+          :ways="plan.ways.get(0) ?? null"
+          :more="clashes.length - 1"
+          :saying="saying"
+        />
         <h2 class="text-xl">In the next {{ formatMinutes(minutes) }}</h2>
         <p class="text-soft">
           {{ present ? `until on ${present.plate}: ${present.label.toLowerCase()}` : 'nothing soaks; hands are free' }}
         </p>
         <ul class="rows mt-3 border-y border-line">
-          <li v-for="task in chosen" :key="task.jobId">
+          <li v-for="task in fitting" :key="task.jobId">
             <RouterLink :to="`/jobs/${task.jobId}`" class="flex gap-4 py-3 hover:text-bottle">
               <span class="w-10"
                 ><span class="figure block text-xl">{{ task.minutes }}</span
@@ -171,7 +290,7 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
               >
             </RouterLink>
           </li>
-          <li v-if="store.loaded && chosen.length === 0" class="py-3 text-soft">
+          <li v-if="store.loaded && fitting.length === 0" class="py-3 text-soft">
             Nothing short enough. Sweep the bay.
           </li>
         </ul>
@@ -189,6 +308,18 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
           Do not strip <RouterLink class="link" :to="`/jobs/${job.id}`">{{ job.plate }}</RouterLink> today:
           {{ job.words }}, and until then it can drive.
         </p>
+        <WaitsUsed class="mt-6" :uses="plan.woven?.uses ?? []" :saying="saying" />
+        <section v-if="plan.moved.length > 0" class="mt-6" aria-label="What moved">
+          <h3 class="text-sm font-bold">Moved since the plan before</h3>
+          <ul class="mt-1 text-note text-soft">
+            <li v-for="block in plan.moved.slice(0, 6)" :key="block.jobId + block.stretch">{{ movedWords(block) }}</li>
+            <li v-if="plan.moved.length > 6">and {{ plan.moved.length - 6 }} more</li>
+          </ul>
+        </section>
+        <p v-if="blocks.some(({ own }) => !own)" class="mt-6 text-fine text-soft">
+          Minutes come from this shop’s own jobs; where there are none yet, from procedure and method, with a ring in
+          the block.
+        </p>
         <ReminderRows class="mt-6" title="Due to be looked at again" />
       </aside>
     </div>
@@ -196,10 +327,16 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
       aria-label="Tally of the Bay"
       class="flex shrink-0 flex-wrap items-center gap-x-8 gap-y-2 border-t border-line bg-band px-4 py-2.5 md:px-7"
     >
-      <p v-for="wait in waits.slice(0, 3)" :key="wait.jobId + wait.label">
+      <p v-for="wait in waits.slice(0, nextPromise ? 2 : 3)" :key="wait.jobId + wait.label">
         <span class="figure block text-heading text-brass">{{
           wait.left > 0 ? formatClock(wait.left) : 'time is up'
         }}</span><span class="mt-0.5 block text-fine text-soft">{{ wait.label.toLowerCase() }}, {{ wait.plate }}</span>
+      </p>
+      <p v-if="nextPromise">
+        <span class="figure block text-heading">{{ shop.say.clock(nextPromise.promised) }}</span><span
+          class="mt-0.5 block text-fine text-soft"
+          >next promise, {{ saying.plate(nextPromise.jobId) }}</span
+        >
       </p>
       <p>
         <span class="figure block text-heading">{{ held }}</span><span class="mt-0.5 block text-fine text-soft">{{
@@ -216,13 +353,3 @@ const inWords = (count: number): string => numbers[count] ?? String(count);
     </section>
   </div>
 </template>
-
-<style scoped>
-.waiting {
-  background: repeating-linear-gradient(
-    135deg,
-    transparent 0 5px,
-    color-mix(in srgb, var(--brass) 55%, transparent) 5px 6.5px
-  );
-}
-</style>

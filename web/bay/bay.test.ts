@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { BayLine } from '../../contract/index.ts';
 import type { CommandBody } from '../../core/job/index.ts';
 import { off, pin } from '../../core/job/testing/samples.ts';
-import { bayLine, FakeStream, freshShop, press, read, refusal, serve, stubs } from '../testing.ts';
+import { bayLine, dayReply, FakeStream, freshShop, press, read, refusal, serve, stubs } from '../testing.ts';
 import BayView from './BayView.vue';
 
 const timer = (label: string, minutes: number): CommandBody => ({
@@ -14,6 +14,7 @@ const timer = (label: string, minutes: number): CommandBody => ({
 const bay = (jobs: Readonly<Record<string, { bodies: CommandBody[]; line?: Partial<BayLine> }>>) =>
   serve({
     'GET /api/reminders?dueBy=2026-05-13&limit=6': { rows: [], next: null },
+    'GET /api/day': () => dayReply({}),
     'GET /api/bay': {
       now: '2026-05-13T09:00:00.000Z',
       lines: Object.entries(jobs).map(([id, { bodies, line }]) => ({ ...bayLine(id, ...bodies), ...line })),
@@ -69,7 +70,7 @@ describe('the Bay', () => {
     expect(hands!.attributes('style')).toMatch(/left: 0%; width: 50%/);
     expect(hands!.classes()).toContain('bg-bottle');
     expect(wait!.attributes('style')).toMatch(/left: 50%; width: 50%/);
-    expect(wait!.classes()).toContain('waiting');
+    expect(wait!.classes()).toContain('hatched');
   });
   it('sets apart what rests, until its day has come', async () => {
     const aside = (until: string | null): CommandBody => ({ type: 'put-aside', data: { until, why: 'seal on order' } });
@@ -116,7 +117,7 @@ describe('the Bay', () => {
     await press(failed, 'Try again');
     await flushPromises();
     expect(failed.find('[role="alert"]').exists()).toBe(false);
-    expect(failed.findAll('section ul li')).toHaveLength(1);
+    expect(failed.findAll('[aria-label="Vehicles"] li')).toHaveLength(1);
     expect(asked.some(({ path }) => path === '/api/bay')).toBe(true);
   });
   it('follows a job that changes, comes or goes, and asks for that one alone', async () => {
@@ -135,7 +136,7 @@ describe('the Bay', () => {
     await vi.waitFor(() => expect(ofBay()).toHaveLength(2));
     await flushPromises();
     expect(ofBay()).toEqual(['/api/bay?job=a', '/api/bay?job=b']);
-    expect(wrapper.findAll('section ul li')).toHaveLength(1);
+    expect(wrapper.findAll('[aria-label="Vehicles"] li')).toHaveLength(1);
     expect(read(wrapper.find('[aria-label="Tally of the Bay"]'))).toMatch(/1 ?items off, one vehicle/);
     wrapper.unmount();
     vi.unstubAllGlobals();

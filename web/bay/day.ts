@@ -60,3 +60,17 @@ export function shareOf(stretch: BayStretch, day: Day): { left: number; width: n
   const left = placeOf(from, day);
   return { left, width: placeOf(to, day) - left };
 }
+
+/** Some minutes of the day that holds a moment, as per cent of what is shown of it; null where there are none. */
+export function minuteSpan(
+  span: { readonly from: number; readonly to: number } | null,
+  now: string,
+  day: Day,
+  timeZone: string,
+): { readonly left: number; readonly width: number } | null {
+  if (span === null) return null;
+  const date = momentOf(now, timeZone).day;
+  const left = placeOf(instant(date, span.from, timeZone), day) * 100;
+  const width = placeOf(instant(date, span.to, timeZone), day) * 100 - left;
+  return width > 0 ? { left, width } : null;
+}

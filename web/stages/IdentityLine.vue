@@ -24,6 +24,8 @@ const state = computed(() => {
   if (aside !== null) return aside.until === null ? 'put aside' : `aside until ${shop.say.nearDay(aside.until)}`;
   return [`day ${day.value}`, assigned === null ? '' : shop.firstName(assigned.to)].filter(Boolean).join(', ');
 });
+const promising = ref(false);
+const PromiseSheet = defineAsyncComponent(() => import('./promise/PromiseSheet.vue'));
 const CustodySheet = defineAsyncComponent(() => import('./custody/CustodySheet.vue'));
 </script>
 
@@ -38,10 +40,20 @@ const CustodySheet = defineAsyncComponent(() => import('./custody/CustodySheet.v
       <button type="button" class="underline underline-offset-2" @click="opened = true">
         Job {{ job.number }}, {{ state }}
       </button>
+      <button
+        v-if="job.status === 'open'"
+        type="button"
+        class="underline underline-offset-2"
+        :class="job.promise ? 'font-semibold text-ink' : ''"
+        @click="promising = true"
+      >
+        {{ job.promise ? `ready ${shop.say.nearTime(job.promise.ready)}` : 'promise a time' }}
+      </button>
     </span>
     <p v-if="note" class="basis-full border-l-4 border-brass pl-3 text-note" role="status">
       {{ shop.firstName(note.by) }} gave it to {{ note.to === shop.personId ? 'you' : note.name }}: {{ note.note }}
     </p>
+    <PromiseSheet v-if="promising" :job="job" @close="promising = false" />
     <CustodySheet v-if="opened" :job="job" @close="opened = false" />
   </div>
 </template>

@@ -5,6 +5,7 @@ import { weave } from '../weave/weave.ts';
 import { hoursOn, type ShopHours, spansOf } from './hours.ts';
 import { paceOf } from './pace.ts';
 import { asPlanned, dayProblem } from './problem.ts';
+import { weaveDay } from './woven.ts';
 import type { DayInput, DayJob, DayPerson } from './types.ts';
 
 const ALL = ['diagnose', 'strip', 'bench', 'prove', 'sign-off'] as const;
@@ -17,6 +18,7 @@ const shop: ShopHours = {
   calendar: ORDINARY_WEEK,
   pause: { from: 12 * 60, to: 12 * 60 + 40 },
   absences: [],
+  longer: [],
 };
 const clean: readonly LeftStretch[] = [
   byHand('strip', 'strip', 'strip', 30),
@@ -30,6 +32,7 @@ const job = (jobId: string, more: Partial<DayJob> = {}): DayJob => ({
   inside: false,
   promised: null,
   assigned: null,
+  lastBy: null,
   aside: null,
   part: null,
   ...more,
@@ -82,6 +85,13 @@ describe('the hours of a person', () => {
     expect(on('2026-05-13', { absences: away('day', 'wen') })).toHaveLength(2);
     expect(on('2026-05-13', { absences: away('morning'), pause: null })).toEqual([{ from: 720, to: 1020 }]);
   });
+  it('are longer on a day on which they stay, and not for the others', () => {
+    const longer = [{ personId: 'tomas', day: '2026-05-13', until: 1080 }];
+    expect(on('2026-05-13', { longer }).at(-1)).toEqual({ from: 760, to: 1080 });
+    expect(on('2026-05-14', { longer }).at(-1)?.to).toBe(1020);
+    expect(hoursOn('2026-05-13', { id: 'wen', hours: null }, { ...shop, longer }).at(-1)?.to).toBe(1020);
+    expect(on('2026-05-13', { longer: [{ ...longer[0]!, until: 900 }] }).at(-1)?.to).toBe(1020);
+  });
   it('are laid on the clock of the shop, on the day that clocks go forward too', () => {
     const calendar = { ...ORDINARY_WEEK, hours: ORDINARY_WEEK.hours.map(() => ({ from: 0, to: 1440 })) };
     const zero = Date.parse('2026-03-28T12:00:00.000Z');
@@ -126,12 +136,30 @@ describe('a day', () => {
   });
 
   it('waits for a part until its day, and stops before it where nobody knows the day', () => {
-    const seal = (expected: string | null) => ({ part: { name: 'seal', expected } });
+    const seal = (expected: string | null) => ({ inside: true, part: { name: 'seal', expected } });
     expect(planned(day([job('bus', seal('2026-05-15'))])).at(-1)).toEqual(['bus refit', '05-15T07:00', 'tomas']);
     expect(planned(day([job('bus', seal('2026-05-12'))])).at(-1)?.[1]).toBe('05-13T08:10');
     const unknown = dayProblem(day([job('bus', { ...seal(null), promised: '2026-05-13T15:00:00.000Z' })]));
     expect(unknown.problem.jobs[0]).toMatchObject({ promised: null, stretches: [{ id: 'strip' }, { id: 'soak' }] });
     expect(unknown.notPlanned).toEqual([{ jobId: 'bus', why: 'part-without-day', part: 'seal' }]);
+  });
+
+  it('takes nothing apart that can still drive before its part is here', () => {
+    const part = { name: 'seal', expected: '2026-05-15' };
+    expect(planned(day([job('bus', { part })]))[0]).toEqual(['bus strip', '05-15T07:00', 'tomas']);
+    expect(dayProblem(day([job('bus', { part: { ...part, expected: null } })])).notPlanned).toMatchObject([
+      { why: 'part-without-day' },
+    ]);
+  });
+
+  it('leaves a vehicle in the hands of whoever worked on it last, where that costs nothing', () => {
+    const people = [tomas, { ...tomas, id: 'isla' }];
+    for (const lastBy of ['tomas', 'isla'])
+      expect(planned(day([job('bus', { lastBy })], { people })).map(([, , who]) => who)).toEqual([
+        lastBy,
+        null,
+        lastBy,
+      ]);
   });
 
   it('leaves out what rests, until its day', () => {
@@ -211,5 +239,60 @@ describe('a day', () => {
     ]);
     // One that is over is waited for no longer.
     expect(planned(day([job('bus', { left: running })], { now: '2026-05-13T08:00:00.000Z' }))).toHaveLength(1);
+  });
+});
+
+describe('a woven day', () => {
+  const two = (more: Partial<DayInput> = {}) =>
+    day(
+      [
+        job('bus', { promised: '2026-05-13T09:00:00.000Z' }),
+        job('van', { left: [byHand('brush', 'clean', 'brush', 35)], promised: '2026-05-13T15:00:00.000Z' }),
+      ],
+      more,
+    );
+
+  it('says when each vehicle is done, how likely its promise holds, and what honest time there is', () => {
+    const { ends, savedMinutes, uses, clashes, changed } = weaveDay(two()).day;
+    expect(ends.map(({ jobId, end }) => [jobId, end])).toEqual([
+      ['bus', '2026-05-13T09:00:00.000Z'],
+      ['van', '2026-05-13T08:05:00.000Z'],
+    ]);
+    const [bus, van] = ends;
+    expect(bus!.holds).toBeGreaterThan(0.2);
+    expect(bus!.holds).toBeLessThan(0.8);
+    expect(bus!.honest! > '2026-05-13T09:00:00.000Z').toBe(true);
+    expect(bus!.honest).toMatch(/:(00|15|30|45):00\.000Z$/);
+    expect(van!.holds).toBe(1);
+    expect({ savedMinutes, clashes, changed }).toEqual({ savedMinutes: 35, clashes: [], changed: true });
+    expect(uses).toMatchObject([{ job: 'bus', stretch: 'soak', otherJob: 'van' }]);
+  });
+
+  it('is no other plan while nothing has happened, and says what moved when something has', () => {
+    const first = weaveDay(two()).day;
+    const again = weaveDay(two({ before: first.blocks })).day;
+    expect({ changed: again.changed, moved: again.moved }).toEqual({ changed: false, moved: [] });
+    const away = [
+      { id: 'a', personId: 'tomas', from: '2026-05-13', to: '2026-05-13', part: 'morning' as const, why: 'ill' },
+    ];
+    const later = weaveDay(two({ before: first.blocks, absences: away })).day;
+    expect(later.moved.map(({ jobId, stretch }) => `${jobId} ${stretch}`).sort()).toEqual([
+      'bus refit',
+      'bus strip',
+      'van brush',
+    ]);
+    expect(later.clashes).toMatchObject([{ clash: { kind: 'late', job: 'bus' }, at: '2026-05-13T09:00:00.000Z' }]);
+  });
+
+  it('knows two ways out of a clash, by the clock', () => {
+    const absences = [
+      { id: 'a', personId: null, from: '2026-05-13', to: '2026-05-13', part: 'morning' as const, why: '' },
+    ];
+    const woven = weaveDay(two({ absences }));
+    const [move] = woven.waysOf(0);
+    expect(move?.does).toMatchObject({ kind: 'move-promise', job: 'bus' });
+    expect((move?.until ?? '') > '2026-05-13T09:00:00.000Z').toBe(true);
+    expect(move?.blocks.length).toBe(4);
+    expect(woven.waysOf(7)).toEqual([]);
   });
 });

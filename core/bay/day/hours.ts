@@ -1,7 +1,7 @@
 import { addDays, dayOf, instantsAt, weekdayOf } from '../../days/index.ts';
 import { type Calendar, type Hours, hoursOf } from '../../prepare/index.ts';
 import type { Span } from '../weave/problem.ts';
-import type { Absence, DayPerson } from './types.ts';
+import type { Absence, DayPerson, LongerDay } from './types.ts';
 
 /** So many days are looked ahead: what finds no place in them is told. */
 export const DAYS_AHEAD = 14;
@@ -14,6 +14,7 @@ export interface ShopHours {
   readonly calendar: Calendar;
   readonly pause: Hours | null;
   readonly absences: readonly Absence[];
+  readonly longer: readonly LongerDay[];
 }
 
 /** The hours of one person on one day, minutes since midnight: rising, apart. */
@@ -33,7 +34,9 @@ export function hoursOn(day: string, { id, hours }: Pick<DayPerson, 'id' | 'hour
       to: part === 'morning' ? noon : 24 * 60,
     })),
   ];
-  return out.reduce<Hours[]>((left, gap) => left.flatMap((span) => without(span, gap)), [own]);
+  const stays = shop.longer.find((each) => each.personId === id && each.day === day)?.until ?? own.to;
+  const whole = { from: own.from, to: Math.max(own.to, stays) };
+  return out.reduce<Hours[]>((left, gap) => left.flatMap((span) => without(span, gap)), [whole]);
 }
 
 const without = ({ from, to }: Hours, gap: Hours): Hours[] =>

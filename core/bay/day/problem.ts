@@ -1,4 +1,5 @@
 import { dayOf } from '../../days/index.ts';
+import type { Stage } from '../../job/index.ts';
 import { suggestSetting } from '../../torque/index.ts';
 import type { LeftStretch } from '../left/left.ts';
 import { SKILL_OF } from '../left/skills.ts';
@@ -77,6 +78,7 @@ export function dayProblem(input: DayInput): DayProblem {
           }),
         ),
         bay: job.needsBay,
+        ...(job.lastBy !== null && { last: job.lastBy }),
         inside: job.inside,
         // What stops for a part of which nobody knows the day keeps no promise, and breaks none by its own end.
         promised: job.promised === null || left.cut ? null : (Date.parse(job.promised) - zero) / MINUTE,
@@ -122,8 +124,10 @@ interface Left {
   readonly partsFrom: number;
 }
 
-function withoutParts({ left, part }: DayJob, input: DayInput, zero: number): Left {
-  if (part === null) return { stretches: left, cut: false, partsFrom: 0 };
+function withoutParts({ left: all, part, inside }: DayJob, input: DayInput, zero: number): Left {
+  if (part === null) return { stretches: all, cut: false, partsFrom: 0 };
+  // What can still drive is not taken apart before its part is here.
+  const left = inside ? all : all.map((each) => (each.stage === 'strip' ? { ...each, wantsParts: true } : each));
   const today = dayOf(input.now, input.timeZone);
   // A part that was expected and has not come is expected again today.
   const partsFrom = part.expected === null ? null : part.expected <= today ? 0 : opensOn(part.expected, input, zero);
@@ -155,6 +159,9 @@ function givenTo(
   return assigned !== null && able(assigned) ? assigned : null;
 }
 
+/** Stages that are worked on wherever the vehicle stands: nothing is off it yet. */
+const OUTSIDE: ReadonlySet<Stage> = new Set<Stage>(['complaint', 'diagnose', 'decide', 'prepare']);
+
 interface Laying {
   readonly input: DayInput;
   readonly zero: number;
@@ -178,6 +185,7 @@ function asStretch(stretch: TimedStretch, { input, zero, notBefore, given, wish 
       kind: 'hands',
       minutes: Math.max(1, Math.round(stretch.minutes)),
       ...(!askedAnyway && { skill }),
+      ...(OUTSIDE.has(stretch.stage) && { outside: true }),
       ...(tool !== null && { tool }),
       ...(notBefore > 0 && { from: notBefore }),
       ...(given !== null && { given }),

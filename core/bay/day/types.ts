@@ -16,6 +16,15 @@ export interface Absence {
   readonly why: string;
 }
 
+/** A day on which somebody stays longer than usual. */
+export interface LongerDay {
+  readonly personId: string;
+  /** ISO day. */
+  readonly day: string;
+  /** Minutes since midnight. */
+  readonly until: number;
+}
+
 /** Somebody who can be given work. */
 export interface DayPerson {
   readonly id: string;
@@ -32,6 +41,8 @@ export interface DayJob {
   readonly inside: boolean;
   /** When it was promised, ISO; null for no time in particular. */
   readonly promised: string | null;
+  /** Who worked on it last; null before anybody did. */
+  readonly lastBy: string | null;
   /** Who has it. */
   readonly assigned: string | null;
   /** It rests; until which ISO day, or until somebody takes it up. */
@@ -83,6 +94,7 @@ export interface DayInput {
   readonly bays: number;
   readonly people: readonly DayPerson[];
   readonly absences: readonly Absence[];
+  readonly longer: readonly LongerDay[];
   readonly jobs: readonly DayJob[];
   readonly wishes: readonly Wish[];
   readonly wrenches: readonly Wrench[];

@@ -59,7 +59,7 @@ const FIRST = 20;
 /** Nobody is asked to stay longer than this, minutes. */
 const LONGEST_STAY = 90;
 /** Orders that are tried for a way out: there are several, and somebody waits to see them. */
-const TRIES = 120;
+const TRIES = 60;
 
 /**
  * What can be done about a clash: at most two ways, each with the plan that comes of it. The first keeps the plan and
@@ -152,7 +152,7 @@ const bother = ({ does }: WayOut): number => ['first', 'ask', 'tomorrow', 'stay'
 const keepsPin = ({ blocks }: Weave, { job, stretch, pin }: PushedPin): boolean =>
   blocks.some((block) => block.job === job && block.stretch === stretch && block.start === pin);
 
-/** Whom else the work on a vehicle could be given to: of all of it that is somebody's in particular, and of the rest. */
+/** Whom else the work on a vehicle could be given to: all of it that they do, its first piece, or its last. */
 function askings(
   { jobs, people }: WeaveProblem,
   { blocks }: Weave,
@@ -167,7 +167,9 @@ function askings(
         ? [each.id]
         : [],
     );
-    return hours.length > 0 && able.length > 0 ? [{ person, stretches: able }] : [];
+    if (hours.length === 0 || able.length === 0) return [];
+    const sets = [able, able.slice(0, 1), able.slice(-1)];
+    return sets.slice(0, able.length === 1 ? 1 : sets.length).map((some) => ({ person, stretches: some }));
   });
 }
 

@@ -9,6 +9,8 @@ export interface PlanCost {
   readonly idle: number;
   /** Times that somebody goes from one vehicle to another. */
   readonly hops: number;
+  /** Times that a vehicle goes from one pair of hands to another. */
+  readonly handed: number;
   /** Minutes from now to the end of each vehicle, added up. */
   readonly stay: number;
   /** Stretches that lie elsewhere than in the plan before, or with somebody else. */
@@ -18,14 +20,21 @@ export interface PlanCost {
 }
 
 /** What one of each costs beside a minute late of weight 1. */
-export const COSTS = { idle: 0.05, hop: 2, stay: 0.02, move: 8, push: 60 } as const;
+export const COSTS = { idle: 0.05, hop: 2, hand: 4, stay: 0.02, move: 8, push: 60 } as const;
 
 /** The cost of what was laid. */
 export function costOf({ jobs, people, now, before = [] }: WeaveProblem, blocks: readonly Block[]): PlanCost {
   let late = 0;
   let stay = 0;
   let pushed = 0;
-  for (const { id, promised, weight, stretches } of jobs) {
+  let handed = 0;
+  for (const { id, promised, weight, stretches, last } of jobs) {
+    let hands = last ?? null;
+    for (const block of blocks) {
+      if (block.job !== id || block.person === null) continue;
+      if (hands !== null && hands !== block.person) handed += 1;
+      hands = block.person;
+    }
     for (const stretch of stretches)
       if (stretch.kind === 'hands' && stretch.pin !== undefined)
         pushed += blocks.some((b) => b.job === id && b.stretch === stretch.id && b.start !== stretch.pin) ? 1 : 0;
@@ -46,8 +55,14 @@ export function costOf({ jobs, people, now, before = [] }: WeaveProblem, blocks:
   }
   const moved = movedFrom(before, blocks).length;
   const total =
-    late + COSTS.idle * idle + COSTS.hop * hops + COSTS.stay * stay + COSTS.move * moved + COSTS.push * pushed;
-  return { total, late, idle, hops, stay, moved, pushed };
+    late +
+    COSTS.idle * idle +
+    COSTS.hop * hops +
+    COSTS.hand * handed +
+    COSTS.stay * stay +
+    COSTS.move * moved +
+    COSTS.push * pushed;
+  return { total, late, idle, hops, handed, stay, moved, pushed };
 }
 
 /** Stretches in hand of two plans that lie elsewhere in the later one, as they lie there. */

@@ -43,13 +43,24 @@ interface Line {
  * A vehicle that finds no bay lets those that stand inside go on first, so that nothing ever blocks itself.
  * @param order ids of jobs, one for each of their stretches in hand; what is missing at its end is added
  */
-export function lay(
+export function lay(problem: WeaveProblem, order: readonly string[], laying: Laying = {}): Laid {
+  const laid = layOnce(problem, order, laying, new Set());
+  if (laid.pushed.length === 0) return laid;
+  // Time that was kept free for a pin that cannot be is in everybody's way.
+  return layOnce(problem, order, laying, new Set(laid.pushed.map(({ job, stretch }) => stretchKey(job, stretch))));
+}
+
+function layOnce(
   problem: WeaveProblem,
   order: readonly string[],
-  { chosen = () => undefined, begun = () => undefined }: Laying = {},
+  { chosen = () => undefined, begun = () => undefined }: Laying,
+  givenUp: ReadonlySet<string>,
 ): Laid {
   const lines = new Map<string, Line>(
-    problem.jobs.map((job) => [job.id, { job, next: 0, ready: problem.now, last: null, bay: null, failed: false }]),
+    problem.jobs.map((job) => [
+      job.id,
+      { job, next: 0, ready: problem.now, last: job.last ?? null, bay: null, failed: false },
+    ]),
   );
   const people = new Map<string, Taken>(problem.people.map(({ id }) => [id, []]));
   const tools = new Map<string, Taken>();
@@ -73,6 +84,7 @@ export function lay(
     for (const { id, stretches } of problem.jobs)
       for (const stretch of stretches) {
         if (stretch.kind !== 'hands' || stretch.pin === undefined || stretch.given === undefined) continue;
+        if (givenUp.has(stretchKey(id, stretch.id))) continue;
         const hours = problem.people.find((person) => person.id === stretch.given)?.hours ?? [];
         const span = { from: stretch.pin, to: stretch.pin + stretch.minutes };
         if (span.from < problem.now || !isFree(hours, takenBy(stretch, stretch.given), span)) continue;
@@ -117,7 +129,7 @@ export function lay(
     waits(line);
     const stretch = line.job.stretches[line.next];
     if (line.failed || stretch?.kind !== 'hands') return true;
-    if (line.job.bay && line.bay === null) {
+    if (line.job.bay && line.bay === null && stretch.outside !== true) {
       const free = bays.flatMap((bay, at) => (bay.holder === null ? [{ at, from: bay.freeFrom }] : []));
       const first = free.toSorted((a, b) => a.from - b.from || a.at - b.at)[0];
       if (first === undefined) {

@@ -14,6 +14,8 @@ export interface HandsOn {
   readonly skill?: string;
   /** A tool of which there is one. */
   readonly tool?: string;
+  /** It can be done in the yard: it needs no bay by itself. */
+  readonly outside?: boolean;
   /** Not before: a part has its day. */
   readonly from?: number;
   /** Whom somebody has asked to do it; nobody else does. */
@@ -37,10 +39,12 @@ export type Stretch = HandsOn | Waiting;
 export interface WeaveJob {
   readonly id: string;
   readonly stretches: readonly Stretch[];
-  /** Whether it stands in a bay from its first stretch in hand to its end. */
+  /** Whether it stands in a bay from its first stretch in hand that is not done outside to its end. */
   readonly bay: boolean;
   /** Whether it stands in one now: it leaves before another takes its place. */
   readonly inside?: boolean;
+  /** Who worked on it last, and knows where everything lies; absent where nobody did. */
+  readonly last?: string;
   /** When it was promised; null for no time in particular. */
   readonly promised: number | null;
   /** What a minute late costs. */

@@ -24,6 +24,7 @@ export function randomShop(seed: number, { jobs, stretches, people, bays, hours 
       kind: 'hands',
       minutes,
       ...(uniform() < 0.2 && { skill: 'signs' }),
+      ...(nth < 2 && uniform() < 0.2 && { outside: true }),
       ...(uniform() < 0.25 && { tool: 'the small wrench' }),
       ...(uniform() < 0.08 && { from: whole(0, 300) }),
     };
@@ -120,7 +121,8 @@ function orderBroken(job: WeaveJob, blocks: readonly Block[]): string[] {
 function mostInside({ jobs }: WeaveProblem, blocks: readonly Block[]): number {
   const stays = jobs.flatMap((job) => {
     const own = blocks.filter((block) => block.job === job.id);
-    const first = own.find(({ kind }) => kind === 'hands');
+    const outside = new Set(job.stretches.flatMap((each) => (each.kind === 'hands' && each.outside ? [each.id] : [])));
+    const first = own.find(({ kind, stretch }) => kind === 'hands' && !outside.has(stretch));
     if (!job.bay || first === undefined) return [];
     return [{ from: first.start, to: Math.max(...own.map(({ end }) => end)) }];
   });

@@ -5,6 +5,7 @@ import { earliest } from './free.ts';
 import { lay } from './lay.ts';
 import type { HandsOn, Stretch, WeaveJob, WeaveProblem } from './problem.ts';
 import { brokenNeeds, randomShop } from './testing.ts';
+import { waitsUsed } from './uses.ts';
 import { weave } from './weave.ts';
 
 const hands = (id: string, minutes: number, more: Partial<HandsOn> = {}): Stretch => ({
@@ -39,7 +40,9 @@ describe('the day', () => {
     const van = job('van', [hands('clean', 50)]);
     const problem = shop([bus, van]);
     expect(starts(problem)).toEqual({ 'bus strip': 0, 'bus soak': 30, 'van clean': 30, 'bus refit': 90 });
-    expect(weave(problem)).toMatchObject({ saved: 50, noPlace: [], cost: { late: 0, hops: 2 } });
+    const woven = weave(problem);
+    expect(woven).toMatchObject({ noPlace: [], cost: { late: 0, hops: 2 } });
+    expect(waitsUsed(woven.blocks)).toMatchObject([{ job: 'bus', stretch: 'soak', otherJob: 'van', minutes: 50 }]);
   });
 
   it('gives the one small wrench to one at a time, and work to whoever may do it', () => {
@@ -102,7 +105,7 @@ describe('the day', () => {
   });
 
   it('is empty where there is nothing to do', () => {
-    expect(weave(shop([]))).toMatchObject({ blocks: [], noPlace: [], bound: 0, saved: 0 });
+    expect(weave(shop([]))).toMatchObject({ blocks: [], noPlace: [], bound: 0 });
   });
 });
 

@@ -17,8 +17,6 @@ export interface Weave {
   readonly cost: PlanCost;
   /** No plan costs less than this. */
   readonly bound: number;
-  /** Minutes that the last vehicle is done sooner than by working one vehicle after the other. */
-  readonly saved: number;
 }
 
 /** Orders that are tried. */
@@ -64,7 +62,6 @@ export function weave(
     moved: movedFrom(problem.before ?? [], best.laid.blocks),
     cost: best.cost,
     bound: boundOf(problem),
-    saved: endOf(oneAfterTheOther(problem)) - endOf(best.laid.blocks),
   };
 }
 
@@ -135,16 +132,4 @@ function moved(way: Way, uniform: () => number): Way {
   const [taken] = next.splice(Math.floor(uniform() * next.length), 1);
   if (taken !== undefined) next.splice(Math.floor(uniform() * (next.length + 1)), 0, taken);
   return { ...way, order: next };
-}
-
-const endOf = (blocks: readonly Block[]): number => blocks.reduce((last, { end }) => Math.max(last, end), 0);
-
-/** As if nobody did anything while a vehicle waits: each is begun when the one before it is done. */
-function oneAfterTheOther(problem: WeaveProblem): Block[] {
-  let now = problem.now;
-  return problem.jobs.flatMap((job) => {
-    const { blocks } = lay({ ...problem, jobs: [job], now }, []);
-    now = Math.max(now, endOf(blocks));
-    return blocks;
-  });
 }

@@ -6,7 +6,8 @@ import { open, SAMPLE_CONTEXT } from '../testing/samples.ts';
 const NOW = '2026-05-13T08:00:00.000Z';
 const promise = (ready: string, why = '') =>
   ({ type: 'promise-ready', data: { ready, told: 'Friday 16:00', why } }) as CommandBody;
-const tried = (body: CommandBody, on: Job | null) => decide(on, { ...body, at: NOW } as CommandBody, SAMPLE_CONTEXT);
+const tried = (body: CommandBody, on: Job | null) =>
+  decide(on, { ...body, at: NOW } as CommandBody & { at: string }, SAMPLE_CONTEXT);
 
 describe('a promise', () => {
   const { job } = play([open]);

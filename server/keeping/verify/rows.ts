@@ -1,12 +1,15 @@
 import type { Database } from 'better-sqlite3';
 import { z } from 'zod';
 import {
+  absenceInput,
   type BrokenSetting,
   crossReference,
   family,
   type Finding,
   lifeInput,
+  longerInput,
   person,
+  planInput,
   procedure,
   recipe,
   stockDetail,
@@ -14,6 +17,7 @@ import {
   tool,
   unitInput,
   vehicleInput,
+  wishInput,
   wrench,
 } from '../../../contract/index.ts';
 import { USUAL_AIRING } from '../../../core/clean/index.ts';
@@ -27,6 +31,7 @@ type Row = Readonly<Record<string, string | number | null>>;
 type Judge = (row: Row) => string | null;
 
 const json = (text: unknown): unknown => JSON.parse(String(text)) as unknown;
+const jsonOrNull = (text: unknown): unknown => (text == null ? null : json(text));
 /** A row, put as `whole` says, must fit a schema. */
 const fits =
   (schema: z.ZodType, whole: (row: Row) => unknown): Judge =>
@@ -68,7 +73,46 @@ const TABLES: readonly { readonly table: string; readonly name: string; readonly
   {
     table: 'person',
     name: 'id',
-    judge: fits(person, ({ id, name, role, bay, left_at }) => ({ id, name, role, bay, leftAt: left_at })),
+    judge: fits(person, ({ id, name, role, bay, does, hours, left_at }) => ({
+      id,
+      name,
+      role,
+      bay,
+      does: jsonOrNull(does),
+      hours: jsonOrNull(hours),
+      leftAt: left_at,
+    })),
+  },
+  {
+    table: 'absence',
+    name: 'id',
+    judge: fits(absenceInput, ({ person_id, from_day, to_day, part, why }) => ({
+      personId: person_id,
+      from: from_day,
+      to: to_day,
+      part,
+      why,
+    })),
+  },
+  {
+    table: 'longer_day',
+    name: "person_id || ' ' || day",
+    judge: fits(longerInput, ({ person_id, day, until }) => ({ personId: person_id, day, until })),
+  },
+  {
+    table: 'day_wish',
+    name: "job_id || ' ' || stretch",
+    judge: fits(wishInput, ({ job_id, stretch, at, person_id }) => ({
+      jobId: job_id,
+      stretch,
+      at,
+      personId: person_id,
+    })),
+  },
+  {
+    table: 'day_plan',
+    name: 'version',
+    judge: fits(planInput, ({ version, blocks }) => ({ seen: version, blocks: json(blocks) })),
   },
   { table: 'wrench', name: 'id', judge: body(wrench) },
   { table: 'tool', name: 'id', judge: body(tool) },

@@ -51,7 +51,7 @@ describe('a check', () => {
       ...ROW_TABLES,
       ...BALANCE_TABLES,
       // The log and its commands, what is worked out of it, settings, and what rows are found by, each by a check of its own.
-      ...['event', 'command', 'hands_on', 'setting', 'row_words', 'migration', 'access_line'],
+      ...['event', 'command', 'hands_on', 'work_stretch', 'setting', 'row_words', 'migration', 'access_line'],
     ]);
     const indexes = /^(row|job)_found(_\w+)?$/;
     expect(tables.filter((name) => !looked.has(name) && !indexes.test(name))).toEqual([]);

@@ -28,6 +28,11 @@ CREATE TABLE absence (
 ) STRICT;
 CREATE INDEX absence_by_day ON absence (to_day);
 
+-- Days on which somebody stays longer than usual, until a minute of the day.
+CREATE TABLE longer_day (
+  person_id TEXT NOT NULL REFERENCES person (id), day TEXT NOT NULL, until INTEGER NOT NULL, PRIMARY KEY (person_id, day)
+) STRICT, WITHOUT ROWID;
+
 -- What people have said of the plan: who does a stretch, and when it begins.
 CREATE TABLE day_wish (
   job_id TEXT NOT NULL, stretch TEXT NOT NULL, at TEXT, person_id TEXT, by TEXT NOT NULL, made_at TEXT NOT NULL,
