@@ -5,7 +5,7 @@ import type { Wrench } from '../../core/torque/index.ts';
 import { give, keep, remove } from './asking.ts';
 import { api } from './api.ts';
 
-type PersonInput = Pick<Person, 'name' | 'role' | 'bay'>;
+type PersonInput = Omit<Person, 'id' | 'leftAt'>;
 
 /** Adds somebody or changes what is said of them; the first one of an empty shop adds themselves. */
 export const keepPerson = (

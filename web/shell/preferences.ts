@@ -9,6 +9,7 @@ export type Preference =
   | 'hints'
   | 'wrench'
   | 'station'
+  | 'call'
   | 'instruments'
   | `columns.${string}`
   | `draft.${string}`;

@@ -24,6 +24,12 @@ export const router = createRouter({
     { path: '/', redirect: '/bay' },
     { path: '/bay', name: 'bay', component: () => import('../bay/BayView.vue'), meta: { title: 'Bay' } },
     {
+      path: '/bench/:person?',
+      name: 'bench',
+      component: () => import('../bench/BenchView.vue'),
+      meta: { title: 'Bench' },
+    },
+    {
       path: '/first-day',
       name: 'first-day',
       component: () => import('../first-day/FirstDayView.vue'),

@@ -329,11 +329,18 @@ export const useOutbox = defineStore('outbox', () => {
 const fileOf = (command: Command): string | null =>
   command.type === 'attach-picture' || command.type === 'keep-recording' ? command.data.hash : null;
 
+/** The same command, of the file under the hash that it was stored by. */
+function speakingOf(command: Command, hash: string): Command {
+  if (command.type === 'attach-picture') return { ...command, data: { ...command.data, hash } };
+  if (command.type === 'keep-recording') return { ...command, data: { ...command.data, hash } };
+  return command;
+}
+
 /** Sends the file first, where it waits too; it is kept until the command is taken, since both may be sent again. */
 async function withItsFile(command: Command): Promise<Command> {
   const hash = fileOf(command);
   const stored = hash === null ? null : await sendWaiting(hash);
-  return stored === null ? command : ({ ...command, data: { ...command.data, hash: stored } } as Command);
+  return stored === null ? command : speakingOf(command, stored);
 }
 async function forgetFile(command: Command): Promise<void> {
   const hash = fileOf(command);
