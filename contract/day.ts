@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { type Absence, type LongerDay, type PlannedBlock, SKILLS, type Skill, type StagePace, type Wish } from '../core/bay/index.ts';
+import {
+  type Absence,
+  type LongerDay,
+  type PlannedBlock,
+  SKILLS,
+  type Skill,
+  type StagePace,
+  type Wish,
+} from '../core/bay/index.ts';
 import type { DayJob } from '../core/bay/index.ts';
 import type { Stage } from '../core/job/index.ts';
 import type { Hours } from '../core/prepare/index.ts';

@@ -115,4 +115,14 @@ export {
   signIn,
   stationInput,
 } from './signIn.ts';
-export type { AccessLine, ForCustomer, JobLink, LinkMade, NetworkReply, SessionReply, Station } from './signIn.ts';
+export type {
+  AccessLine,
+  Feed,
+  FeedMade,
+  ForCustomer,
+  JobLink,
+  LinkMade,
+  NetworkReply,
+  SessionReply,
+  Station,
+} from './signIn.ts';

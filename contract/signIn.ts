@@ -144,6 +144,24 @@ export interface JobLink {
   readonly seenAt: string | null;
 }
 
+/** A calendar that another program reads. */
+export interface Feed {
+  readonly id: string;
+  /** Whose day it shows; null for what the whole shop waits for. */
+  readonly personId: string | null;
+  readonly madeBy: string;
+  readonly madeAt: string;
+  /** When it was last read; null while it was not. */
+  readonly readAt: string | null;
+}
+
+/** A calendar that was just made: its address is told once, and is kept nowhere. */
+export interface FeedMade {
+  readonly feed: Feed;
+  /** Under the address of this server. */
+  readonly path: string;
+}
+
 /** A link that was just made: what it says is told once, and is kept nowhere. */
 export interface LinkMade {
   readonly link: JobLink;

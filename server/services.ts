@@ -14,6 +14,7 @@ import { Air } from './store/air.ts';
 import { Audit } from './store/audit.ts';
 import { Bay } from './store/bay.ts';
 import { Changes } from './store/changes.ts';
+import { ComingUp } from './store/comingUp.ts';
 import { Day } from './store/day.ts';
 import { Figures } from './store/figures.ts';
 import { FollowUps } from './store/followUps.ts';
@@ -55,6 +56,7 @@ export interface Services {
   readonly jobLines: JobLines;
   readonly bay: Bay;
   readonly day: Day;
+  readonly comingUp: ComingUp;
   readonly changes: Changes;
   readonly people: People;
   readonly settings: Settings;
@@ -191,6 +193,7 @@ export function createServices(
     vehicles,
     jobLines,
     bay: new Bay(db, jobLines),
+    comingUp: new ComingUp(db),
     day: new Day(db, audit, people, settings),
     changes,
     people,

@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { Accounts } from './accounts.ts';
+import { Feeds } from './feeds.ts';
 import { Links } from './links.ts';
 import { AccessRecord } from './record.ts';
 import { Sessions } from './sessions.ts';
@@ -12,6 +13,7 @@ export interface Access {
   readonly sessions: Sessions;
   readonly stations: Stations;
   readonly links: Links;
+  readonly feeds: Feeds;
   readonly record: AccessRecord;
   /**
    * Whether people sign in at all: once somebody has a password. A store that can only be read is looked at on its own
@@ -35,6 +37,7 @@ export function createAccess(
     sessions: new Sessions(db, now),
     stations: new Stations(db),
     links: new Links(db),
+    feeds: new Feeds(db),
     record: new AccessRecord(db),
     cookieKey,
   };

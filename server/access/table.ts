@@ -36,6 +36,7 @@ export const ACCESS: readonly Rule[] = [
      POST   /session/hands
      POST   /phones
      GET    /for/:token
+     GET    /calendars/:token
      GET    /for/:token/sheet.pdf
      POST   /for/:token/answer`,
   ),
@@ -52,6 +53,9 @@ export const ACCESS: readonly Rule[] = [
      GET    /air
      GET    /bay
      GET    /day
+     GET    /feeds
+     POST   /feeds
+     POST   /feeds/:id/withdraw
      GET    /wanted
      GET    /changes
      GET    /reminders

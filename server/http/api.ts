@@ -8,6 +8,7 @@ import { stationRoutes } from './stations.ts';
 import { adapterRoutes } from './adapter.ts';
 import { airRoutes } from './air.ts';
 import { bayRoutes } from './bay.ts';
+import { feedRoutes } from './feeds.ts';
 import { dayRoutes } from './day.ts';
 import { changeRoutes } from './changes.ts';
 import { followUpRoutes } from './followUps.ts';
@@ -69,6 +70,7 @@ export const API: readonly Mount[] = [
   ['/', followUpRoutes],
   ['/', bayRoutes],
   ['/', dayRoutes],
+  ['/', feedRoutes],
   ['/', changeRoutes],
   ['/', searchRoutes],
   ['/', keepingRoutes],

@@ -42,6 +42,8 @@ export const ROUTES: readonly (readonly ['post' | 'put', string])[] = [
   ['post', '/air'],
   ['put', '/air'],
   ['put', '/calendar'],
+  ['post', '/feeds'],
+  ['post', '/feeds/f/withdraw'],
   ['put', '/day/plan'],
   ['put', '/day/wishes'],
   ['put', '/day/longer'],

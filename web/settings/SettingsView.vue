@@ -11,6 +11,7 @@ import InstrumentRows from '../instruments/InstrumentRows.vue';
 import ToolRows from './ToolRows.vue';
 import WrenchWall from './WrenchWall.vue';
 import OpeningHours from './OpeningHours.vue';
+import CalendarFeeds from './CalendarFeeds.vue';
 import WeekForm from './WeekForm.vue';
 import PeopleRows from './PeopleRows.vue';
 import ShopFigures from './ShopFigures.vue';
@@ -97,6 +98,7 @@ async function answer(question: string, school: string | null): Promise<void> {
     <ShopFigures :may-edit="mayEdit" />
     <OpeningHours :may-edit="mayEdit" />
     <WeekForm :may-edit="mayEdit" />
+    <CalendarFeeds :may-edit="mayEdit" />
     <BackupKeeping :may-edit="mayEdit" />
     <BayAirForm :may-edit="mayEdit" />
     <p class="mt-8 text-note">

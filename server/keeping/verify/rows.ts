@@ -190,6 +190,7 @@ const TABLES: readonly { readonly table: string; readonly name: string; readonly
   { table: 'instrument_pair', name: 'instrument_id', judge: fits(z.iso.datetime(), (row) => row.paired_at) },
   { table: 'reminder_done', name: "job_id || ' ' || id", judge: fits(z.iso.datetime(), (row) => row.at) },
   { table: 'return_sent', name: "job_id || ' ' || id", judge: fits(z.iso.datetime(), (row) => row.at) },
+  { table: 'feed', name: 'id', judge: fits(z.iso.datetime(), (row) => row.made_at) },
   { table: 'account', name: 'person_id', judge: fits(argon.nullable(), (row) => row.password_hash) },
   { table: 'station', name: 'id', judge: fits(z.iso.datetime(), (row) => row.enrolled_at) },
   { table: 'session', name: 'stretch', judge: fits(z.iso.datetime(), (row) => row.ends_at) },

@@ -42,4 +42,9 @@ CREATE TABLE day_wish (
 CREATE TABLE day_plan (
   id INTEGER PRIMARY KEY CHECK (id = 1), version INTEGER NOT NULL, made_at TEXT NOT NULL, by TEXT NOT NULL, blocks TEXT NOT NULL
 ) STRICT;
+-- Calendars that other programs read: of the whole shop, or of one person. Only a hash of the token is kept.
+CREATE TABLE feed (
+  id TEXT PRIMARY KEY, secret_hash TEXT NOT NULL UNIQUE, person_id TEXT REFERENCES person (id), made_by TEXT NOT NULL, made_at TEXT NOT NULL,
+  read_at TEXT, withdrawn_at TEXT, withdrawn_by TEXT
+) STRICT, WITHOUT ROWID;
 INSERT OR REPLACE INTO setting (key, value) VALUES ('projections', 'to be made anew');
