@@ -44,6 +44,7 @@ import { Stock } from './store/stock.ts';
 import { Units } from './store/units.ts';
 import { Vehicles } from './store/vehicles.ts';
 import { Visits } from './store/visits.ts';
+import { Years } from './store/years.ts';
 
 /** What the routes work with. */
 export interface Services {
@@ -73,6 +74,7 @@ export interface Services {
   readonly followUps: FollowUps;
   readonly figures: Figures;
   readonly visits: Visits;
+  readonly years: Years;
   readonly audit: Audit;
   /** One request, one transaction. */
   readonly oneGo: OneGo;
@@ -212,6 +214,7 @@ export function createServices(
     followUps: new FollowUps(db),
     figures: new Figures(db),
     visits: new Visits(db),
+    years: new Years(db, audit, settings),
     audit,
     oneGo,
     keeper,

@@ -71,6 +71,14 @@ export const SHOP_FIGURES = {
     high: 15,
     where: 'the balance at Prove: 2.7 kPa is 20 mmHg',
   },
+  'due-interval': {
+    name: 'Cleaned again after',
+    unit: 'km',
+    usual: 60_000,
+    low: 1000,
+    high: 500_000,
+    where: 'what is due, where nothing is known of a vehicle; running hours in proportion',
+  },
   'unit-minutes': {
     name: 'Work on a unit that nobody has timed',
     unit: 'min',

@@ -54,6 +54,8 @@ export const ACCESS: readonly Rule[] = [
      GET    /bay
      GET    /day
      GET    /feeds
+     GET    /due
+     GET    /lasting
      POST   /feeds
      POST   /feeds/:id/withdraw
      GET    /wanted
@@ -141,6 +143,8 @@ export const ACCESS: readonly Rule[] = [
     `PUT    /day/plan
      PUT    /day/wishes
      PUT    /day/longer
+     PUT    /due/:vehicleId
+     POST   /follow-ups/:jobId
      PUT    /vehicles/:id
      DELETE /vehicles/:id
      POST   /reminders/:jobId/:id/done

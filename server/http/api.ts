@@ -30,6 +30,7 @@ import { shopRoutes } from './shop.ts';
 import { stockRoutes } from './stock.ts';
 import { transferRoutes } from './transfer.ts';
 import { familyRoutes, unitRoutes } from './units.ts';
+import { yearRoutes } from './years.ts';
 import { vehicleRoutes } from './vehicles.ts';
 import type { Services } from '../services.ts';
 
@@ -71,6 +72,7 @@ export const API: readonly Mount[] = [
   ['/', bayRoutes],
   ['/', dayRoutes],
   ['/', feedRoutes],
+  ['/', yearRoutes],
   ['/', changeRoutes],
   ['/', searchRoutes],
   ['/', keepingRoutes],

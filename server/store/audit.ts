@@ -25,6 +25,8 @@ const KINDS = {
     'absence-kept',
     'absence-dropped',
     'longer-day',
+    'due-answered',
+    'followed-up',
     'day-wished',
   ],
 } as const;

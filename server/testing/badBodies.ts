@@ -42,6 +42,8 @@ export const ROUTES: readonly (readonly ['post' | 'put', string])[] = [
   ['post', '/air'],
   ['put', '/air'],
   ['put', '/calendar'],
+  ['put', '/due/bus'],
+  ['post', '/follow-ups/j'],
   ['post', '/feeds'],
   ['post', '/feeds/f/withdraw'],
   ['put', '/day/plan'],

@@ -4,8 +4,10 @@ import {
   absenceInput,
   type BrokenSetting,
   crossReference,
+  dueAnswerInput,
   family,
   type Finding,
+  followUpInput,
   lifeInput,
   longerInput,
   person,
@@ -93,6 +95,16 @@ const TABLES: readonly { readonly table: string; readonly name: string; readonly
       part,
       why,
     })),
+  },
+  {
+    table: 'due_answer',
+    name: 'vehicle_id',
+    judge: fits(dueAnswerInput, ({ answer, until, note }) => ({ answer, until, note })),
+  },
+  {
+    table: 'follow_up',
+    name: 'job_id',
+    judge: fits(followUpInput, ({ answer, meter, note }) => ({ answer, meter, note })),
   },
   {
     table: 'longer_day',

@@ -18,6 +18,25 @@ CREATE TABLE stage_expected (
 ) STRICT, WITHOUT ROWID;
 CREATE INDEX expected_by_close ON stage_expected (closed_at, job_id);
 
+-- What each job tells of its vehicle over the years: when it is due again, and how long repairs hold.
+CREATE TABLE visit (
+  job_id TEXT PRIMARY KEY, number INTEGER NOT NULL, vehicle_id TEXT NOT NULL, family_id TEXT NOT NULL, kind TEXT NOT NULL, option TEXT, unit_kind TEXT NOT NULL,
+  opened_at TEXT NOT NULL, closed_at TEXT, meter REAL NOT NULL, hours INTEGER NOT NULL, anew INTEGER NOT NULL,
+  level_before REAL, sd_before REAL, level_after REAL, sd_after REAL, cleaned INTEGER NOT NULL, reopened INTEGER NOT NULL
+) STRICT;
+CREATE INDEX visit_by_vehicle ON visit (vehicle_id, opened_at);
+CREATE INDEX visit_by_close ON visit (closed_at);
+-- What was said of vehicles that are due: put off until a day, or not wanted; it holds until the next visit.
+CREATE TABLE due_answer (
+  vehicle_id TEXT PRIMARY KEY REFERENCES vehicle (id), answer TEXT NOT NULL CHECK (answer IN ('put-off', 'not-wanted', 'told')), until TEXT,
+  note TEXT NOT NULL, at TEXT NOT NULL, by TEXT NOT NULL
+) STRICT, WITHOUT ROWID;
+-- What customers said of repairs that were not seen again.
+CREATE TABLE follow_up (
+  job_id TEXT NOT NULL, at TEXT NOT NULL, answer TEXT NOT NULL CHECK (answer IN ('good', 'came-back', 'sold', 'scrapped', 'unknown')),
+  meter REAL, note TEXT NOT NULL, by TEXT NOT NULL, PRIMARY KEY (job_id, at)
+) STRICT, WITHOUT ROWID;
+
 -- What somebody does and when they are here; null while nobody has said so: as their role and the shop have it.
 ALTER TABLE person ADD COLUMN does TEXT;
 ALTER TABLE person ADD COLUMN hours TEXT;

@@ -19,6 +19,7 @@ import { SEIZED_TABLES } from './seized.ts';
 import { START_TABLES } from './start.ts';
 import { TIMERS_TABLES } from './timers.ts';
 import { TORQUE_TABLES } from './torque.ts';
+import { VISIT_TABLES } from './visits.ts';
 
 /** Every projection, by subject as in core. A table listed here is written nowhere else. */
 export const PROJECTIONS: readonly Projection[] = [
@@ -42,4 +43,5 @@ export const PROJECTIONS: readonly Projection[] = [
   ...PROOF_TABLES,
   ...RECORDINGS_TABLES,
   ...HANDOVER_TABLES,
+  ...VISIT_TABLES,
 ];

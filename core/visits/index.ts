@@ -1,0 +1,15 @@
+export { dueList, type DueOn, type DueVehicle, type HouseInterval, meterToday } from './due.ts';
+export {
+  ASK_AFTER_DAYS,
+  compareLasting,
+  FOLLOW_UP_ANSWERS,
+  type FollowUp,
+  type FollowUpAnswer,
+  type KnownBy,
+  type Lasting,
+  lastingOf,
+  livesOf,
+  type RepairLife,
+  wantsFollowUp,
+} from './lasting.ts';
+export { type Visit, type VisitKind, visitOf } from './visit.ts';
