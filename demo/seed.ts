@@ -2,6 +2,7 @@ import { Player, type DemoClient } from './player.ts';
 import { finishedFarm, finishedVan } from './jobs/finished.ts';
 import { minibusInPieces, saloonWaitsForSeal } from './jobs/bigOnes.ts';
 import { busInRefit, farmWaitsForPart, fourOnBench, launchOiled, vanInDiagnose } from './jobs/open.ts';
+import { PAST_JOBS, seedPast } from './past.ts';
 import { cableNext } from './procedures/cableNext.ts';
 import { shop } from './shop.ts';
 import { vehicles } from './vehicles.ts';
@@ -14,9 +15,12 @@ const KNOWN_SINCE = '2024-03-01';
 
 /** Fills an empty server with the demo world, by the same requests that a person's taps make. @param now ms since 1970 */
 export async function seedDemo(client: DemoClient, now: number): Promise<void> {
-  await client.putShop(shop);
+  // Numbers of the past jobs come before those of the open ones.
+  const first = Number(shop.settings['first-job-number']) - PAST_JOBS;
+  await client.putShop({ ...shop, settings: { ...shop.settings, 'first-job-number': String(first) } });
   for (const [id, vehicle] of Object.entries(vehicles))
     await client.putVehicle(id, { ...vehicle, knownSince: KNOWN_SINCE });
+  await seedPast(client, now);
   await finishedVan(new Player(client, 'job-228', 'tomas', now - 62 * DAY - 5 * HOUR));
   await finishedFarm(new Player(client, 'job-229', 'isla', now - 41 * DAY - 6 * HOUR));
   await busInRefit(new Player(client, 'job-230', 'tomas', now - DAY - 4 * HOUR), now);

@@ -79,6 +79,18 @@ const VIEWS = {
 };
 /** Looked at, but not kept. */
 const LOOKED_AT = {
+  due: { path: '/records/due?', prepare: (page) => page.getByRole('radio', { name: 'half a year' }).click() },
+  lasting: { path: '/records/lasting', theme: 'dark' },
+  bench: { path: '/bench/wen' },
+  'bay-dark': { path: '/bay', theme: 'dark' },
+  'bay-tablet': { path: '/bay', size: '834x1112' },
+  promise: {
+    path: '/jobs/job-230/refit',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^ready/ }).click();
+      await page.getByText('earliest honest').waitFor();
+    },
+  },
   recipe: { path: '/recipes/wick-tool', person: 'isla' },
   'refit-tablet': { path: '/jobs/job-230/refit', size: '834x1112', theme: 'dark' },
   vehicles: { path: '/vehicles', theme: 'dark' },

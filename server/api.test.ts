@@ -4,6 +4,7 @@ import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { JobReply } from '../contract/index.ts';
 import { diagnoseJob, ESTIMATE_SPREAD, estimateLines, jobChoice, jobOutlook, wayMinutes } from '../core/job/index.ts';
+import { PAST_JOBS } from '../demo/past.ts';
 import { seedDemo } from '../demo/seed.ts';
 import { vehicles } from '../demo/vehicles.ts';
 import { type Harness, harness, NOW, openJob, PROCEDURE } from './testing/harness.ts';
@@ -229,10 +230,15 @@ describe('the demo world over the same requests as a person’s taps', () => {
     expect(planned).toBeLessThanOrEqual(estimated * ESTIMATE_SPREAD.high);
     expect(labour.at(-1)!.words).toContain('soaking, not charged');
   });
-  it('is ten vehicles and nine jobs, two of them finished', async () => {
-    expect((await demo.http.get('/api/vehicles')).body.rows).toHaveLength(Object.keys(vehicles).length);
-    const jobs = (await demo.http.get('/api/jobs')).body.rows as { status: string; stage: string }[];
-    expect(jobs.map(({ status, stage }) => `${status} ${stage}`)).toEqual([
+  it('is the vehicles of now and of the past, nine jobs of now with two of them finished, and the past ones', async () => {
+    const ids = ((await demo.http.get('/api/vehicles')).body.rows as { id: string }[]).map(({ id }) => id);
+    expect(ids).toEqual(expect.arrayContaining(Object.keys(vehicles)));
+    expect(ids.length).toBeGreaterThan(Object.keys(vehicles).length);
+    const jobs = (await demo.http.get('/api/jobs')).body.rows as { number: number; status: string; stage: string }[];
+    const past = jobs.slice(9);
+    expect(past.length).toBe(PAST_JOBS);
+    expect(past.every(({ status, number }) => status === 'closed' && number < 228)).toBe(true);
+    expect(jobs.slice(0, 9).map(({ status, stage }) => `${status} ${stage}`)).toEqual([
       'open clean',
       'open rebuild',
       'open prepare',
@@ -253,7 +259,9 @@ describe('the demo world over the same requests as a person’s taps', () => {
       expect((pdf.body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
       expect((pdf.body as Buffer).length).toBeGreaterThan(8000);
     }
-    expect(demo.db.prepare("SELECT held, items_off FROM job_summary WHERE status = 'closed'").all()).toEqual([
+    expect(
+      demo.db.prepare("SELECT held, items_off FROM job_summary WHERE status = 'closed' AND number >= 228").all(),
+    ).toEqual([
       { held: 0, items_off: 0 },
       { held: 0, items_off: 0 },
     ]);

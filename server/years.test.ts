@@ -106,21 +106,21 @@ describe('what is due', () => {
   it('says what to have on the shelf: what was renewed last time, and how much of it there is', async () => {
     await cleaned('a', '2024-05-01', 200_000);
     const part = server.db.prepare(
-      'INSERT INTO part_use (job_id, id, part_number, part_key, quantity, at) VALUES (?, ?, ?, ?, ?, ?)',
+      "INSERT INTO consumption (job_id, id, kind, name, part_number, part_key, quantity, unit, price_minor) VALUES ('a', ?, 'part', ?, ?, ?, ?, '', 0)",
     );
     const [thing] = server.db
-      .prepare<[], { name: string; part_number: string; part_key: string }>(
-        "SELECT name, part_number, part_key FROM stock WHERE part_key <> '' LIMIT 1",
+      .prepare<[], { part_number: string; part_key: string }>(
+        "SELECT part_number, part_key FROM stock WHERE part_key <> '' LIMIT 1",
       )
       .all();
-    part.run('a', 'x', 'OT-1', 'OT1', 2, '2024-05-01T09:00:00.000Z');
-    part.run('a', 'y', thing!.part_number, thing!.part_key, 1, '2024-05-01T09:00:00.000Z');
+    part.run('x', 'Valve gasket', 'OT-1', 'ot1', 2);
+    part.run('y', 'Body gasket', thing!.part_number, thing!.part_key, 1);
     const { rows, shelf } = await due();
-    const own = { name: thing!.name, partNumber: thing!.part_number, quantity: 1 };
-    expect(rows[0]?.parts).toEqual([own, { name: 'OT-1', partNumber: 'OT-1', quantity: 2 }]);
+    const own = { name: 'Body gasket', partNumber: thing!.part_number, quantity: 1 };
+    expect(rows[0]?.parts).toEqual([own, { name: 'Valve gasket', partNumber: 'OT-1', quantity: 2 }]);
     expect(shelf).toEqual([
       { ...own, inStock: expect.any(Number) as number },
-      { name: 'OT-1', partNumber: 'OT-1', quantity: 2, inStock: null },
+      { name: 'Valve gasket', partNumber: 'OT-1', quantity: 2, inStock: null },
     ]);
     await put('/due/farm', { answer: 'not-wanted', until: null, note: '' }).expect(200);
     expect((await due()).shelf).toEqual([]);

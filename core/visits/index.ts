@@ -12,4 +12,5 @@ export {
   type RepairLife,
   wantsFollowUp,
 } from './lasting.ts';
+export { dueMessage, rounded } from './message.ts';
 export { type Visit, type VisitKind, visitOf } from './visit.ts';

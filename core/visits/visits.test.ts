@@ -6,6 +6,7 @@ import { open } from '../job/testing/samples.ts';
 import {
   compareLasting,
   dueList,
+  dueMessage,
   type FollowUp,
   lastingOf,
   livesOf,
@@ -222,6 +223,13 @@ describe('what is due', () => {
     expect(from([seen('a'), once('g')]).from).toBe('kind');
     const hours = vehicle('launch', [visit('2026-01-10', 500, { hours: true })]);
     expect(dueList([hours], HOUSE)[0]?.meter.likely).toBeCloseTo(500 + 0.92 * 340, 0);
+  });
+  it('is told the customer in round figures', () => {
+    const [due] = dueList([vehicle('a', [visit('2026-01-10', 50_340)])], HOUSE);
+    const say = { day: (iso: string) => iso } as never;
+    expect(dueMessage(due!, { plate: 'TQ 1', name: 'Norrland Parcel', owner: '' }, say, 'Tern Quay')).toMatch(
+      /^Tern Quay: the throttle of TQ 1, Norrland Parcel, is best cleaned again around 20\d\d-\d\d-\d\d \(at about 106\u2009000 km; it was last done 2026-01-11 at 50\u2009000 km\)\. May we book it in\?/,
+    );
   });
   it('foretells nothing beyond ten years', () => {
     const still = vehicle('still', [visit('2024-01-10', 50_000), visit('2026-01-10', 50_001, { before: level(0) })]);

@@ -157,9 +157,8 @@ export class Years {
   /** Parts that a job used up: seals and gaskets come again with each visit. */
   #renewed(jobId: string): ShelfPart[] {
     return this.#sql<[string], ShelfPart>(
-      `SELECT COALESCE((SELECT s.name FROM stock s WHERE s.part_key = p.part_key LIMIT 1), p.part_number) AS name,
-         p.part_number AS partNumber, SUM(p.quantity) AS quantity
-       FROM part_use p WHERE p.job_id = ? AND p.part_number <> '' GROUP BY p.part_key ORDER BY name`,
+      `SELECT name, part_number AS partNumber, SUM(quantity) AS quantity FROM consumption
+       WHERE job_id = ? AND kind = 'part' AND part_number <> '' GROUP BY part_key, name ORDER BY name`,
     ).all(jobId);
   }
 
@@ -182,7 +181,7 @@ export class Years {
     const row = this.#sql<[string], { found: number; quantity: number | null }>(
       `SELECT COUNT(*) AS found, SUM(COALESCE(m.booked, 0) - COALESCE(m.emptied, 0)) + MAX(COALESCE(p.arrived, 0) - COALESCE(p.used, 0)) AS quantity
        FROM stock s LEFT JOIN stock_moved m ON m.item_id = s.id LEFT JOIN part_moved p ON p.part_key = s.part_key
-       WHERE s.part_key = (SELECT part_key FROM part_use WHERE part_number = ? LIMIT 1)`,
+       WHERE s.part_key = (SELECT part_key FROM consumption WHERE part_number = ? AND kind = 'part' LIMIT 1)`,
     ).get(partNumber);
     return row === undefined || row.found === 0 ? null : (row.quantity ?? 0);
   }

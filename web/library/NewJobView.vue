@@ -30,7 +30,7 @@ const jobId = freshId();
 const commandId = freshId();
 const planId = freshId();
 /** What the job is for: planned work needs no fault. */
-const kind = ref<keyof typeof JOB_KINDS | null>('fault');
+const kind = ref<keyof typeof JOB_KINDS | null>(route.query.planned === 'service' ? 'service' : 'fault');
 const planned = computed(() => kind.value === 'service' || kind.value === 'replacement');
 
 /** What was typed and not sent comes back, also over a reload. */

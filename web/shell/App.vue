@@ -74,6 +74,7 @@ useKeys([
   go('j', '/jobs', 'jobs'),
   go('s', '/stock', 'stock'),
   go('t', '/tools', 'tools'),
+  go('r', '/records', 'records'),
 ]);
 
 /** Lists that are parts of the shop's own settings. */

@@ -13,6 +13,7 @@ const places = [
   { path: '/procedures', name: 'Procedures', key: 'G P' },
   { path: '/stock', name: 'Stock', key: 'G S' },
   { path: '/tools', name: 'Tools', key: 'G T' },
+  { path: '/records', name: 'Records', key: 'G R' },
 ];
 const route = useRoute();
 const shop = useShop();

@@ -11,11 +11,35 @@ export const PAGE_WORDS: Readonly<Record<string, PageWords>> = {
   bay: {
     title: 'The Bay',
     about: [
-      'Every open job as one line of the day: solid is hands-on, hatched is a wait that needs nobody, dashed is planned, dots wait for a part.',
-      'On the right: what fits into the wait you are in, and what not to begin now.',
+      'The day, woven over people and vehicles. Solid is done, outlined is planned, hatched is a wait that needs nobody, dots wait for a part; a flag is a promise.',
+      'A block is shifted, given to somebody or let go by tapping it, or by dragging it. What clashes stands on the right, with two ways out.',
+      'On the right too: what fits into the wait you are in, which waits are used for what, and what moved since the plan before.',
       'Jobs that rest stand below, with why and until when; on their day they are back in the lines by themselves.',
     ],
     hint: 'Tap a line to go on with that job where it stands.',
+  },
+  bench: {
+    title: 'A bench',
+    about: [
+      'What one person does now, and what then, by the plan of the day. When a wait is over it says so, with a knock where somebody asked for one.',
+    ],
+    hint: 'Tap the work to go to it.',
+  },
+  due: {
+    title: 'What is due',
+    about: [
+      'Each vehicle by how fast it fouled between its visits and how much it is used: the likeliest day, and the time in which 8 of 10 such vehicles come to be due.',
+      'On the right: what was renewed on them the last time, and whether it lies on the shelf.',
+    ],
+    hint: 'Tap a vehicle for the reasons, a message to its customer, and a planned job.',
+  },
+  lasting: {
+    title: 'What lasts',
+    about: [
+      'How long each kind of repair held in this shop, from its own jobs: by the next fault, by what was seen later, and by what customers said when they were asked.',
+      'Two kinds are compared by the log-rank test, and where there are too few it says so.',
+    ],
+    hint: 'Ask the customers below: until then those repairs count for nothing.',
   },
   'first-day': {
     title: 'The first day',

@@ -29,6 +29,19 @@ export const router = createRouter({
       component: () => import('../bench/BenchView.vue'),
       meta: { title: 'Bench' },
     },
+    { path: '/records', redirect: '/records/due' },
+    {
+      path: '/records/due',
+      name: 'due',
+      component: () => import('../records/DueView.vue'),
+      meta: { title: 'Due' },
+    },
+    {
+      path: '/records/lasting',
+      name: 'lasting',
+      component: () => import('../records/LastingView.vue'),
+      meta: { title: 'What lasts' },
+    },
     {
       path: '/first-day',
       name: 'first-day',
