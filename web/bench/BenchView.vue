@@ -3,6 +3,7 @@ import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { waitLeft } from '../../core/bay/index.ts';
 import { formatClock, formatMinutes } from '../../core/quantity/index.ts';
+import { upperFirst } from '../../core/words/index.ts';
 import { useChanges } from '../data/changes.ts';
 import { readPreference, writePreference } from '../shell/preferences.ts';
 import { useBay } from '../stores/bay.ts';
@@ -86,7 +87,9 @@ const others = computed(() =>
     <section v-if="first" class="mt-6 max-w-4xl" aria-label="Now">
       <p class="text-soft">{{ first.from <= now ? 'Now' : `At ${shop.say.clock(first.from)}` }}</p>
       <RouterLink :to="`/jobs/${first.jobId}`" class="group block">
-        <span class="block text-figure-md font-bold leading-tight group-hover:underline">{{ first.what }}</span>
+        <span class="block text-figure-md font-bold leading-tight group-hover:underline">{{
+          upperFirst(first.what)
+        }}</span>
         <span class="mt-1 block text-lg"
           ><b>{{ first.plate }}</b> {{ first.nickname }}, {{ formatMinutes(first.minutes) }}</span
         >

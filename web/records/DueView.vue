@@ -127,7 +127,7 @@ const answerWords = ({ answer: said }: DueLine): string => {
                 <DueBand :line="line" :span="span" :today="today" />
                 <span class="mt-0.5 flex flex-wrap justify-between gap-x-4 text-note">
                   <span class="font-semibold" :class="line.likelyOn < today ? 'text-oxide' : ''">{{
-                    dueWords(line, today, shop.say)
+                    dueWords(line, today)
                   }}</span>
                   <span class="text-soft">{{
                     line.openJob ? `job ${line.openJob.number} is open` : answerWords(line)

@@ -1,12 +1,13 @@
 // What is due, in words.
 import type { DueLine } from '../../contract/index.ts';
+import { sayDate } from '../../core/days/index.ts';
 import type { Speaker } from '../../core/sheet/index.ts';
 import { rounded } from '../../core/visits/index.ts';
 
-/** “due around 12 June 2026, between March and November”. @param today ISO day */
-export function dueWords({ likelyOn, lowOn, highOn }: DueLine, today: string, say: Speaker): string {
-  const around = likelyOn < today ? `likely due since ${say.day(likelyOn)}` : `due around ${say.day(likelyOn)}`;
-  return `${around}; surely between ${say.day(lowOn)} and ${say.day(highOn)}`;
+/** “due around 12 June 2026; 8 in 10 between 3 March and 4 November 2026”. @param today ISO day */
+export function dueWords({ likelyOn, lowOn, highOn }: DueLine, today: string): string {
+  const around = likelyOn < today ? `likely due since ${sayDate(likelyOn)}` : `due around ${sayDate(likelyOn)}`;
+  return `${around}; 8 in 10 between ${sayDate(lowOn)} and ${sayDate(highOn)}`;
 }
 
 const UNIT = (hours: boolean): string => (hours ? 'h' : 'km');

@@ -39,7 +39,7 @@ export function asBefore({ before, jobs }: WeaveProblem): Way[] {
 }
 
 /** Plain orders to begin from; the first is one vehicle after the other. */
-export function ordersOf({ jobs }: WeaveProblem): string[][] {
+export function ordersOf({ jobs, now }: WeaveProblem): string[][] {
   const left = (id: string): number =>
     jobs.find((job) => job.id === id)?.stretches.reduce((sum, { minutes }) => sum + minutes, 0) ?? 0;
   const inHand = jobs.map(({ id, stretches }) => ({
@@ -48,14 +48,32 @@ export function ordersOf({ jobs }: WeaveProblem): string[][] {
   }));
   const whole = (ids: readonly string[]): string[] =>
     ids.flatMap((id) => Array.from({ length: inHand.find((each) => each.id === id)?.times ?? 0 }, () => id));
+  // What waits days for a part would hold a bay against all the others: it is laid last.
+  const waits = new Set(jobs.flatMap((job) => (job.inside !== true && firstInside(job) > now + NIGHT ? [job.id] : [])));
+  const last = (some: readonly string[]): string[] => [
+    ...some.filter((id) => !waits.has(id)),
+    ...some.filter((id) => waits.has(id)),
+  ];
   const ids = jobs.map(({ id }) => id);
   const byPromise = jobs
     .toSorted((a, b) => (a.promised ?? Infinity) - (b.promised ?? Infinity) || b.weight - a.weight)
     .map(({ id }) => id);
   const longestFirst = ids.toSorted((a, b) => left(b) - left(a));
   const shortestFirst = ids.toSorted((a, b) => left(a) - left(b));
-  return [byPromise, ids, longestFirst, shortestFirst].flatMap((order) => [whole(order), inRounds(whole(order))]);
+  return [byPromise, ids, longestFirst, shortestFirst].flatMap((order) => {
+    const laid = whole(last(order));
+    return [laid, inRounds(laid)];
+  });
 }
+
+/** What begins after so many minutes begins on another day. */
+const NIGHT = 600;
+/** Before when a vehicle cannot come into a bay: its first stretch there waits for something. */
+const firstInside = ({ stretches }: WeaveProblem['jobs'][number]): number =>
+  stretches.reduce<number | null>(
+    (from, stretch) => from ?? (stretch.kind === 'hands' && stretch.outside !== true ? (stretch.from ?? 0) : null),
+    null,
+  ) ?? 0;
 
 /** A step of each in turn: waits of one are filled with the others from the beginning. */
 function inRounds(order: readonly string[]): string[] {

@@ -128,4 +128,4 @@ export function notPlannedWords({ jobId, why, part }: NotPlanned, { plate }: Say
 
 /** How likely, as people say it: “9 in 10”. */
 export const tenths = (share: number): string =>
-  share > 0.985 ? 'as good as sure' : share < 0.05 ? 'hardly' : `${Math.round(share * 10) || 1} in 10`;
+  share > 0.985 ? 'as good as sure' : share < 0.05 ? 'hardly' : `${Math.min(9, Math.round(share * 10) || 1)} in 10`;
