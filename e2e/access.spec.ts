@@ -5,6 +5,9 @@ import { expect, test } from './fixtures.ts';
 
 const VIEWS = [
   '/bay',
+  '/bench/wen',
+  '/records/due',
+  '/records/lasting',
   '/vehicles',
   '/vehicles/bus',
   '/vehicles/new',

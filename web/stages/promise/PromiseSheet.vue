@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue';
 import { dayOf, instantsAt, readClock } from '../../../core/days/index.ts';
 import { type Job, promiseMessage } from '../../../core/job/index.ts';
+import { useChanges } from '../../data/changes.ts';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import TextField from '../../parts/TextField.vue';
 import { nowIso } from '../../stores/clock.ts';
@@ -26,6 +27,7 @@ const because = ref('');
 const wrong = ref('');
 const copied = ref(false);
 onMounted(() => void plan.load());
+useChanges(plan.heard);
 
 const end = computed(() => plan.woven?.ends.find(({ jobId }) => jobId === job.id) ?? null);
 const stops = computed(() => plan.woven?.notPlanned.find(({ jobId }) => jobId === job.id) ?? null);
