@@ -8,6 +8,7 @@ const VIEWS = [
   '/bench/wen',
   '/records/due',
   '/records/lasting',
+  '/records/report',
   '/vehicles',
   '/vehicles/bus',
   '/vehicles/new',

@@ -81,6 +81,8 @@ const VIEWS = {
 const LOOKED_AT = {
   due: { path: '/records/due?', prepare: (page) => page.getByRole('radio', { name: 'half a year' }).click() },
   lasting: { path: '/records/lasting', theme: 'dark' },
+  report: { path: '/records/report/2026-05' },
+  'report-year': { path: '/records/report/2025', theme: 'dark' },
   bench: { path: '/bench/wen' },
   'bay-dark': { path: '/bay', theme: 'dark' },
   'bay-tablet': { path: '/bay', size: '834x1112' },

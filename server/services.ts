@@ -28,6 +28,7 @@ import { JobLines } from './store/jobLines.ts';
 import { People } from './store/people.ts';
 import { Pictures } from './store/pictures.ts';
 import { type Printing, printing } from './report/printing.ts';
+import { Reports } from './store/report/reports.ts';
 import { Search } from './store/search.ts';
 import { Settings } from './store/settings.ts';
 import { Tools } from './store/tools.ts';
@@ -75,6 +76,7 @@ export interface Services {
   readonly figures: Figures;
   readonly visits: Visits;
   readonly years: Years;
+  readonly reports: Reports;
   readonly audit: Audit;
   /** One request, one transaction. */
   readonly oneGo: OneGo;
@@ -215,6 +217,7 @@ export function createServices(
     figures: new Figures(db),
     visits: new Visits(db),
     years: new Years(db, audit, settings),
+    reports: new Reports(db, settings),
     audit,
     oneGo,
     keeper,

@@ -56,6 +56,8 @@ const BY_FACT = new Map(SUBJECTS.flatMap(([stage, { facts }]) => facts.map(({ ty
 export function stageOfEntry({ type, data }: { readonly type: string; readonly data: unknown }): Stage | null {
   const said = data as { readonly stage?: unknown; readonly when?: unknown };
   if (type === 'stage-passed') return STAGES.find((stage) => stage === said.stage) ?? null;
+  // A part is used where work is, at whatever stage that is.
+  if (type === 'part-used') return null;
   const stage = BY_FACT.get(type) ?? null;
   if (stage === 'prove' && said.when === 'before') return 'diagnose';
   if (stage === 'strip' && FACTS.get(type)?.way === 'back') return 'refit';

@@ -56,6 +56,10 @@ export const ACCESS: readonly Rule[] = [
      GET    /feeds
      GET    /due
      GET    /lasting
+     GET    /reports/:period
+     GET    /reports/:period/behind
+     GET    /reports/:period/sheet.pdf
+     GET    /reports/:period/tables/:table
      POST   /feeds
      POST   /feeds/:id/withdraw
      GET    /wanted

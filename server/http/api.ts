@@ -30,6 +30,7 @@ import { shopRoutes } from './shop.ts';
 import { stockRoutes } from './stock.ts';
 import { transferRoutes } from './transfer.ts';
 import { familyRoutes, unitRoutes } from './units.ts';
+import { reportRoutes } from './reports.ts';
 import { yearRoutes } from './years.ts';
 import { vehicleRoutes } from './vehicles.ts';
 import type { Services } from '../services.ts';
@@ -73,6 +74,7 @@ export const API: readonly Mount[] = [
   ['/', dayRoutes],
   ['/', feedRoutes],
   ['/', yearRoutes],
+  ['/', reportRoutes],
   ['/', changeRoutes],
   ['/', searchRoutes],
   ['/', keepingRoutes],

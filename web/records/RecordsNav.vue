@@ -6,6 +6,7 @@ const route = useRoute();
 const ROOMS = [
   { path: '/records/due', name: 'Due' },
   { path: '/records/lasting', name: 'What lasts' },
+  { path: '/records/report', name: 'Month and year' },
 ] as const;
 </script>
 
@@ -17,9 +18,11 @@ const ROOMS = [
       :to="room.path"
       class="-mb-px border-b-[3px] py-2"
       :class="
-        route.path === room.path ? 'border-oxide font-bold text-ink' : 'border-transparent text-soft hover:text-ink'
+        route.path.startsWith(room.path)
+          ? 'border-oxide font-bold text-ink'
+          : 'border-transparent text-soft hover:text-ink'
       "
-      :aria-current="route.path === room.path ? 'page' : undefined"
+      :aria-current="route.path.startsWith(room.path) ? 'page' : undefined"
       >{{ room.name }}</RouterLink
     >
   </nav>

@@ -41,6 +41,14 @@ export const PAGE_WORDS: Readonly<Record<string, PageWords>> = {
     ],
     hint: 'Ask the customers below: until then those repairs count for nothing.',
   },
+  report: {
+    title: 'A month or a year',
+    about: [
+      'What was opened, done, charged and promised; minutes by stage against what was expected; what was used, bought, let into the air and handed over as waste.',
+      'The same on one A4 page, and each table as CSV.',
+    ],
+    hint: 'Tap a row for the jobs behind it.',
+  },
   'first-day': {
     title: 'The first day',
     about: [

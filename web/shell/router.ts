@@ -43,6 +43,12 @@ export const router = createRouter({
       meta: { title: 'What lasts' },
     },
     {
+      path: '/records/report/:period?',
+      name: 'report',
+      component: () => import('../records/ReportView.vue'),
+      meta: { title: 'Month and year' },
+    },
+    {
       path: '/first-day',
       name: 'first-day',
       component: () => import('../first-day/FirstDayView.vue'),

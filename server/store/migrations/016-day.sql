@@ -22,10 +22,16 @@ CREATE INDEX expected_by_close ON stage_expected (closed_at, job_id);
 CREATE TABLE visit (
   job_id TEXT PRIMARY KEY, number INTEGER NOT NULL, vehicle_id TEXT NOT NULL, family_id TEXT NOT NULL, kind TEXT NOT NULL, option TEXT, unit_kind TEXT NOT NULL,
   opened_at TEXT NOT NULL, closed_at TEXT, meter REAL NOT NULL, hours INTEGER NOT NULL, anew INTEGER NOT NULL,
-  level_before REAL, sd_before REAL, level_after REAL, sd_after REAL, cleaned INTEGER NOT NULL, reopened INTEGER NOT NULL
+  level_before REAL, sd_before REAL, level_after REAL, sd_after REAL, cleaned INTEGER NOT NULL, reopened INTEGER NOT NULL,
+  labour_minutes REAL, parts_minor INTEGER, total_minor INTEGER
 ) STRICT;
 CREATE INDEX visit_by_vehicle ON visit (vehicle_id, opened_at);
 CREATE INDEX visit_by_close ON visit (closed_at);
+-- What reports sum up is found by when it was.
+CREATE INDEX coolant_by_time ON coolant_entry (at);
+CREATE INDEX waste_by_time ON waste (at);
+CREATE INDEX part_use_by_time ON part_use (at);
+CREATE INDEX job_by_opening ON job_summary (opened_at);
 -- What was said of vehicles that are due: put off until a day, or not wanted; it holds until the next visit.
 CREATE TABLE due_answer (
   vehicle_id TEXT PRIMARY KEY REFERENCES vehicle (id), answer TEXT NOT NULL CHECK (answer IN ('put-off', 'not-wanted', 'told')), until TEXT,

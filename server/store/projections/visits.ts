@@ -1,3 +1,4 @@
+import { costOf } from '../../../core/job/index.ts';
 import { visitOf } from '../../../core/visits/index.ts';
 import type { Projection } from '../projection.ts';
 
@@ -18,10 +19,15 @@ export const VISIT_TABLES: readonly Projection[] = [
       job.handOver,
       job.cancelled,
       job.reopened,
+      job.parts,
+      job.cleaners,
+      job.coolant,
     ],
     rows: (job) => {
       const visit = visitOf(job);
       if (visit === null) return [];
+      const { handOver } = job;
+      const cost = handOver === null ? null : costOf(job, handOver.labourMinutes, handOver.ratePerHourMinor);
       return [
         {
           job_id: visit.jobId,
@@ -42,6 +48,9 @@ export const VISIT_TABLES: readonly Projection[] = [
           sd_after: visit.after?.sd ?? null,
           cleaned: visit.cleaned ? 1 : 0,
           reopened: visit.reopened,
+          labour_minutes: job.handOver?.labourMinutes ?? null,
+          parts_minor: cost?.partsMinor ?? null,
+          total_minor: cost?.totalMinor ?? null,
         },
       ];
     },

@@ -1,0 +1,1 @@
+export { type CellKind, plainCell, sayCell, UNIT_OF } from './cell.ts';
