@@ -1,5 +1,6 @@
 import type { VehicleInput } from '../contract/index.ts';
 import type { CommandData } from '../core/job/index.ts';
+import { checkDone } from './jobs/steps.ts';
 import { type DemoClient, Player } from './player.ts';
 
 const DAY = 86_400_000;
@@ -185,8 +186,19 @@ async function pastJob(
       { id: player.id(), unit: 'throttle-body', point: 'deposit-front', when, grade: value, text: '' },
       6,
     );
+  await checkDone(player, 'leak-by-ear', 'none', 13);
+  await checkDone(player, 'duct-off-look', grade > 2 ? 'ring' : 'clean', 12);
   await seen('before', grade);
-  await player.do('decide', { choice, reason: 'deposit at the edge', departure: choice === 'clean-in-place' ? 'the customer waited' : '', options: [] }, 4);
+  await player.do(
+    'decide',
+    {
+      choice,
+      reason: 'deposit at the edge',
+      departure: choice === 'clean-in-place' ? 'the customer waited' : '',
+      options: [],
+    },
+    4,
+  );
   for (const stage of ['complaint', 'diagnose', 'decide', 'prepare'] as const)
     await player.do('pass-stage', { stage }, 1);
   if (choice !== 'clean-in-place') {

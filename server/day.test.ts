@@ -113,6 +113,19 @@ describe('the day', () => {
     expect((await day()).longer).toEqual([]);
   });
 
+  it('leaves the bays to what needs one: a launch and a motorcycle stand beside them', async () => {
+    const reading = (unit: string) => ({ readingReason: '', complaint: 'stalls', reading: { value: 90_000, unit } });
+    await server
+      .send('l', 'open-job', { vehicleId: 'launch', ...reading('h'), reading: { value: 900, unit: 'h' } })
+      .expect(201);
+    await server.send('m', 'open-job', { vehicleId: 'four', ...reading('km') }).expect(201);
+    expect(Object.fromEntries((await day()).jobs.map(({ jobId, needsBay }) => [jobId, needsBay]))).toEqual({
+      j: true,
+      l: false,
+      m: false,
+    });
+  });
+
   it('gives people the work and the hours that they have', async () => {
     const hours = [null, { from: 480, to: 720 }, null, null, null, null, null];
     const person = { name: 'Wen Okafor', role: 'apprentice', bay: 'bay 3', does: ['bench', 'prove'], hours };

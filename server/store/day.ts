@@ -26,6 +26,7 @@ interface JobRow {
   readonly part: string | null;
   readonly part_expected: string | null;
   readonly last_by: string | null;
+  readonly use: string | null;
   readonly promised: string | null;
   readonly promised_told: string | null;
   readonly assigned: string | null;
@@ -33,6 +34,8 @@ interface JobRow {
   readonly aside_why: string | null;
 }
 
+/** What finds room beside the bays. */
+const BESIDE: ReadonlySet<string> = new Set(['outboard', 'motorcycle']);
 /** So many finished jobs say how fast the shop is: what it was years ago is another shop. */
 const PACE_JOBS = 200;
 
@@ -85,15 +88,17 @@ export class Day {
     return this.#sql<[], JobRow>(
       `SELECT b.job_id, b.work_left, b.needs_bay, b.inside, b.part, b.part_expected,
          (SELECT w.person FROM work_stretch w WHERE w.job_id = b.job_id ORDER BY w.ended_at DESC LIMIT 1) AS last_by,
-         j.promised, j.promised_told, j.assigned, j.aside_until, j.aside_why
-       FROM bay_line b JOIN job_summary j ON j.job_id = b.job_id WHERE j.status = 'open' ORDER BY j.number`,
+         COALESCE(v.use, f.body ->> '$.use') AS use, j.promised, j.promised_told, j.assigned, j.aside_until, j.aside_why
+       FROM bay_line b JOIN job_summary j ON j.job_id = b.job_id LEFT JOIN vehicle v ON v.id = j.vehicle_id
+         LEFT JOIN engine_family f ON f.id = v.family_id WHERE j.status = 'open' ORDER BY j.number`,
     )
       .all()
       .map((row): DayJob & { readonly promisedTold: string | null } => ({
         jobId: row.job_id,
         left: JSON.parse(row.work_left) as LeftStretch[],
-        needsBay: row.needs_bay === 1,
-        inside: row.inside === 1,
+        // What it is used for may be known of its family alone, which a job does not hold.
+        needsBay: row.needs_bay === 1 && !BESIDE.has(row.use ?? ''),
+        inside: row.inside === 1 && !BESIDE.has(row.use ?? ''),
         promised: row.promised,
         promisedTold: row.promised_told,
         lastBy: row.last_by,
