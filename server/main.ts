@@ -18,6 +18,7 @@ import { createServices, type ServiceOptions, type Services } from './services.t
 import { StoreError } from './store/errors.ts';
 import { type Held } from './store/holder.ts';
 import { openStore } from './store/open.ts';
+import { Supplier } from './supplier/client.ts';
 
 const { values } = parseArgs({
   options: {
@@ -39,6 +40,8 @@ const { values } = parseArgs({
     adapter: { type: 'string', multiple: true, default: ['4217'] },
     /** Ports of this machine at which instruments of the bench are expected. */
     instrument: { type: 'string', multiple: true, default: [] },
+    /** The port of this machine at which a supplier is asked and ordered from. */
+    supplier: { type: 'string' },
     /** How much faster than the world simulated vehicles run, and what records them: for trials. */
     pace: { type: 'string', default: '1' },
   },
@@ -84,6 +87,7 @@ function openToWork(): Open {
       make: inThread(new URL('./keepingWorker.js', import.meta.url)),
       progress: sayRemaking(),
       cookieKey: cookieKeyOf(place.folder),
+      ...(values.supplier !== undefined && { supplier: new Supplier(Number(values.supplier)) }),
     };
     const services = createServices(db, place.pictures, clock(), machineZone(), HUB, options);
     services.oneGo.run(() => services.access.sessions.clearOld());

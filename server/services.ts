@@ -28,6 +28,7 @@ import { JobLines } from './store/jobLines.ts';
 import { People } from './store/people.ts';
 import { Pictures } from './store/pictures.ts';
 import { type Printing, printing } from './report/printing.ts';
+import type { Supplier } from './supplier/client.ts';
 import { Reports } from './store/report/reports.ts';
 import { Search } from './store/search.ts';
 import { Settings } from './store/settings.ts';
@@ -77,6 +78,8 @@ export interface Services {
   readonly visits: Visits;
   readonly years: Years;
   readonly reports: Reports;
+  /** Null where none is connected. */
+  readonly supplier: Supplier | null;
   readonly audit: Audit;
   /** One request, one transaction. */
   readonly oneGo: OneGo;
@@ -108,6 +111,8 @@ export interface ServiceOptions {
   readonly readOnly?: boolean;
   /** Where the store really lies, when what is open is a copy of it. */
   readonly place?: Place;
+  /** Who is asked for prices and ordered from. */
+  readonly supplier?: Supplier;
   /** Ports of this machine at which instruments are expected. */
   readonly instrumentPorts?: readonly number[];
   /** What cookies are signed with; left out: people sign in anew when this process ends. */
@@ -134,6 +139,7 @@ export function createServices(
     place = placeOf(db.name),
     instrumentPorts = [],
     cookieKey,
+    supplier,
     progress,
   }: ServiceOptions = {},
 ): Services {
@@ -218,6 +224,7 @@ export function createServices(
     visits: new Visits(db),
     years: new Years(db, audit, settings),
     reports: new Reports(db, settings),
+    supplier: supplier ?? null,
     audit,
     oneGo,
     keeper,

@@ -56,6 +56,8 @@ export const ACCESS: readonly Rule[] = [
      GET    /feeds
      GET    /due
      GET    /lasting
+     GET    /supplier/offers
+     POST   /supplier/orders
      GET    /reports/:period
      GET    /reports/:period/behind
      GET    /reports/:period/sheet.pdf

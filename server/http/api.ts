@@ -30,6 +30,7 @@ import { shopRoutes } from './shop.ts';
 import { stockRoutes } from './stock.ts';
 import { transferRoutes } from './transfer.ts';
 import { familyRoutes, unitRoutes } from './units.ts';
+import { supplierRoutes } from './supplier.ts';
 import { reportRoutes } from './reports.ts';
 import { yearRoutes } from './years.ts';
 import { vehicleRoutes } from './vehicles.ts';
@@ -75,6 +76,7 @@ export const API: readonly Mount[] = [
   ['/', feedRoutes],
   ['/', yearRoutes],
   ['/', reportRoutes],
+  ['/', supplierRoutes],
   ['/', changeRoutes],
   ['/', searchRoutes],
   ['/', keepingRoutes],

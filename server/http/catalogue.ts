@@ -53,6 +53,7 @@ export const ERROR_STATUS = {
   'adapter-refuses': 502,
   'no-such-job': 404,
   'no-such-absence': 404,
+  'no-supplier': 503,
   'no-such-vehicle': 404,
   'no-such-procedure': 404,
   'no-such-recipe': 404,

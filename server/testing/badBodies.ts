@@ -44,6 +44,7 @@ export const ROUTES: readonly (readonly ['post' | 'put', string])[] = [
   ['put', '/calendar'],
   ['put', '/due/bus'],
   ['post', '/follow-ups/j'],
+  ['post', '/supplier/orders'],
   ['post', '/feeds'],
   ['post', '/feeds/f/withdraw'],
   ['put', '/day/plan'],

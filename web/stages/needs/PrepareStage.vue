@@ -11,6 +11,7 @@ import { useForm } from '../useForm.ts';
 import { adviceWords } from './adviceWords.ts';
 import OutlookRows from './OutlookRows.vue';
 import StarterSheet from './StarterSheet.vue';
+import SupplierBlock from './SupplierBlock.vue';
 import OwnNeedForm from './OwnNeedForm.vue';
 import { usePrepare } from './usePrepare.ts';
 
@@ -172,6 +173,7 @@ const said = computed(() => (advice.value === null ? null : adviceWords(advice.v
           </li>
         </ul>
       </section>
+      <SupplierBlock v-if="job.status === 'open'" :job="job" :missing="missing" />
       <section
         v-for="group in groups"
         :id="group.kind === groups[0]?.kind ? 'needs' : undefined"

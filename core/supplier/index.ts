@@ -1,0 +1,2 @@
+export { expectedOf, offeredTotal, offersFor, orderText } from './ordering.ts';
+export { type Delivery, type Offer, OFFER_KINDS, type OfferKind, type OrderedLine, type OrderTaken } from './types.ts';

@@ -1,0 +1,163 @@
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { afterEach, describe, expect, it } from 'vitest';
+import type { SupplierReply } from '../../contract/index.ts';
+import { createApp } from '../app.ts';
+import { type Harness, harness, NOW, openJob } from '../testing/harness.ts';
+import { pino } from 'pino';
+import supertest from 'supertest';
+import { NoAnswer, Supplier } from './client.ts';
+import { serveSupplier, standInOffers, type SupplierMood } from './standIn.ts';
+
+const TODAY = '2026-05-13';
+const servers: Server[] = [];
+const harnesses: Harness[] = [];
+afterEach(() => {
+  for (const server of servers.splice(0)) {
+    server.closeAllConnections();
+    server.close();
+  }
+  for (const each of harnesses.splice(0)) each.close();
+});
+async function standIn(mood: SupplierMood): Promise<number> {
+  const { port, server } = await serveSupplier(0, mood, { today: () => TODAY, currency: 'cr' });
+  servers.push(server);
+  return port;
+}
+/** A supplier that answers with whatever it likes. */
+async function strange(status: number, body: string): Promise<number> {
+  const server = createServer((_, response) => response.writeHead(status).end(body));
+  servers.push(server);
+  await new Promise<void>((done) => void server.listen(0, '127.0.0.1', done));
+  return (server.address() as AddressInfo).port;
+}
+const valve = { partNumber: 'NP-25-1120', kind: 'rebuilt' as const, quantity: 1 };
+const gasket = { partNumber: 'NP-25-1107', kind: 'new' as const, quantity: 2 };
+
+describe('a supplier', () => {
+  it('offers units new, rebuilt and used, each with its price, deposit and day; the same at every asking', async () => {
+    const supplier = new Supplier(await standIn('well'));
+    const offers = await supplier.offers(['NP-25-1120', 'NP-25-1107']);
+    expect(offers).toEqual([...standInOffers('NP-25-1120', TODAY, 'cr'), ...standInOffers('NP-25-1107', TODAY, 'cr')]);
+    expect(offers.map(({ kind }) => kind)).toEqual(['new', 'rebuilt', 'used', 'new']);
+    expect(offers[1]).toMatchObject({ expected: '2026-05-17', currency: 'cr' });
+    expect(offers[1]!.depositMinor).toBeGreaterThan(0);
+    expect(offers[1]!.priceMinor).toBeLessThan(offers[0]!.priceMinor);
+  });
+  it('takes an order once, whoever sends it again', async () => {
+    const supplier = new Supplier(await standIn('well'));
+    const first = await supplier.order('o-1', [valve, gasket]);
+    expect(first.deliveries).toEqual([{ expected: '2026-05-17', lines: [valve, gasket] }]);
+    expect(await supplier.order('o-1', [valve, gasket])).toEqual(first);
+    expect((await supplier.order('o-2', [valve])).orderId).not.toBe(first.orderId);
+  });
+  it('may be dearer than it offered, send in two deliveries, or know no such number', async () => {
+    const fair = await new Supplier(await standIn('well')).order('o', [valve]);
+    const dear = await new Supplier(await standIn('dearer')).order('o', [valve]);
+    expect(dear.totalMinor / fair.totalMinor).toBeCloseTo(1.25, 3);
+    const split = await new Supplier(await standIn('split')).order('o', [valve, gasket]);
+    expect(split.deliveries.map(({ expected, lines }) => [expected, lines.length])).toEqual([
+      ['2026-05-17', 1],
+      ['2026-05-22', 1],
+    ]);
+    const unknown = new Supplier(await standIn('unknown'));
+    expect(await unknown.offers(['NP-25-1120'])).toEqual([]);
+    await expect(unknown.order('o', [valve])).rejects.toThrow('NP-25-1120 is not to be had rebuilt.');
+  });
+  it('that is slow, not there, or speaks nonsense is said in words', async () => {
+    await expect(new Supplier(await standIn('slow'), 80).offers(['A'])).rejects.toThrow(
+      'does not answer within 0.08 seconds',
+    );
+    const port = await standIn('well');
+    servers.at(-1)!.close();
+    servers.at(-1)!.closeAllConnections();
+    await expect(new Supplier(port).offers(['A'])).rejects.toThrow('The supplier cannot be reached.');
+    await expect(new Supplier(await strange(200, 'hello')).offers(['A'])).rejects.toThrow(NoAnswer);
+    const negative = JSON.stringify({ offers: [{ ...standInOffers('A', TODAY, 'cr')[0], priceMinor: -5 }] });
+    await expect(new Supplier(await strange(200, negative)).offers(['A'])).rejects.toThrow(
+      'offers.0.priceMinor Expected zero or more.',
+    );
+    await expect(new Supplier(await strange(500, '')).offers(['A'])).rejects.toThrow('The supplier answers 500.');
+  });
+});
+
+describe('the shop and its supplier', () => {
+  /** The shop over the same store, connected to a supplier or to none. */
+  async function shop(mood: SupplierMood | null) {
+    const server = await harness();
+    harnesses.push(server);
+    await openJob(server, 'j').expect(201);
+    for (const [needId, partNumber] of [
+      ['valve', 'NP-25-1120'],
+      ['gasket', 'NP-25-1107'],
+    ])
+      await server
+        .send('j', 'add-need', {
+          need: { id: needId, kind: 'part', name: needId, partNumber, note: '', caution: null },
+        })
+        .expect(201);
+    const services = { ...server.services, supplier: mood === null ? null : new Supplier(await standIn(mood), 300) };
+    const http = supertest(createApp(services, pino({ level: 'silent' }), null));
+    const needs = () =>
+      server.services.jobs.job('j')!.needs.map(({ needId, state, expected }) => [needId, state, expected]);
+    const order = (more: object = {}) =>
+      http.post('/api/supplier/orders').send({
+        by: 'tomas',
+        jobId: 'j',
+        orderId: 'o-1',
+        agreedMinor: 1_000_000,
+        lines: [
+          { ...valve, needId: 'valve' },
+          { ...gasket, needId: 'gasket' },
+        ],
+        ...more,
+      });
+    return { http, needs, order };
+  }
+  it('asks for prices, and says where it cannot', async () => {
+    const { http } = await shop('well');
+    const reply = (await http.get('/api/supplier/offers?number=NP-25-1120').expect(200)).body as SupplierReply;
+    expect(reply).toMatchObject({ reached: true, offers: [{ kind: 'new' }, { kind: 'rebuilt' }, { kind: 'used' }] });
+    await http.get('/api/supplier/offers').expect(400);
+    const none = await (await shop(null)).http.get('/api/supplier/offers?number=A').expect(200);
+    expect(none.body).toEqual({ reached: false, words: 'No supplier is connected to this shop.' });
+    const slow = await (await shop('slow')).http.get('/api/supplier/offers?number=A').expect(200);
+    expect(slow.body).toMatchObject({ reached: false });
+  });
+  it('orders for a job: each part is on its way with its day, once', async () => {
+    const { needs, order } = await shop('well');
+    await order().expect(201);
+    expect(needs()).toEqual([
+      ['valve', 'ordered', '2026-05-17'],
+      ['gasket', 'ordered', '2026-05-17'],
+    ]);
+    await order().expect(201);
+    expect(needs()).toHaveLength(2);
+  });
+  it('keeps the days of two deliveries apart, and says when it is dearer than it was offered', async () => {
+    const { needs, order } = await shop('split');
+    await order().expect(201);
+    expect(needs()).toEqual([
+      ['valve', 'ordered', '2026-05-17'],
+      ['gasket', 'ordered', '2026-05-22'],
+    ]);
+    const dear = await shop('dearer');
+    const reply = await dear.order({ agreedMinor: 1 }).expect(201);
+    expect(reply.body.dearerMinor).toBe(reply.body.totalMinor - 1);
+  });
+  it('changes nothing where the supplier does not take it, or it is not for whoever asks', async () => {
+    const { needs, order } = await shop('unknown');
+    const refused = await order().expect(503);
+    expect(refused.body.error).toMatchObject({
+      code: 'no-supplier',
+      message: expect.stringContaining('not to be had') as string,
+    });
+    expect(needs()).toEqual([]);
+    await (await shop(null)).order().expect(503);
+    const well = await shop('well');
+    await well.order({ by: 'marit' }).expect(403);
+    await well.order({ jobId: 'none' }).expect(404);
+    await well.order({ lines: [] }).expect(400);
+    expect(NOW).toContain(TODAY);
+  });
+});
