@@ -55,7 +55,12 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'first', tags: ['$initial'], priority: 2 },
-            { name: 'plain', test: /\/core\/(quantity|words|vehicle)\/|plugin-vue/, minShareCount: 2, priority: 1 },
+            {
+              name: 'plain',
+              test: /\/core\/(quantity|words|vehicle)\/|\/core\/bay\/(left\/skills|weave\/problem)|plugin-vue/,
+              minShareCount: 2,
+              priority: 1,
+            },
             ...[
               { name: 'list-table', test: /\/web\/parts\/ListTable|@tanstack/ },
               { name: 'pick-field', test: /\/web\/parts\/PickField|headlessui.*combobox/ },

@@ -38,7 +38,8 @@ const VIEWS = {
   prove: { path: '/jobs/job-229/prove' },
   'hand-over': { path: '/jobs/job-229/hand-over' },
   editor: { path: '/procedures/multi-bank-v8/edit', person: 'isla' },
-  air: { path: '/tools/air', theme: 'dark' },
+  due: { path: '/records/due', prepare: (page) => page.getByRole('radio', { name: 'half a year' }).click() },
+  lasting: { path: '/records/lasting', theme: 'dark' },
   stock: { path: '/stock' },
   // Near the end: it begins a run, which the pictures of that job must not show.
   relearn: {
@@ -55,32 +56,9 @@ const VIEWS = {
       await page.waitForTimeout(600);
     },
   },
-  // Last: from here on everybody signs in.
-  access: {
-    path: '/settings/access',
-    person: 'isla',
-    prepare: async (page) => {
-      const set = async (words, done) => {
-        await page.getByLabel('New password').fill(words);
-        await page.getByLabel('The same once more').fill(words);
-        await page.getByRole('button', { name: done }).click();
-      };
-      await set('three words and a quay', 'Begin with sign-in');
-      for (const name of ['Tomas Virk', 'Wen Okafor']) {
-        await page.getByRole('button', { name: new RegExp(`Let sign in.*${name}`) }).click();
-        await set('three words and a quay', `Set it for ${name}`);
-        await page.getByText(`${name} can sign in by it.`).waitFor();
-      }
-      await page.getByLabel('Make this device a station called').fill('tablet at bay 1');
-      await page.getByRole('button', { name: 'Make it a station' }).click();
-      await page.getByText('this device').waitFor();
-    },
-  },
 };
 /** Looked at, but not kept. */
 const LOOKED_AT = {
-  due: { path: '/records/due?', prepare: (page) => page.getByRole('radio', { name: 'half a year' }).click() },
-  lasting: { path: '/records/lasting', theme: 'dark' },
   report: { path: '/records/report/2026-05' },
   'report-year': { path: '/records/report/2025', theme: 'dark' },
   bench: { path: '/bench/wen' },
@@ -93,6 +71,7 @@ const LOOKED_AT = {
       await page.getByText('earliest honest').waitFor();
     },
   },
+  air: { path: '/tools/air', theme: 'dark' },
   recipe: { path: '/recipes/wick-tool', person: 'isla' },
   'refit-tablet': { path: '/jobs/job-230/refit', size: '834x1112', theme: 'dark' },
   vehicles: { path: '/vehicles', theme: 'dark' },
@@ -212,6 +191,27 @@ const LOOKED_AT = {
     prepare: async (page) => page.getByRole('region', { name: 'Estimate for the owner' }).scrollIntoViewIfNeeded(),
   },
   'hands-strip': { path: '/jobs/job-231/hands/strip' },
+  // Last: from here on everybody signs in.
+  access: {
+    path: '/settings/access',
+    person: 'isla',
+    prepare: async (page) => {
+      const set = async (words, done) => {
+        await page.getByLabel('New password').fill(words);
+        await page.getByLabel('The same once more').fill(words);
+        await page.getByRole('button', { name: done }).click();
+      };
+      await set('three words and a quay', 'Begin with sign-in');
+      for (const name of ['Tomas Virk', 'Wen Okafor']) {
+        await page.getByRole('button', { name: new RegExp(`Let sign in.*${name}`) }).click();
+        await set('three words and a quay', `Set it for ${name}`);
+        await page.getByText(`${name} can sign in by it.`).waitFor();
+      }
+      await page.getByLabel('Make this device a station called').fill('tablet at bay 1');
+      await page.getByRole('button', { name: 'Make it a station' }).click();
+      await page.getByText('this device').waitFor();
+    },
+  },
 };
 
 /** Opens a check of the list, and answers it unless the answer is what is to be seen. */

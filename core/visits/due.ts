@@ -68,7 +68,11 @@ export function dueList(vehicles: readonly DueVehicle[], house: HouseInterval): 
   const groups = new Map<string, FoulingVisit[][]>();
   const seen = vehicles.map((vehicle) => ({ vehicle, own: fouling(vehicle.visits) }));
   for (const { vehicle, own } of seen)
-    for (const key of [groupOf(vehicle), unitOf(vehicle)]) groups.set(key, [...(groups.get(key) ?? []), own]);
+    for (const key of [groupOf(vehicle), unitOf(vehicle)]) {
+      const known = groups.get(key);
+      if (known === undefined) groups.set(key, [own]);
+      else known.push(own);
+    }
   const priorFor = (vehicle: DueVehicle): FoulingPrior => {
     const interval = vehicle.hours ? house.h : house.km;
     const made = (key: string): FoulingPrior => {

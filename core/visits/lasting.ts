@@ -178,7 +178,9 @@ export function lastingOf(lives: readonly RepairLife[], familyId: string | null 
   for (const life of lives) {
     if (familyId !== null && life.familyId !== familyId) continue;
     const key = `${life.option} ${life.unitKind} ${life.hours}`;
-    kinds.set(key, [...(kinds.get(key) ?? []), life]);
+    const known = kinds.get(key);
+    if (known === undefined) kinds.set(key, [life]);
+    else known.push(life);
   }
   return [...kinds.values()]
     .map((own): Lasting => {

@@ -199,7 +199,7 @@ export class Day {
     const took = this.#sql<[number], { stage: Stage; took: number; expected: number }>(
       `WITH recent AS (SELECT DISTINCT job_id, closed_at FROM stage_expected ORDER BY closed_at DESC LIMIT ?)
        SELECT e.stage, e.minutes AS expected,
-         (SELECT SUM(julianday(w.ended_at) - julianday(w.started_at)) * 1440 FROM work_stretch w
+         (SELECT SUM(w.minutes) FROM work_stretch w
           WHERE w.job_id = e.job_id AND w.stage = e.stage) AS took
        FROM recent r JOIN stage_expected e ON e.job_id = r.job_id`,
     ).all(PACE_JOBS);

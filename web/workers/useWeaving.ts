@@ -10,7 +10,7 @@ export function useWeaving(hear: (answer: WeavingAnswer) => void) {
     asked += 1;
     const id = asked;
     if (typeof Worker === 'undefined') {
-      const { weaveDay } = await import('../../core/bay/index.ts');
+      const { weaveDay } = await import('./weaveHere.ts');
       const { day, waysOf } = weaveDay(input, { tries: 60 });
       if (id !== asked) return;
       hear({ kind: 'woven', id, day });

@@ -160,7 +160,7 @@ class KeptTables {
         rows: open(projection.table, projection.table === 'job_words' ? ['id'] : []),
       }));
       this.#handsOn = open('hands_on');
-      this.#work = open('work_stretch');
+      this.#work = open('work_stretch', ['minutes']);
     } catch (error) {
       // A damaged table cannot even be begun; those that were begun would keep the database from being closed.
       for (const rows of opened) rows.close();

@@ -8,6 +8,8 @@ ALTER TABLE job_summary ADD COLUMN promised_told TEXT;
 -- Who worked on a job at which stage, and when: grown with each entry, as the stretches of a job are.
 CREATE TABLE work_stretch (
   job_id TEXT NOT NULL, person TEXT NOT NULL, stage TEXT NOT NULL, started_at TEXT NOT NULL, ended_at TEXT NOT NULL,
+  -- Summed up by reports over hundreds of thousands of rows.
+  minutes REAL NOT NULL GENERATED ALWAYS AS ((julianday(ended_at) - julianday(started_at)) * 1440) STORED,
   PRIMARY KEY (job_id, person, started_at)
 ) STRICT, WITHOUT ROWID;
 CREATE INDEX work_by_end ON work_stretch (ended_at);

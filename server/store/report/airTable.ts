@@ -13,14 +13,25 @@ export interface SprayRow {
   readonly at: string;
 }
 
-/** After so many hours with a door open nothing of it is left, h. */
-const LASTS_H = 8;
 const minute = (iso: string): number => Date.parse(iso) / 60_000;
 
 /** The Monday of the week that an instant falls in, ISO day. */
 export function weekOf(at: string, zone: string): string {
   const day = dayOf(at, zone);
   return addDays(day, -weekdayOf(day));
+}
+
+/** The share of the exposure limit that one spray alone comes to, right after it. */
+function ownShare(
+  { substance, grams, minutes }: SprayRow,
+  room: { readonly m3: number; readonly changes: number },
+): number {
+  const air = bayAir(
+    [{ substance, grams, minutes, endMinute: 0 }],
+    [{ fromMinute: -minutes - 1, airChanges: room.changes }],
+    room.m3,
+  );
+  return air.at(0).exposure;
 }
 
 /**
@@ -34,20 +45,17 @@ export function airTable(
   zone: string,
 ): ReportTable {
   const weeks = new Map<string, { grams: number; peak: number; jobs: Set<string> }>();
-  for (const [nth, spray] of sprays.entries()) {
+  // Well-mixed air forgets by the same share each minute, so what is left of all sprays before is one figure.
+  let before = { at: -Infinity, share: 0 };
+  for (const spray of sprays) {
     if (SAFETY[spray.substance] === null) continue;
+    const at = minute(spray.at);
+    const left = before.share * Math.exp((-room.changes / 60) * (at - before.at));
+    before = { at, share: (Number.isFinite(left) ? left : 0) + ownShare(spray, room) };
     const key = weekOf(spray.at, zone);
     const week = weeks.get(key) ?? { grams: 0, peak: 0, jobs: new Set() };
-    const since = minute(spray.at) - LASTS_H * 60;
-    const fresh: SprayRow[] = [];
-    for (let back = nth; back >= 0 && minute(sprays[back]!.at) >= since; back -= 1) fresh.push(sprays[back]!);
-    const air = bayAir(
-      fresh.map(({ substance, grams, minutes, at }) => ({ substance, grams, minutes, endMinute: minute(at) })),
-      [{ fromMinute: since - 1, airChanges: room.changes }],
-      room.m3,
-    );
     week.grams += spray.grams;
-    week.peak = Math.max(week.peak, air.at(minute(spray.at)).exposure);
+    week.peak = Math.max(week.peak, before.share);
     week.jobs.add(spray.jobId);
     weeks.set(key, week);
   }

@@ -84,7 +84,7 @@ export class Reports {
       'SELECT COUNT(*) AS n, SUM(reopened > 0) AS back, SUM(total_minor) AS total FROM visit WHERE closed_at >= :from AND closed_at < :to',
     );
     const hours = one<{ minutes: number | null }>(
-      `SELECT SUM(julianday(ended_at) - julianday(started_at)) * 1440 AS minutes FROM work_stretch
+      `SELECT SUM(minutes) AS minutes FROM work_stretch
        WHERE ended_at >= :from AND ended_at < :to`,
     );
     const kept = one<{ kept: number | null; n: number }>(

@@ -27,7 +27,6 @@ const figure = (id: string, name: string, kind: ReportColumn['kind']): ReportCol
 /** Jobs that were handed over in the time. */
 const CLOSED = 'v.closed_at >= :from AND v.closed_at < :to';
 const JOB = 'j.job_id AS jobId, j.number, j.plate';
-const MINUTES = '(julianday(w.ended_at) - julianday(w.started_at)) * 1440';
 
 /** Every table of a month or a year, in the order in which they are read. */
 export const TABLES: readonly TableSpec[] = [
@@ -63,13 +62,13 @@ export const TABLES: readonly TableSpec[] = [
       figure('share', 'Of what was expected', 'percent'),
     ],
     sql: `WITH took AS (
-        SELECT e.job_id, e.stage, e.minutes AS expected, COALESCE(p.role, '') AS role, SUM(${MINUTES}) AS took
+        SELECT e.job_id, e.stage, e.minutes AS expected, COALESCE(p.role, '') AS role, SUM(w.minutes) AS took
         FROM stage_expected e JOIN work_stretch w ON w.job_id = e.job_id AND w.stage = e.stage LEFT JOIN person p ON p.id = w.person
-        WHERE e.closed_at >= :from AND e.closed_at < :to GROUP BY e.job_id, e.stage, role)
-      SELECT stage || ' ' || role AS key, stage, role, COUNT(*) AS jobs, SUM(took) AS took,
-        -- Of a stage that several worked on, each is expected to take their share of it.
-        SUM(expected * took / (SELECT SUM(t.took) FROM took t WHERE t.job_id = took.job_id AND t.stage = took.stage)) AS expected
-      FROM took WHERE took > 0 GROUP BY stage, role`,
+        WHERE e.closed_at >= :from AND e.closed_at < :to GROUP BY e.job_id, e.stage, role),
+      share AS (SELECT *, took / SUM(took) OVER (PARTITION BY job_id, stage) AS part FROM took WHERE took > 0)
+      -- Of a stage that several worked on, each is expected to take their share of it.
+      SELECT stage || ' ' || role AS key, stage, role, COUNT(*) AS jobs, SUM(took) AS took, SUM(expected * part) AS expected
+      FROM share GROUP BY stage, role`,
     behind: `SELECT DISTINCT ${JOB} FROM stage_expected e JOIN work_stretch w ON w.job_id = e.job_id AND w.stage = e.stage
         LEFT JOIN person p ON p.id = w.person JOIN job_summary j ON j.job_id = e.job_id
       WHERE e.closed_at >= :from AND e.closed_at < :to AND e.stage || ' ' || COALESCE(p.role, '') = :key ORDER BY j.number`,
@@ -92,7 +91,7 @@ export const TABLES: readonly TableSpec[] = [
       text('why', 'Why'),
     ],
     sql: `WITH took AS (
-        SELECT e.job_id, e.stage, e.minutes AS expected, SUM(${MINUTES}) AS took
+        SELECT e.job_id, e.stage, e.minutes AS expected, SUM(w.minutes) AS took
         FROM stage_expected e JOIN work_stretch w ON w.job_id = e.job_id AND w.stage = e.stage
         WHERE e.closed_at >= :from AND e.closed_at < :to GROUP BY e.job_id, e.stage)
       SELECT t.job_id AS key, j.plate, t.stage, t.took, t.expected,

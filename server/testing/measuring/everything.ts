@@ -11,6 +11,8 @@ import { cableProcedure } from '../../../demo/procedures/cable.ts';
 import { createApp } from '../../app.ts';
 import { createServices } from '../../services.ts';
 import { away } from './away.ts';
+import { weaving } from './day.ts';
+import { overTheYears } from './years.ts';
 import { tapToPaint } from './tap.ts';
 import { unitPages, largePicture } from './units.ts';
 import { firstRealJob } from './journey.ts';
@@ -34,6 +36,8 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     ...diagnosing(),
     ...judging(),
     ...traces(),
+    ...weaving(),
+    ...overTheYears(folder),
     ...(await commands(folder)),
     ...(await manyStations(folder)),
     ...(await signedIn(folder)),
