@@ -77,7 +77,7 @@ const PAST: readonly PastVehicle[] = [
     vehicle: wick('CW 301', 'inn car 1', 'Quay Inn', 2017),
     gasket: 'CW-14-0209',
     visits: [
-      [1010, 41_200, 3, 'clean-in-place'],
+      [1010, 41_200, 3, 'clean-bench'],
       [640, 63_900, 3, 'clean-bench'],
       [255, 87_400, 2, 'clean-bench', 'service'],
     ],
@@ -87,8 +87,8 @@ const PAST: readonly PastVehicle[] = [
     vehicle: wick('CW 302', 'inn car 2', 'Quay Inn', 2017),
     gasket: 'CW-14-0209',
     visits: [
-      [980, 38_700, 2, 'clean-in-place'],
-      [700, 52_300, 3, 'clean-in-place'],
+      [980, 38_700, 2, 'clean-bench'],
+      [700, 52_300, 3, 'clean-bench'],
       [390, 70_100, 3, 'replace'],
     ],
   },
@@ -134,7 +134,7 @@ const PAST: readonly PastVehicle[] = [
     vehicle: till('OT 212', 'croft utility', 'Upper croft', 2003),
     gasket: 'OT-20-1109',
     visits: [
-      [1040, 150_300, 3, 'clean-bench'],
+      [1040, 150_300, 3, 'clean-in-place'],
       [560, 178_800, 3, 'clean-bench'],
       [110, 205_600, 3, 'clean-bench'],
     ],

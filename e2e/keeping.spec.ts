@@ -40,7 +40,7 @@ test('the shop is backed up from Settings, its disk dies, and all of it comes ba
   });
   await workshop.start();
   await page.goto(`${workshop.address}/bay`);
-  await expect(page.getByRole('link', { name: /Norrland Parcel/ }).first()).toBeVisible();
+  await expect(page.getByRole('link', { name: /TQ 417/ }).first()).toBeVisible();
   expect(workshop.rows('SELECT job_id, COUNT(*) AS n FROM event GROUP BY job_id')).toEqual(before);
 });
 

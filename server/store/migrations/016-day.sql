@@ -12,13 +12,14 @@ CREATE TABLE work_stretch (
   minutes REAL NOT NULL GENERATED ALWAYS AS ((julianday(ended_at) - julianday(started_at)) * 1440) STORED,
   PRIMARY KEY (job_id, person, started_at)
 ) STRICT, WITHOUT ROWID;
-CREATE INDEX work_by_end ON work_stretch (ended_at);
+CREATE INDEX work_by_end ON work_stretch (ended_at, minutes);
+CREATE INDEX work_by_stage ON work_stretch (job_id, stage, person, minutes);
 
 -- What each stage of a finished job was expected to take, minutes by hand.
 CREATE TABLE stage_expected (
   job_id TEXT NOT NULL, stage TEXT NOT NULL, minutes REAL NOT NULL, closed_at TEXT NOT NULL, PRIMARY KEY (job_id, stage)
 ) STRICT, WITHOUT ROWID;
-CREATE INDEX expected_by_close ON stage_expected (closed_at, job_id);
+CREATE INDEX expected_by_close ON stage_expected (closed_at, job_id, stage, minutes);
 
 -- What each job tells of its vehicle over the years: when it is due again, and how long repairs hold.
 CREATE TABLE visit (
@@ -28,7 +29,7 @@ CREATE TABLE visit (
   labour_minutes REAL, parts_minor INTEGER, total_minor INTEGER
 ) STRICT;
 CREATE INDEX visit_by_vehicle ON visit (vehicle_id, opened_at);
-CREATE INDEX visit_by_close ON visit (closed_at);
+CREATE INDEX visit_by_close ON visit (closed_at, option, reopened, labour_minutes, parts_minor, total_minor);
 -- What reports sum up is found by when it was.
 CREATE INDEX coolant_by_time ON coolant_entry (at);
 CREATE INDEX waste_by_time ON waste (at);
