@@ -1,6 +1,6 @@
 import type { ReportTable } from '../../../contract/index.ts';
 import { bayAir, SAFETY, type Substance } from '../../../core/clean/index.ts';
-import { addDays, dayOf, weekdayOf } from '../../../core/days/index.ts';
+import { addDays, dayOf, instantsAt, weekdayOf } from '../../../core/days/index.ts';
 
 /** What was sprayed, with the job it was for. */
 export interface SprayRow {
@@ -15,11 +15,27 @@ export interface SprayRow {
 
 const minute = (iso: string): number => Date.parse(iso) / 60_000;
 
-/** The Monday of the week that an instant falls in, ISO day. */
-export function weekOf(at: string, zone: string): string {
-  const day = dayOf(at, zone);
-  return addDays(day, -weekdayOf(day));
+/** A week of the shop: its Monday, and the instant at which it begins. */
+export interface Week {
+  /** ISO day. */
+  readonly key: string;
+  readonly from: string;
 }
+
+/** The weeks that touch a time, in order: as few as there are, so that a zone is asked a few times and not at every spray. */
+export function weeksOf({ from, to }: { readonly from: string; readonly to: string }, zone: string): Week[] {
+  const first = dayOf(from, zone);
+  const weeks: Week[] = [];
+  for (let day = addDays(first, -weekdayOf(first)); ; day = addDays(day, 7)) {
+    const start = instantsAt({ day, minute: 0 }, zone)[0] ?? `${day}T00:00:00.000Z`;
+    if (start >= to) return weeks;
+    weeks.push({ key: day, from: start });
+  }
+}
+
+/** The week that an instant falls in; empty before the first. */
+export const weekOf = (at: string, weeks: readonly Week[]): string =>
+  weeks.findLast(({ from }) => from <= at)?.key ?? '';
 
 /** The share of the exposure limit that one spray alone comes to, right after it. */
 function ownShare(
@@ -42,7 +58,7 @@ function ownShare(
 export function airTable(
   sprays: readonly SprayRow[],
   room: { readonly m3: number; readonly changes: number },
-  zone: string,
+  during: readonly Week[],
 ): ReportTable {
   const weeks = new Map<string, { grams: number; peak: number; jobs: Set<string> }>();
   // Well-mixed air forgets by the same share each minute, so what is left of all sprays before is one figure.
@@ -52,7 +68,7 @@ export function airTable(
     const at = minute(spray.at);
     const left = before.share * Math.exp((-room.changes / 60) * (at - before.at));
     before = { at, share: (Number.isFinite(left) ? left : 0) + ownShare(spray, room) };
-    const key = weekOf(spray.at, zone);
+    const key = weekOf(spray.at, during);
     const week = weeks.get(key) ?? { grams: 0, peak: 0, jobs: new Set() };
     week.grams += spray.grams;
     week.peak = Math.max(week.peak, before.share);

@@ -3,7 +3,7 @@ import type { BehindJob, Report, ReportRow, ReportTable } from '../../../contrac
 import { addDays, instantsAt, lastOfMonth } from '../../../core/days/index.ts';
 import { prepared } from '../prepared.ts';
 import type { Settings } from '../settings.ts';
-import { airTable, type SprayRow, weekOf } from './airTable.ts';
+import { airTable, type SprayRow, weekOf, weeksOf } from './airTable.ts';
 import { type SqlRow, stageRank, TABLES, type TableSpec } from './tables.ts';
 
 interface Between {
@@ -27,7 +27,7 @@ export class Reports {
   of(period: string): Report {
     const between = this.#between(period);
     const tables = TABLES.map((spec) => this.#table(spec, between));
-    const air = airTable(this.#sprays(between), this.#room(), this.#settings.timeZone());
+    const air = airTable(this.#sprays(between), this.#room(), weeksOf(between, this.#settings.timeZone()));
     const at = tables.findIndex(({ id }) => id === 'seals');
     return { period, ...between, figures: this.#figures(between), tables: tables.toSpliced(at, 0, air) };
   }
@@ -36,7 +36,8 @@ export class Reports {
   behind(period: string, table: string, key: string): BehindJob[] | null {
     const between = this.#between(period);
     if (table === 'air') {
-      const week = this.#sprays(between).filter(({ at }) => weekOf(at, this.#settings.timeZone()) === key);
+      const weeks = weeksOf(between, this.#settings.timeZone());
+      const week = this.#sprays(between).filter(({ at }) => weekOf(at, weeks) === key);
       return [...new Map(week.map(({ jobId, number, plate }) => [jobId, { jobId, number, plate }])).values()];
     }
     const spec = TABLES.find(({ id }) => id === table);
