@@ -23,7 +23,10 @@ const { values, positionals } = parseArgs({
 
 /** name → where, theme, size. Both themes are shown among them. */
 const VIEWS = {
-  bay: { path: '/bay' },
+  bay: {
+    path: '/bay',
+    prepare: (page) => page.locator('input[name="way-out"]').first().waitFor({ state: 'attached' }),
+  },
   complaint: { path: '/jobs/job-233/complaint' },
   diagnose: { path: '/jobs/job-233/diagnose', theme: 'dark' },
   decide: { path: '/jobs/job-230/decide' },

@@ -118,7 +118,7 @@ const spareWords = (spare: number): string =>
                 >, holds {{ tenths(promise.holds) }}</template
               ></span
             >
-            <span v-else class="text-soft">not planned to its end</span>
+            <span v-else-if="promise.woven" class="text-soft">not planned to its end</span>
           </span>
         </span>
       </p>

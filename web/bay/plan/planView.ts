@@ -114,6 +114,8 @@ export interface DrawnPromise {
   /** Minutes between the end by the plan and the promise: below zero when it is late; null where there is no end. */
   readonly spare: number | null;
   readonly holds: number | null;
+  /** Whether a plan is there that could say so. */
+  readonly woven: boolean;
 }
 
 /** The promise of a vehicle, or null. */
@@ -130,5 +132,6 @@ export function promiseOf(
     at: promised,
     spare: end === undefined ? null : Math.round((time - Date.parse(end.end)) / 60_000),
     holds: end?.holds ?? null,
+    woven: woven !== null,
   };
 }
