@@ -292,6 +292,7 @@ describe('a woven day', () => {
     const [move] = woven.waysOf(0);
     expect(move?.does).toMatchObject({ kind: 'move-promise', job: 'bus' });
     expect((move?.until ?? '') > '2026-05-13T09:00:00.000Z').toBe(true);
+    expect(move?.until).toMatch(/:(00|15|30|45):00\.000Z$/);
     expect(move?.blocks.length).toBe(4);
     expect(woven.waysOf(7)).toEqual([]);
   });

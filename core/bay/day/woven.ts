@@ -77,7 +77,13 @@ export function weaveDay(input: DayInput, { seed = 1, tries }: { seed?: number; 
   const clashes = clashesOf(problem, woven);
   const said = (way: WayOut): DayWay => ({
     does: way.does,
-    until: 'to' in way.does ? at(way.does.to) : 'until' in way.does ? at(way.does.until) : null,
+    // A promise is said in quarters of the clock on the wall, not of the minutes since now.
+    until:
+      'to' in way.does
+        ? quarterAfter(zero + endOf(way.plan.blocks, way.does.job) * MINUTE_MS)
+        : 'until' in way.does
+          ? at(way.does.until)
+          : null,
     late: way.late,
     blocks: asPlanned(way.plan.blocks, zero),
   });
@@ -119,12 +125,13 @@ export function weaveDay(input: DayInput, { seed = 1, tries }: { seed?: number; 
   };
 }
 
+/** The quarter of an hour at or after a time, ISO. @param time ms since 1970 */
+const quarterAfter = (time: number): string => new Date(Math.ceil(time / QUARTER_MS) * QUARTER_MS).toISOString();
+
 /** The earliest quarter of an hour by which it is done in eight days of ten. */
 function honestTime(chance: Chances, zero: number): string | null {
   const minute = doneBy(chance, HONEST);
-  return Number.isFinite(minute)
-    ? new Date(Math.ceil((zero + minute * MINUTE_MS) / QUARTER_MS) * QUARTER_MS).toISOString()
-    : null;
+  return Number.isFinite(minute) ? quarterAfter(zero + minute * MINUTE_MS) : null;
 }
 
 /** Whether a plan is worth keeping in the place of another: something moved, came or went. */
