@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type DueOn, FOLLOW_UP_ANSWERS, type FollowUp, type KnownBy, type RepairLife } from '../core/visits/index.ts';
+import { type DueOn, FOLLOW_UP_ANSWERS, type RepairLife } from '../core/visits/index.ts';
 import { isoDay, keysOf, line, number } from './primitives.ts';
 
 /** What was said of a vehicle that is due. */
@@ -78,6 +78,4 @@ export interface LifeLine extends RepairLife {
 export interface LastingReply {
   readonly lives: readonly LifeLine[];
   readonly families: readonly { readonly id: string; readonly name: string }[];
-  readonly followUps: readonly FollowUp[];
 }
-export type { KnownBy };

@@ -2,8 +2,8 @@ export { fitInto } from './fits.ts';
 export type { Fit, Task } from './fits.ts';
 export { bayState } from './state.ts';
 export type { BayState, Step } from './state.ts';
-export { DAYS_AHEAD, hoursOn, type ShopHours } from './day/hours.ts';
-export { OWN_FROM, paceOf, type StageTook } from './day/pace.ts';
+export type { ShopHours } from './day/hours.ts';
+export { paceOf, type StageTook } from './day/pace.ts';
 export {
   HONEST,
   weaveDay,
@@ -14,7 +14,7 @@ export {
   type WovenDay,
 } from './day/woven.ts';
 export type { WaitUsed } from './weave/uses.ts';
-export { asPlanned, dayProblem, type DayProblem, SCAN_TOOL, type TimedStretch } from './day/problem.ts';
+export { asPlanned, dayProblem, type DayProblem, type TimedStretch } from './day/problem.ts';
 export type {
   Absence,
   DayInput,
@@ -28,7 +28,7 @@ export type {
 } from './day/types.ts';
 export { chanceBy, chancesOf, doneBy, type Chances, type Spreads } from './weave/chances.ts';
 export { type Clash, clashesOf, endOf, type WayOut, waysOut } from './weave/clashes.ts';
-export { MOVED_MINUTES, stretchKey } from './weave/problem.ts';
+export { stretchKey } from './weave/problem.ts';
 export { expectedByStage, leftOf, needsBay, standsInside } from './left/ofJob.ts';
 export { LONGEST_PIECE, UNTIMED_SPREAD, type LeftStretch } from './left/left.ts';
 export { type Skill, SKILL_OF, SKILLS, usualSkills } from './left/skills.ts';

@@ -6,6 +6,7 @@ import {
   clockOf,
   dayOf,
   daysBetween,
+  instantOf,
   instantsAt,
   isDay,
   isTimeZone,
@@ -57,6 +58,13 @@ describe('days of a place', () => {
       'UTC+0',
     ]);
     expect(offsetWords('2026-07-01T00:00:00Z', 'America/St_Johns')).toBe('UTC−2:30');
+  });
+  it('finds the first instant at or after a time that clocks leave out', () => {
+    expect(instantOf('2026-03-29', 90, 'Europe/London')).toBe('2026-03-29T01:00:00.000Z');
+    // This day has no midnight.
+    expect(instantOf('2026-04-24', 0, 'Africa/Cairo')).toBe('2026-04-23T22:00:00.000Z');
+    expect(instantOf('2026-03-28', 24 * 60, 'Europe/London')).toBe('2026-03-29T00:00:00.000Z');
+    expect(instantOf('2026-10-25', 90, 'Europe/London')).toBe('2026-10-25T00:30:00.000Z');
   });
 
   it('find back every instant from what the wall shows', () => {

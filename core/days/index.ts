@@ -4,6 +4,7 @@ export { sayDate, sayDay, sayDayOf, sayNearDay, sayNearTime, sayTime, sayWeekday
 export {
   clockOf,
   dayOf,
+  instantOf,
   instantsAt,
   isTimeZone,
   momentOf,

@@ -1,5 +1,6 @@
 import { TZDateMini, tzOffset } from '@date-fns/tz';
 import { addDays as shifted, startOfDay as dayStart } from 'date-fns';
+import { addDays } from './day.ts';
 
 /** A moment by the wall clock of a place. */
 export interface Moment {
@@ -78,6 +79,20 @@ export function instantsAt({ day, minute }: Moment, zone: string): string[] {
       return shown.day === day && shown.minute === minute;
     })
     .sort();
+}
+
+/** How long clocks leave out at a time goes by the half hour. */
+const LEFT_OUT = 30;
+const DAY_MINUTES = 24 * 60;
+
+/**
+ * The first instant at which the wall shows a minute of a day, or is past it: where clocks leave it out, midnight
+ * included, it is the first after it by half hours. @param day ISO day @param minute since midnight, 0 or more; 1440 and
+ * more are of the days after @param zone IANA name
+ */
+export function instantOf(day: string, minute: number, zone: string): string {
+  if (minute >= DAY_MINUTES) return instantOf(addDays(day, 1), minute - DAY_MINUTES, zone);
+  return instantsAt({ day, minute }, zone)[0] ?? instantOf(day, minute + LEFT_OUT, zone);
 }
 
 /** How far the wall is ahead of universal time at an instant: `UTC+1`, `UTC−3:30`. Tells twice-lived hours apart. */

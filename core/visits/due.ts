@@ -1,13 +1,5 @@
 import { addDays } from '../days/index.ts';
-import {
-  type Due,
-  dueOf,
-  type FoulingPrior,
-  type FoulingVisit,
-  type MeterOn,
-  priorOf,
-  rateOfUse,
-} from '../interval/index.ts';
+import { type Due, dueOf, type FoulingPrior, type FoulingVisit, type MeterOn, priorOf } from '../interval/index.ts';
 import type { Visit } from './visit.ts';
 
 /** A vehicle as its dueness is worked out. */
@@ -122,12 +114,4 @@ function dueOn(vehicle: DueVehicle, own: readonly FoulingVisit[], prior: Fouling
       lastMeter: last.meter,
     },
   ];
-}
-
-/** How a vehicle's meter stands today, as it was used until now; null where its readings do not say. @param today ISO day */
-export function meterToday(visits: readonly Visit[], today: string): number | null {
-  const use = rateOfUse(visits.map(({ openedAt, meter, anew }) => ({ day: dayNumber(openedAt), value: meter, anew })));
-  const last = visits.toSorted((a, b) => a.openedAt.localeCompare(b.openedAt)).at(-1);
-  if (use === null || last === undefined) return null;
-  return last.meter + use.perDay * Math.max(0, dayNumber(`${today}T12:00:00Z`) - dayNumber(last.openedAt));
 }

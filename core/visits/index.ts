@@ -1,4 +1,4 @@
-export { dueList, type DueOn, type DueVehicle, type HouseInterval, meterToday } from './due.ts';
+export { dueList, type DueOn, type DueVehicle, type HouseInterval } from './due.ts';
 export {
   ASK_AFTER_DAYS,
   compareLasting,

@@ -10,7 +10,6 @@ import {
   type FollowUp,
   lastingOf,
   livesOf,
-  meterToday,
   type Visit,
   visitOf,
   wantsFollowUp,
@@ -234,12 +233,5 @@ describe('what is due', () => {
   it('foretells nothing beyond ten years', () => {
     const still = vehicle('still', [visit('2024-01-10', 50_000), visit('2026-01-10', 50_001, { before: level(0) })]);
     expect(dueList([still], HOUSE)[0]!.highOn <= '2036-01-12').toBe(true);
-  });
-  it('reckons how a meter stands today', () => {
-    expect(meterToday([visit('2026-01-13', 10_000)], TODAY)).toBeNull();
-    expect(meterToday([visit('2026-01-13', 10_000), visit('2026-03-14', 13_000)], TODAY)).toBeCloseTo(
-      13_000 + 50 * 60.17,
-      -1,
-    );
   });
 });

@@ -1,7 +1,7 @@
 import type { Database, Statement } from 'better-sqlite3';
 import type { BayLine, BayStretch } from '../../contract/index.ts';
 import type { Step } from '../../core/bay/index.ts';
-import { addDays, dayOf, instantsAt, sayDate } from '../../core/days/index.ts';
+import { addDays, dayOf, instantOf, sayDate } from '../../core/days/index.ts';
 import { type Calendar, hoursOf } from '../../core/prepare/index.ts';
 import type { JobLines } from './jobLines.ts';
 
@@ -74,8 +74,7 @@ export class Bay {
 
   /** Lines by job number. @param now ISO time @param only one job; none when it is not open */
   lines(now: string, place: Place, only?: string): BayLine[] {
-    const since =
-      instantsAt({ day: addDays(dayOf(now, place.timeZone), -1), minute: 12 * 60 }, place.timeZone)[0] ?? now;
+    const since = instantOf(addDays(dayOf(now, place.timeZone), -1), 12 * 60, place.timeZone);
     const asked = { only: only ?? null };
     const kept = new Map(this.#lines.all(asked).map((row) => [row.job_id, row]));
     const timers = byJob(this.#timers.all({ ...asked, since }));
@@ -132,7 +131,7 @@ const awaited = ({ last_at, expected }: PartRow, place: Place): BayStretch => ({
 /** A part is expected when the shop opens that day; on a day off at eight. */
 function opening(day: string, { timeZone, calendar }: Place): string {
   const { from } = hoursOf(calendar, day) ?? { from: 8 * 60 };
-  return instantsAt({ day, minute: from }, timeZone)[0] ?? `${day}T12:00:00.000Z`;
+  return instantOf(day, from, timeZone);
 }
 
 function byJob<Row extends { readonly job_id: string }>(rows: readonly Row[]): ReadonlyMap<string, Row[]> {

@@ -227,7 +227,7 @@ export class Years {
     const families = this.#sql<[], { id: string; name: string }>(
       'SELECT id, name FROM engine_family ORDER BY name',
     ).all();
-    return { lives, families, followUps };
+    return { lives, families };
   }
 
   /** Whether there is such a job, handed over. */

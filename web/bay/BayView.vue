@@ -261,7 +261,7 @@ const nextPromise = computed(() => {
         class="border-t border-line bg-card px-4 py-6 md:px-6 lg:border-l lg:border-t-0"
         aria-label="What fits into the wait"
       >
-        <BlockPanel v-if="chosen" :block="chosen" class="mb-7" nickname="" @close="choose('')" />
+        <BlockPanel v-if="chosen" :block="chosen" class="mb-7" @close="choose('')" />
         <ClashPanel
           v-else-if="clashes[0]"
           :key="clashes[0].clash.kind + clashes[0].clash.job + clashes[0].at"

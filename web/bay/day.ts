@@ -1,4 +1,4 @@
-import { addDays, instantsAt, momentOf } from '../../core/days/index.ts';
+import { instantOf, momentOf } from '../../core/days/index.ts';
 import { type Calendar, hoursOf } from '../../core/prepare/index.ts';
 import type { BayStretch } from '../../contract/index.ts';
 
@@ -19,12 +19,8 @@ const CLOSED_DAY = { from: 8 * 60, to: 18 * 60 };
 const DAY_MINUTES = 24 * 60;
 const wholeHour = (minute: number): number => Math.floor(minute / 60) * 60;
 
-/** Minutes since midnight as ms since 1970; a time that clocks leave out is the first one after it. */
-function instant(day: string, minute: number, timeZone: string): number {
-  if (minute >= DAY_MINUTES) return instant(addDays(day, 1), 0, timeZone);
-  const [first] = instantsAt({ day, minute }, timeZone);
-  return first === undefined ? instant(day, minute + 30, timeZone) : Date.parse(first);
-}
+/** Minutes since midnight as ms since 1970. */
+const instant = (day: string, minute: number, timeZone: string): number => Date.parse(instantOf(day, minute, timeZone));
 
 /** The working day that holds a moment: from opening to closing, stretched to hold the moment itself. @param now ISO time */
 export function dayAround(now: string, { timeZone, calendar }: Place): Day {

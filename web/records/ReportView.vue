@@ -126,7 +126,7 @@ async function show(table: string, row: string): Promise<void> {
                         v-for="(column, nth) in table.columns"
                         :key="column.id"
                         class="py-1 pr-4 last:pr-0"
-                        :class="column.kind === 'text' ? 'text-left' : 'text-right font-semibold'"
+                        :class="column.kind === 'text' ? 'text-left' : 'whitespace-nowrap text-right font-semibold'"
                       >
                         <button
                           v-if="nth === 0"

@@ -155,7 +155,6 @@ describe('what lasts', () => {
       { id: 'f', name: 'Norrland' },
       { id: 'g', name: 'Unseen' },
     ],
-    followUps: [],
   });
   async function show(lives: LifeLine[], replies: object = {}) {
     const asked = serve({ 'GET /api/lasting': lasting(lives), ...replies });

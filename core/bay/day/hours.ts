@@ -1,6 +1,7 @@
-import { addDays, dayOf, instantsAt, weekdayOf } from '../../days/index.ts';
+import { addDays, dayOf, instantOf, weekdayOf } from '../../days/index.ts';
 import { type Calendar, type Hours, hoursOf } from '../../prepare/index.ts';
 import type { Span } from '../weave/problem.ts';
+import { without } from '../weave/spans.ts';
 import type { Absence, DayPerson, LongerDay } from './types.ts';
 
 /** So many days are looked ahead: what finds no place in them is told. */
@@ -39,12 +40,6 @@ export function hoursOn(day: string, { id, hours }: Pick<DayPerson, 'id' | 'hour
   return out.reduce<Hours[]>((left, gap) => left.flatMap((span) => without(span, gap)), [whole]);
 }
 
-const without = ({ from, to }: Hours, gap: Hours): Hours[] =>
-  [
-    { from, to: Math.min(to, gap.from) },
-    { from: Math.max(from, gap.to), to },
-  ].filter((span) => span.from < span.to);
-
 /** The hours of one person in the days to come, minutes since `zero`. @param zero ms since 1970 @param now ISO time */
 export function spansOf(person: Pick<DayPerson, 'id' | 'hours'>, shop: ShopHours, now: string, zero: number): Span[] {
   const today = dayOf(now, shop.timeZone);
@@ -56,12 +51,9 @@ export function spansOf(person: Pick<DayPerson, 'id' | 'hours'>, shop: ShopHours
   );
 }
 
-/** A minute of a day as minutes since `zero`; one that clocks leave out is the first after it. */
-export function minuteOf(day: string, minute: number, timeZone: string, zero: number): number {
-  if (minute >= 24 * 60) return minuteOf(addDays(day, 1), minute - 24 * 60, timeZone, zero);
-  const [first] = instantsAt({ day, minute }, timeZone);
-  return first === undefined ? minuteOf(day, minute + 30, timeZone, zero) : (Date.parse(first) - zero) / 60_000;
-}
+/** A minute of a day as minutes since `zero`. */
+const minuteOf = (day: string, minute: number, timeZone: string, zero: number): number =>
+  (Date.parse(instantOf(day, minute, timeZone)) - zero) / 60_000;
 
 /** When the shop opens on a day, or next after it, minutes since `zero`; null when it does not within the days looked at. */
 export function opensOn(day: string, shop: ShopHours, zero: number): number | null {

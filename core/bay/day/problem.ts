@@ -27,7 +27,7 @@ export interface DayProblem {
   readonly zero: number;
 }
 
-/** What is promised weighs more than what nobody waits for at a time; a wait of hours on a customer weighs the same. */
+/** Every customer’s minute late weighs the same: whom to let down is said by the foreman, not by a weight. */
 const WEIGHT = 1;
 const MINUTE = 60_000;
 

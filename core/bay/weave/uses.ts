@@ -1,4 +1,5 @@
-import type { Block } from './problem.ts';
+import type { Block, Span } from './problem.ts';
+import { without } from './spans.ts';
 
 /** Minutes of a wait in which whoever would have stood by it worked on another vehicle. */
 export interface WaitUsed {
@@ -18,7 +19,7 @@ export interface WaitUsed {
  * minute that falls into two waits is counted for the one that began first.
  */
 export function waitsUsed(blocks: readonly Block[]): WaitUsed[] {
-  const claimed = new Map<string, { from: number; to: number }[]>();
+  const claimed = new Map<string, Span[]>();
   return blocks
     .filter(({ kind }) => kind === 'wait')
     .toSorted((a, b) => a.start - b.start || a.end - b.end)
@@ -50,19 +51,10 @@ export function waitsUsed(blocks: readonly Block[]): WaitUsed[] {
 }
 
 /** Takes what nobody has claimed yet of a person's time. @returns how many minutes of it were still free */
-function claim(claimed: Map<string, { from: number; to: number }[]>, person: string, from: number, to: number): number {
+function claim(claimed: Map<string, Span[]>, person: string, from: number, to: number): number {
   if (to <= from) return 0;
   const had = claimed.get(person) ?? [];
-  const free = had.reduce(
-    (left, gone) =>
-      left.flatMap((span) =>
-        [
-          { from: span.from, to: Math.min(span.to, gone.from) },
-          { from: Math.max(span.from, gone.to), to: span.to },
-        ].filter((each) => each.from < each.to),
-      ),
-    [{ from, to }],
-  );
+  const free = had.reduce<Span[]>((left, gone) => left.flatMap((span) => without(span, gone)), [{ from, to }]);
   claimed.set(person, [...had, ...free]);
   return free.reduce((sum, span) => sum + span.to - span.from, 0);
 }

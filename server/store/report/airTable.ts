@@ -1,6 +1,6 @@
 import type { ReportTable } from '../../../contract/index.ts';
 import { bayAir, SAFETY, type Substance } from '../../../core/clean/index.ts';
-import { addDays, dayOf, instantsAt, weekdayOf } from '../../../core/days/index.ts';
+import { addDays, dayOf, instantOf, weekdayOf } from '../../../core/days/index.ts';
 
 /** What was sprayed, with the job it was for. */
 export interface SprayRow {
@@ -27,7 +27,7 @@ export function weeksOf({ from, to }: { readonly from: string; readonly to: stri
   const first = dayOf(from, zone);
   const weeks: Week[] = [];
   for (let day = addDays(first, -weekdayOf(first)); ; day = addDays(day, 7)) {
-    const start = instantsAt({ day, minute: 0 }, zone)[0] ?? `${day}T00:00:00.000Z`;
+    const start = instantOf(day, 0, zone);
     if (start >= to) return weeks;
     weeks.push({ key: day, from: start });
   }

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { BehindJob, Report, ReportRow, ReportTable } from '../../../contract/index.ts';
-import { addDays, instantsAt, lastOfMonth } from '../../../core/days/index.ts';
+import { addDays, instantOf, lastOfMonth } from '../../../core/days/index.ts';
 import { prepared } from '../prepared.ts';
 import type { Settings } from '../settings.ts';
 import { airTable, type SprayRow, weekOf, weeksOf } from './airTable.ts';
@@ -53,7 +53,7 @@ export class Reports {
     const [year = '', month] = period.split('-');
     const first = month === undefined ? `${year}-01-01` : `${year}-${month}-01`;
     const last = month === undefined ? `${year}-12-31` : lastOfMonth(Number(year), Number(month));
-    const start = (day: string): string => instantsAt({ day, minute: 0 }, zone)[0] ?? `${day}T00:00:00.000Z`;
+    const start = (day: string): string => instantOf(day, 0, zone);
     return { from: start(first), to: start(addDays(last, 1)) };
   }
 

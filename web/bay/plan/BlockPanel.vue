@@ -9,7 +9,7 @@ import { useShop } from '../../stores/shop.ts';
 import type { DrawnBlock } from './planView.ts';
 
 /** What can be said of a block: earlier, later, who does it, or as it falls. The same as dragging, by key and by finger. */
-const { block } = defineProps<{ block: DrawnBlock; nickname: string }>();
+const { block } = defineProps<{ block: DrawnBlock }>();
 const emit = defineEmits<{ close: [] }>();
 const day = useDay();
 const shop = useShop();
