@@ -172,6 +172,9 @@ describe('a month of the shop', () => {
       }
     expect(looked).toBeGreaterThan(9);
     await server.http.get('/api/reports/2026-05/behind?table=nothing&row=x').expect(404);
+    expect((await server.http.get('/api/reports/2026-05/behind?table=air&row=x').expect(200)).body).toEqual({
+      rows: [],
+    });
     await server.http.get('/api/reports/2026-05/behind?table=work').expect(400);
   });
 

@@ -30,8 +30,8 @@ export function reportRoutes({ reports, settings, now }: Services): Router {
   router.get('/reports/:period/tables/:table', (request, response) => {
     const period = parse(reportPeriod, request.params.period);
     const name = parse(tableParam, request.params.table).slice(0, -'.csv'.length);
-    const table = reports.of(period).tables.find(({ id }) => id === name);
-    if (table === undefined) throw new HttpError('not-found', 'There is no such table.');
+    const table = reports.table(period, name);
+    if (table === null) throw new HttpError('not-found', 'There is no such table.');
     response
       .type('text/csv; charset=utf-8')
       .set('content-disposition', `attachment; filename="${period}-${name}.csv"`)

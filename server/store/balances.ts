@@ -1,7 +1,7 @@
 import type { Database } from 'better-sqlite3';
 
-/** Balances that triggers keep, each with the view that adds it up again. */
-const BALANCES = ['stock_moved', 'part_moved', 'stock_batch', 'reminder_open'] as const;
+/** Sums that are kept as what they sum up is written, each with the view that adds it up again. */
+const BALANCES = ['stock_moved', 'part_moved', 'stock_batch', 'reminder_open', 'stage_took'] as const;
 /** Indexes by which words are found. */
 const INDEXES = ['row_found', 'job_found'] as const;
 

@@ -17,6 +17,7 @@ import { remakeBalances, remakeIndexes } from './balances.ts';
 import { firstBreak } from './chain.ts';
 import { StoreError } from './errors.ts';
 import { HandsOn } from './handsOn.ts';
+import { StageTook } from './stageTook.ts';
 import { WorkStretches } from './workStretches.ts';
 import { type Arrival, EventLog } from './log.ts';
 import type { OneGo } from './oneGo.ts';
@@ -47,6 +48,7 @@ export class Jobs {
   readonly #projector: Projector;
   readonly #handsOn: HandsOn;
   readonly #work: WorkStretches;
+  readonly #took: StageTook;
   readonly #sources: Sources;
   readonly #folded = new Map<string, Job>();
   readonly #listeners = new Set<(jobId: string, version: number) => void>();
@@ -59,6 +61,7 @@ export class Jobs {
     this.#projector = new Projector(db, () => sources.settings.timeZone());
     this.#handsOn = new HandsOn(db);
     this.#work = new WorkStretches(db);
+    this.#took = new StageTook(db);
     this.#sources = sources;
   }
 
@@ -153,6 +156,7 @@ export class Jobs {
       this.#projector.write(current, after);
       this.#handsOn.entered(jobId, command.at);
       for (const entry of events) this.#work.entered(jobId, entry);
+      if (current?.status === 'closed' || after.status === 'closed') this.#took.makeAnew(jobId);
       if (command.type === 'hand-over')
         moveUnits(after, this.#sources.units, { by: command.by, at: command.at }, this.#sources.settings.timeZone());
       this.#oneGo.afterwards(() => this.#changed(after));
@@ -245,6 +249,7 @@ export class Jobs {
     this.#projector.write(null, job);
     this.#handsOn.makeAnew(job.id);
     this.#work.makeAnew(job.id);
+    this.#took.makeAnew(job.id);
     this.#oneGo.afterwards(() => this.#changed(job));
     return true;
   }

@@ -227,6 +227,14 @@ export const DAMAGES: readonly Damage[] = [
     ),
   },
   {
+    name: 'what a stage took is another',
+    found: ['balance'],
+    plant: sql(
+      'SELECT job_id, stage FROM stage_took',
+      'UPDATE stage_took SET took = took + 1 WHERE job_id = @job_id AND stage = @stage',
+    ),
+  },
+  {
     name: 'a part that was used is forgotten',
     found: ['balance'],
     plant: sql('SELECT part_key FROM part_moved', 'DELETE FROM part_moved WHERE part_key = @part_key'),

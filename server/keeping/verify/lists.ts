@@ -25,6 +25,13 @@ const BALANCES: readonly Balance[] = [
     texts: ['vehicle_id', 'due'],
     name: 'the open reminder',
   },
+  {
+    kept: 'stage_took',
+    key: ['job_id', 'stage', 'person'],
+    figures: ['took', 'expected'],
+    texts: ['closed_at'],
+    name: 'what was taken at',
+  },
 ];
 
 /** The tables of balances that are kept. */

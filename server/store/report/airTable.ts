@@ -2,11 +2,9 @@ import type { ReportTable } from '../../../contract/index.ts';
 import { bayAir, SAFETY, type Substance } from '../../../core/clean/index.ts';
 import { addDays, dayOf, instantOf, weekdayOf } from '../../../core/days/index.ts';
 
-/** What was sprayed, with the job it was for. */
+/** What was sprayed on a job. */
 export interface SprayRow {
   readonly jobId: string;
-  readonly number: number;
-  readonly plate: string;
   readonly substance: Substance;
   readonly grams: number;
   readonly minutes: number;
@@ -33,21 +31,26 @@ export function weeksOf({ from, to }: { readonly from: string; readonly to: stri
   }
 }
 
-/** The week that an instant falls in; empty before the first. */
-export const weekOf = (at: string, weeks: readonly Week[]): string =>
-  weeks.findLast(({ from }) => from <= at)?.key ?? '';
-
-/** The share of the exposure limit that one spray alone comes to, right after it. */
-function ownShare(
-  { substance, grams, minutes }: SprayRow,
-  room: { readonly m3: number; readonly changes: number },
-): number {
-  const air = bayAir(
-    [{ substance, grams, minutes, endMinute: 0 }],
-    [{ fromMinute: -minutes - 1, airChanges: room.changes }],
-    room.m3,
-  );
-  return air.at(0).exposure;
+/**
+ * The share of the exposure limit that one spray alone comes to, right after it. In well-mixed air it goes by the grams, so
+ * the air is asked once for each cleaner and length of a spray.
+ */
+function ownShares(room: { readonly m3: number; readonly changes: number }): (spray: SprayRow) => number {
+  const perGram = new Map<string, number>();
+  return ({ substance, grams, minutes }) => {
+    const key = `${substance} ${minutes}`;
+    let share = perGram.get(key);
+    if (share === undefined) {
+      const air = bayAir(
+        [{ substance, grams: 1, minutes, endMinute: 0 }],
+        [{ fromMinute: -minutes - 1, airChanges: room.changes }],
+        room.m3,
+      );
+      share = air.at(0).exposure;
+      perGram.set(key, share);
+    }
+    return share * grams;
+  };
 }
 
 /**
@@ -63,12 +66,15 @@ export function airTable(
   const weeks = new Map<string, { grams: number; peak: number; jobs: Set<string> }>();
   // Well-mixed air forgets by the same share each minute, so what is left of all sprays before is one figure.
   let before = { at: -Infinity, share: 0 };
+  const ownShare = ownShares(room);
+  let nth = 0;
   for (const spray of sprays) {
     if (SAFETY[spray.substance] === null) continue;
     const at = minute(spray.at);
     const left = before.share * Math.exp((-room.changes / 60) * (at - before.at));
-    before = { at, share: (Number.isFinite(left) ? left : 0) + ownShare(spray, room) };
-    const key = weekOf(spray.at, during);
+    before = { at, share: (Number.isFinite(left) ? left : 0) + ownShare(spray) };
+    while (during[nth + 1] !== undefined && during[nth + 1]!.from <= spray.at) nth += 1;
+    const key = during[nth]?.key ?? '';
     const week = weeks.get(key) ?? { grams: 0, peak: 0, jobs: new Set() };
     week.grams += spray.grams;
     week.peak = Math.max(week.peak, before.share);

@@ -1,15 +1,17 @@
 import type { Database } from 'better-sqlite3';
 import type { BehindJob, Report, ReportRow, ReportTable } from '../../../contract/index.ts';
-import { addDays, instantOf, lastOfMonth } from '../../../core/days/index.ts';
+import { addDays, instantOf, isDay, lastOfMonth } from '../../../core/days/index.ts';
 import { prepared } from '../prepared.ts';
 import type { Settings } from '../settings.ts';
-import { airTable, type SprayRow, weekOf, weeksOf } from './airTable.ts';
+import { airTable, type SprayRow, weeksOf } from './airTable.ts';
 import { type SqlRow, stageRank, TABLES, type TableSpec } from './tables.ts';
 
 interface Between {
   readonly from: string;
   readonly to: string;
 }
+const later = (a: string, b: string): string => (a > b ? a : b);
+const earlier = (a: string, b: string): string => (a < b ? a : b);
 /** So many jobs are shown behind a figure. */
 const MOST_BEHIND = 500;
 
@@ -27,18 +29,33 @@ export class Reports {
   of(period: string): Report {
     const between = this.#between(period);
     const tables = TABLES.map((spec) => this.#table(spec, between));
-    const air = airTable(this.#sprays(between), this.#room(), weeksOf(between, this.#settings.timeZone()));
     const at = tables.findIndex(({ id }) => id === 'seals');
-    return { period, ...between, figures: this.#figures(between), tables: tables.toSpliced(at, 0, air) };
+    return { period, ...between, figures: this.#figures(between), tables: tables.toSpliced(at, 0, this.#air(between)) };
+  }
+
+  /** One table of a period by itself; null for a table that there is not. */
+  table(period: string, id: string): ReportTable | null {
+    const between = this.#between(period);
+    if (id === 'air') return this.#air(between);
+    const spec = TABLES.find((each) => each.id === id);
+    return spec === undefined ? null : this.#table(spec, between);
+  }
+
+  #air(between: Between): ReportTable {
+    return airTable(this.#sprays(between), this.#room(), weeksOf(between, this.#settings.timeZone()));
   }
 
   /** The jobs behind a row; null for a table that there is not. */
   behind(period: string, table: string, key: string): BehindJob[] | null {
     const between = this.#between(period);
     if (table === 'air') {
-      const weeks = weeksOf(between, this.#settings.timeZone());
-      const week = this.#sprays(between).filter(({ at }) => weekOf(at, weeks) === key);
-      return [...new Map(week.map(({ jobId, number, plate }) => [jobId, { jobId, number, plate }])).values()];
+      if (!isDay(key)) return [];
+      const zone = this.#settings.timeZone();
+      const week = { from: instantOf(key, 0, zone), to: instantOf(addDays(key, 7), 0, zone) };
+      return this.#sql<[Between], BehindJob>(
+        `SELECT DISTINCT c.job_id AS jobId, j.number, j.plate FROM can_use c JOIN job_summary j ON j.job_id = c.job_id
+         WHERE c.at >= :from AND c.at < :to ORDER BY j.number`,
+      ).all({ from: later(week.from, between.from), to: earlier(week.to, between.to) });
     }
     const spec = TABLES.find(({ id }) => id === table);
     if (spec === undefined) return null;
@@ -104,8 +121,8 @@ export class Reports {
 
   #sprays(between: Between): SprayRow[] {
     return this.#sql<[Between], SprayRow>(
-      `SELECT c.job_id AS jobId, j.number, j.plate, c.substance, c.grams, c.minutes, c.at FROM can_use c
-       JOIN job_summary j ON j.job_id = c.job_id WHERE c.at >= :from AND c.at < :to ORDER BY c.at, c.id`,
+      `SELECT job_id AS jobId, substance, grams, minutes, at FROM can_use
+       WHERE at >= :from AND at < :to ORDER BY at, id`,
     ).all(between);
   }
 

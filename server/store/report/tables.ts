@@ -61,17 +61,11 @@ export const TABLES: readonly TableSpec[] = [
       figure('expected', 'Expected', 'minutes'),
       figure('share', 'Of what was expected', 'percent'),
     ],
-    sql: `WITH took AS (
-        SELECT e.job_id, e.stage, e.minutes AS expected, COALESCE(p.role, '') AS role, SUM(w.minutes) AS took
-        FROM stage_expected e JOIN work_stretch w ON w.job_id = e.job_id AND w.stage = e.stage LEFT JOIN person p ON p.id = w.person
-        WHERE e.closed_at >= :from AND e.closed_at < :to GROUP BY e.job_id, e.stage, role),
-      share AS (SELECT *, took / SUM(took) OVER (PARTITION BY job_id, stage) AS part FROM took WHERE took > 0)
-      -- Of a stage that several worked on, each is expected to take their share of it.
-      SELECT stage || ' ' || role AS key, stage, role, COUNT(*) AS jobs, SUM(took) AS took, SUM(expected * part) AS expected
-      FROM share GROUP BY stage, role`,
-    behind: `SELECT DISTINCT ${JOB} FROM stage_expected e JOIN work_stretch w ON w.job_id = e.job_id AND w.stage = e.stage
-        LEFT JOIN person p ON p.id = w.person JOIN job_summary j ON j.job_id = e.job_id
-      WHERE e.closed_at >= :from AND e.closed_at < :to AND e.stage || ' ' || COALESCE(p.role, '') = :key ORDER BY j.number`,
+    sql: `SELECT t.stage || ' ' || COALESCE(p.role, '') AS key, t.stage, COALESCE(p.role, '') AS role,
+        COUNT(DISTINCT t.job_id) AS jobs, SUM(t.took) AS took, SUM(t.expected) AS expected
+      FROM stage_took t LEFT JOIN person p ON p.id = t.person WHERE t.closed_at >= :from AND t.closed_at < :to GROUP BY 2, 3`,
+    behind: `SELECT DISTINCT ${JOB} FROM stage_took t LEFT JOIN person p ON p.id = t.person JOIN job_summary j ON j.job_id = t.job_id
+      WHERE t.closed_at >= :from AND t.closed_at < :to AND t.stage || ' ' || COALESCE(p.role, '') = :key ORDER BY j.number`,
     words: (row) => ({
       ...row,
       stage: STAGE_NAMES[row.stage as Stage] ?? String(row.stage),
@@ -91,9 +85,9 @@ export const TABLES: readonly TableSpec[] = [
       text('why', 'Why'),
     ],
     sql: `WITH took AS (
-        SELECT e.job_id, e.stage, e.minutes AS expected, SUM(w.minutes) AS took
-        FROM stage_expected e JOIN work_stretch w ON w.job_id = e.job_id AND w.stage = e.stage
-        WHERE e.closed_at >= :from AND e.closed_at < :to GROUP BY e.job_id, e.stage)
+        SELECT job_id, stage, SUM(took) AS took, SUM(expected) AS expected FROM stage_took
+        WHERE closed_at >= :from AND closed_at < :to GROUP BY job_id, stage
+        HAVING SUM(took) > 2 * SUM(expected) AND SUM(took) - SUM(expected) >= 15)
       SELECT t.job_id AS key, j.plate, t.stage, t.took, t.expected,
         (SELECT COUNT(*) FROM seized_screw s WHERE s.job_id = t.job_id) AS seized,
         (SELECT COUNT(*) FROM thread_damage d WHERE d.job_id = t.job_id) AS threads,
@@ -101,7 +95,7 @@ export const TABLES: readonly TableSpec[] = [
         (SELECT COUNT(*) FROM run r WHERE r.job_id = t.job_id AND r.outcome = 'did not take') AS runs,
         (SELECT COUNT(*) FROM need_state n WHERE n.job_id = t.job_id AND n.ordered_at IS NOT NULL) AS ordered
       FROM took t JOIN job_summary j ON j.job_id = t.job_id
-      WHERE t.took > 2 * t.expected AND t.took - t.expected >= 15 ORDER BY t.took - t.expected DESC LIMIT 100`,
+      ORDER BY t.took - t.expected DESC LIMIT 100`,
     behind: `SELECT ${JOB} FROM job_summary j WHERE j.job_id = :key AND :from < :to`,
     words: (row) => ({
       ...row,

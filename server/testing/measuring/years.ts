@@ -114,6 +114,7 @@ function fill(db: Database): void {
       coolant.run(id, 'o', 'caught', 0.7, 0.7, 'L', at(40));
       coolant.run(id, 'i', 'returned', 0.7, 0.7, 'L', at(120));
     }
+    db.exec('INSERT INTO stage_took SELECT * FROM stage_took_meant');
   })();
   db.exec('ANALYZE');
 }

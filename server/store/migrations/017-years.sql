@@ -1,0 +1,13 @@
+-- What each person took at each stage of a finished job, and their share of what was expected of it: summed up when a job
+-- is over, so that a year of reports reads one index.
+CREATE TABLE stage_took (
+  job_id TEXT NOT NULL, stage TEXT NOT NULL, person TEXT NOT NULL, took REAL NOT NULL, expected REAL NOT NULL, closed_at TEXT NOT NULL,
+  PRIMARY KEY (job_id, stage, person)
+) STRICT, WITHOUT ROWID;
+CREATE INDEX took_by_close ON stage_took (closed_at, stage, person, job_id, took, expected);
+CREATE VIEW stage_took_meant AS
+  SELECT job_id, stage, person, took, expected * took / SUM(took) OVER (PARTITION BY job_id, stage) AS expected, closed_at
+  FROM (SELECT e.job_id, e.stage, w.person, SUM(w.minutes) AS took, e.minutes AS expected, e.closed_at
+    FROM stage_expected e JOIN work_stretch w ON w.job_id = e.job_id AND w.stage = e.stage
+    GROUP BY e.job_id, e.stage, w.person HAVING SUM(w.minutes) > 0);
+INSERT OR REPLACE INTO setting (key, value) VALUES ('projections', 'to be made anew');
