@@ -18,7 +18,8 @@ const TIMES = 100;
 const THINGS = 2000;
 const DAY_MS = 86_400_000;
 
-const PEOPLE = ['tomas', 'isla', 'wen'];
+/** People who hand over without a name beside theirs. */
+const PEOPLE = ['tomas', 'isla'];
 const OWNERS = [
   'Harbour office',
   'Island library',
@@ -59,17 +60,24 @@ const numberOf = (index: number): string => `NP-${10 + (index % 80)}-${1000 + in
 
 /**
  * A shop of 3,000 vehicles with a job and its log each, 130 of them open, and 2,000 things in stock with their history; and
- * a copy of it in which each closed job and each vehicle is there a hundred times, as lists and search know them.
+ * a copy of it in which each closed job and each vehicle is there so many times, as lists and search know them.
+ * @param times a hundred where left out @param withLog the log of each copy is there too
  * @returns the files
  */
-export function largeShop(folder: string): { readonly small: string; readonly large: string } {
+export function largeShop(
+  folder: string,
+  times = TIMES,
+  withLog = false,
+): { readonly small: string; readonly large: string } {
   const small = shopOf(folder, 'lists-small.sqlite', REAL);
   const large = join(folder, 'lists-large.sqlite');
   copyFileSync(small, large);
   const copy = new Sqlite(large);
   copy.pragma('synchronous = OFF');
+  copy.pragma('journal_mode = OFF');
   copy.pragma('cache_size = -400000');
-  copy.transaction(() => multiply(copy))();
+  copy.transaction(() => multiply(copy, times, withLog))();
+  copy.pragma('journal_mode = WAL');
   copy.pragma('wal_checkpoint(TRUNCATE)');
   copy.close();
   return { small, large };
@@ -190,13 +198,13 @@ function job(services: Services, index: number, jobs: number, at: (daysAgo: numb
 }
 
 /** Vehicles and closed jobs over again, with ids, plates and numbers of their own, in every table that lists read. */
-function multiply(db: Database): void {
+function multiply(db: Database, times: number, withLog: boolean): void {
   const columnsOf = (table: string): string[] =>
     (db.pragma(`table_xinfo(${table})`) as { name: string; hidden: number }[])
       .filter(({ hidden }) => hidden === 0)
       .map(({ name }) => name);
   db.exec(`CREATE TEMP TABLE nth (n INTEGER PRIMARY KEY);
-    WITH RECURSIVE count(n) AS (SELECT 1 UNION ALL SELECT n + 1 FROM count WHERE n < ${TIMES - 1}) INSERT INTO nth SELECT n FROM count;
+    WITH RECURSIVE count(n) AS (SELECT 1 UNION ALL SELECT n + 1 FROM count WHERE n < ${times - 1}) INSERT INTO nth SELECT n FROM count;
     CREATE TEMP TABLE again AS SELECT job_id FROM job_summary WHERE status = 'closed'`);
   const changed: Readonly<Record<string, string>> = {
     job_id: "t.job_id || '-' || n",
@@ -221,4 +229,10 @@ function multiply(db: Database): void {
       { ...changed, ...(table === 'job_words' ? { id: '' } : {}) },
       'WHERE t.job_id IN (SELECT job_id FROM again)',
     );
+  // Made of the rows before, outside of the projections.
+  for (const table of ['work_stretch', 'hands_on', 'stage_took'])
+    insert(table, { job_id: changed.job_id! }, 'WHERE t.job_id IN (SELECT job_id FROM again)');
+  if (!withLog) return;
+  const log = { job_id: changed.job_id!, id: "t.id || '-' || n", command_id: "t.command_id || '-' || n" };
+  for (const table of ['command', 'event']) insert(table, log, 'WHERE t.job_id IN (SELECT job_id FROM again)');
 }
