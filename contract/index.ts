@@ -45,6 +45,8 @@ export { offer, offersAnswer, offersQuery, orderTaken, supplierOrder } from './s
 export type { SupplierOrder, SupplierReply } from './supplier.ts';
 export { behindQuery, reportPeriod } from './report.ts';
 export type { BehindJob, Report, ReportColumn, ReportRow, ReportTable } from './report.ts';
+export { lessonAnswerInput } from './lessons.ts';
+export type { CauseLine, LessonAnswer, LessonAnswerInput, LessonLine, LessonsReply } from './lessons.ts';
 export { dueAnswerInput, dueQuery, followUpInput } from './years.ts';
 export type { DueAnswerInput, DueLine, DueReply, FollowUpInput, LastingReply, LifeLine, ShelfPart } from './years.ts';
 export { backupBody, keepingBody, keepingInput } from './keeping.ts';

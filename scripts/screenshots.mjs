@@ -62,6 +62,8 @@ const VIEWS = {
 };
 /** Looked at, but not kept. */
 const LOOKED_AT = {
+  lessons: { path: '/records/lessons', person: 'isla' },
+  'lessons-dark': { path: '/records/lessons', person: 'isla', theme: 'dark', size: '834x1112' },
   report: { path: '/records/report/2026-05' },
   'report-year': { path: '/records/report/2025', theme: 'dark' },
   bench: { path: '/bench/wen' },

@@ -23,6 +23,7 @@ import { earlierJobs } from './store/earlier.ts';
 import { Families } from './store/families.ts';
 import { House } from './store/house.ts';
 import { Jobs } from './store/jobs.ts';
+import { Lessons } from './store/lessons.ts';
 import { KnowledgeStore } from './store/knowledge.ts';
 import { JobLines } from './store/jobLines.ts';
 import { People } from './store/people.ts';
@@ -77,6 +78,7 @@ export interface Services {
   readonly figures: Figures;
   readonly visits: Visits;
   readonly years: Years;
+  readonly lessons: Lessons;
   readonly reports: Reports;
   /** Null where none is connected. */
   readonly supplier: Supplier | null;
@@ -223,6 +225,7 @@ export function createServices(
     figures: new Figures(db),
     visits: new Visits(db),
     years: new Years(db, audit, settings),
+    lessons: new Lessons(db, audit, families, procedures),
     reports: new Reports(db, settings),
     supplier: supplier ?? null,
     audit,

@@ -13,4 +13,4 @@ export {
   wantsFollowUp,
 } from './lasting.ts';
 export { dueMessage, rounded } from './message.ts';
-export { type Visit, type VisitKind, visitOf } from './visit.ts';
+export { meterOf, type Visit, type VisitKind, visitOf } from './visit.ts';

@@ -49,7 +49,6 @@ const OF_NO_UNIT: ReadonlySet<OptionId> = new Set(['relearn', 'elsewhere', 'remo
 /** What a job tells of its vehicle; null for one that was called off, and for a unit that came without a vehicle. */
 export function visitOf(job: Job): Visit | null {
   if (job.cancelled !== null || isLooseUnit(job.vehicle)) return null;
-  const { value, unit } = job.reading;
   const option = job.decision?.choice ?? null;
   const closedAt = job.status === 'closed' ? (job.handOver?.at ?? null) : null;
   return {
@@ -62,8 +61,7 @@ export function visitOf(job: Job): Visit | null {
     unitKind: option === null || OF_NO_UNIT.has(option) ? '' : unitKindOf(job),
     openedAt: job.opened.at,
     closedAt,
-    meter: unit === 'mi' ? value * MILE_KM : value,
-    hours: unit === 'h',
+    ...meterOf(job),
     anew: job.readingReason.trim() !== '',
     before: levelOf(job, 'before'),
     after: levelOf(job, 'after'),
@@ -71,6 +69,12 @@ export function visitOf(job: Job): Visit | null {
     reopened: job.reopened.length,
   };
 }
+
+/** What the meter showed: distance in km, whatever it counts in, or running hours. */
+export const meterOf = ({ reading: { value, unit } }: Job): { readonly meter: number; readonly hours: boolean } => ({
+  meter: unit === 'mi' ? value * MILE_KM : value,
+  hours: unit === 'h',
+});
 
 /** The kind of unit that the first step of what was decided is done to; without a plan the first that the vehicle has. */
 function unitKindOf({ decision, vehicle }: Job): string {

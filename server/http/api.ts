@@ -32,6 +32,7 @@ import { transferRoutes } from './transfer.ts';
 import { familyRoutes, unitRoutes } from './units.ts';
 import { supplierRoutes } from './supplier.ts';
 import { reportRoutes } from './reports.ts';
+import { lessonRoutes } from './lessons.ts';
 import { yearRoutes } from './years.ts';
 import { vehicleRoutes } from './vehicles.ts';
 import type { Services } from '../services.ts';
@@ -75,6 +76,7 @@ export const API: readonly Mount[] = [
   ['/', dayRoutes],
   ['/', feedRoutes],
   ['/', yearRoutes],
+  ['/', lessonRoutes],
   ['/', reportRoutes],
   ['/', supplierRoutes],
   ['/', changeRoutes],

@@ -28,6 +28,8 @@ const KINDS = {
     'due-answered',
     'followed-up',
     'day-wished',
+    'lesson-answered',
+    'lesson-taken-up-again',
   ],
 } as const;
 

@@ -6,6 +6,7 @@ const route = useRoute();
 const ROOMS = [
   { path: '/records/due', name: 'Due' },
   { path: '/records/lasting', name: 'What lasts' },
+  { path: '/records/lessons', name: 'Lessons' },
   { path: '/records/report', name: 'Month and year' },
 ] as const;
 </script>

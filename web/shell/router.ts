@@ -43,6 +43,12 @@ export const router = createRouter({
       meta: { title: 'What lasts' },
     },
     {
+      path: '/records/lessons',
+      name: 'lessons',
+      component: () => import('../records/LessonsView.vue'),
+      meta: { title: 'Lessons' },
+    },
+    {
       path: '/records/report/:period?',
       name: 'report',
       component: () => import('../records/ReportView.vue'),

@@ -107,6 +107,14 @@ const TABLES: readonly { readonly table: string; readonly name: string; readonly
     judge: fits(followUpInput, ({ answer, meter, note }) => ({ answer, meter, note })),
   },
   {
+    table: 'lesson_answer',
+    name: 'lesson_id',
+    judge: ({ lesson_id, note, at }) =>
+      String(lesson_id) === '' || !z.iso.datetime().safeParse(at).success || typeof note !== 'string'
+        ? 'It has no lesson, or no time.'
+        : null,
+  },
+  {
     table: 'longer_day',
     name: "person_id || ' ' || day",
     judge: fits(longerInput, ({ person_id, day, until }) => ({ personId: person_id, day, until })),

@@ -10,4 +10,15 @@ CREATE VIEW stage_took_meant AS
   FROM (SELECT e.job_id, e.stage, w.person, SUM(w.minutes) AS took, e.minutes AS expected, e.closed_at
     FROM stage_expected e JOIN work_stretch w ON w.job_id = e.job_id AND w.stage = e.stage
     GROUP BY e.job_id, e.stage, w.person HAVING SUM(w.minutes) > 0);
+
+-- What was looked at on a vehicle as it came, and whether it was bad: what recurs in a family is counted of these.
+CREATE TABLE look (
+  job_id TEXT NOT NULL, form TEXT NOT NULL, thing TEXT NOT NULL, vehicle_id TEXT NOT NULL, family_id TEXT NOT NULL, bad INTEGER NOT NULL,
+  meter REAL NOT NULL, hours INTEGER NOT NULL, PRIMARY KEY (job_id, form, thing)
+) STRICT, WITHOUT ROWID;
+-- What became of a lesson: taken into a procedure, the stock or the knowledge, or set aside.
+CREATE TABLE lesson_answer (
+  lesson_id TEXT NOT NULL, what TEXT NOT NULL CHECK (what IN ('procedure', 'stock', 'knowledge', 'set-aside')), subject TEXT NOT NULL,
+  note TEXT NOT NULL, at TEXT NOT NULL, by TEXT NOT NULL, PRIMARY KEY (lesson_id, what, subject)
+) STRICT, WITHOUT ROWID;
 INSERT OR REPLACE INTO setting (key, value) VALUES ('projections', 'to be made anew');

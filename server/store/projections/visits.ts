@@ -1,4 +1,5 @@
 import { costOf } from '../../../core/job/index.ts';
+import { looksOf } from '../../../core/lessons/index.ts';
 import { visitOf } from '../../../core/visits/index.ts';
 import type { Projection } from '../projection.ts';
 
@@ -54,5 +55,21 @@ export const VISIT_TABLES: readonly Projection[] = [
         },
       ];
     },
+  },
+  {
+    table: 'look',
+    key: ['form', 'thing'],
+    from: (job) => [job.vehicle, job.reading, job.cancelled, job.findings, job.items, job.seized, job.runs],
+    rows: (job) =>
+      looksOf(job).map(({ jobId, vehicleId, familyId, form, thing, bad, meter, hours }) => ({
+        job_id: jobId,
+        form,
+        thing,
+        vehicle_id: vehicleId,
+        family_id: familyId,
+        bad: bad ? 1 : 0,
+        meter,
+        hours: hours ? 1 : 0,
+      })),
   },
 ];

@@ -1,0 +1,89 @@
+import { randomUUID } from 'node:crypto';
+import { Router } from 'express';
+import { z } from 'zod';
+import { type CauseLine, lessonAnswerInput, type LessonLine } from '../../contract/index.ts';
+import { causeEdit, causeWords, lessonWords, needFor, shelfFor } from '../../core/lessons/index.ts';
+import type { Services } from '../services.ts';
+import { type Actor, change, mustLead } from './acting.ts';
+import { HttpError } from './errors.ts';
+import { parse } from './parse.ts';
+
+/** So many of a part are kept free once its lesson is taken. */
+const KEPT_FREE = 1;
+
+const lessonId = z.string().min(1).max(300);
+
+/** What the shop’s own work has to teach it: looked at, and taken into a procedure, the stock or the knowledge by a lead. */
+export function lessonRoutes(services: Services): Router {
+  const { lessons, procedures, stock, knowledge, now } = services;
+  const router = Router();
+
+  router.get('/lessons', (_request, response) => {
+    response.json(lessons.all(knowledge.newest()));
+  });
+  router.post(
+    '/lessons/:id/answers',
+    change(services, (request, actor) => {
+      const which = parse(lessonId, request.params.id);
+      const { by: _, ...said } = request.body as Readonly<Record<string, unknown>>;
+      const answer = parse(lessonAnswerInput, said);
+      mustLead(actor, 'What a lesson goes into');
+      if (answer.what === 'take-up-again') {
+        lessons.takenUpAgain(which, actor);
+        return { body: lessons.all(knowledge.newest()) };
+      }
+      const { found, causes } = lessons.all(knowledge.newest());
+      const line = found.find((each) => each.id === which) ?? null;
+      const cause = causes.find((each) => each.id === which) ?? null;
+      if (line === null && cause === null)
+        throw new HttpError('not-found', 'That lesson no longer holds: more was looked at meanwhile.');
+      if (answer.what === 'set-aside') lessons.answered(which, 'set-aside', '', answer.note, actor);
+      else if (answer.what === 'knowledge') takeIntoKnowledge(cause, actor);
+      else if (answer.what === 'stock') takeIntoStock(line, actor);
+      else takeIntoProcedure(line, answer.procedureId, actor);
+      return { status: 201, body: lessons.all(knowledge.newest()) };
+    }),
+  );
+  return router;
+
+  function takeIntoProcedure(line: LessonLine | null, procedureId: string, actor: Actor): void {
+    const need = line === null ? null : needFor(line, line.part, lessonWords(line));
+    const body = procedures.get(procedureId);
+    if (line === null || need === null || body === null)
+      throw new HttpError('bad-value', 'That lesson has nothing to add to that procedure.');
+    if (body.needs.some((each) => each.id === need.id))
+      throw new HttpError('bad-value', `“${body.name}” says so already.`);
+    const note = `learnt here: ${need.name}`;
+    const saved = procedures.save({ ...body, needs: [...body.needs, need] }, body.version, note, actor);
+    if (!saved.ok) throw new HttpError('procedure-moved-on', 'The procedure was saved meanwhile. Nothing was changed.');
+    lessons.answered(line.id, 'procedure', procedureId, note, actor);
+  }
+
+  function takeIntoStock(line: LessonLine | null, actor: Actor): void {
+    const part = line === null ? null : shelfFor(line, line.part);
+    if (line === null || part === null)
+      throw new HttpError('bad-value', 'No part is known that would be on the shelf for it.');
+    const known = line.stock === null ? null : stock.file(line.stock.id, now());
+    const stockId = known?.item.id ?? randomUUID();
+    const input =
+      known === null
+        ? { ...part, kind: 'seal' as const, place: '', priceMinor: 0, detail: { reorderAt: KEPT_FREE } }
+        : {
+            name: known.item.name,
+            partNumber: known.item.partNumber,
+            kind: known.item.kind,
+            place: known.item.place,
+            priceMinor: known.item.priceMinor,
+            detail: { ...known.item.detail, reorderAt: Math.max(KEPT_FREE, known.item.detail.reorderAt ?? 0) },
+          };
+    stock.put(stockId, input, known?.item.version ?? 0, actor);
+    lessons.answered(line.id, 'stock', stockId, part.partNumber, actor);
+  }
+
+  function takeIntoKnowledge(cause: CauseLine | null, actor: Actor): void {
+    if (cause === null) throw new HttpError('bad-value', 'That lesson says nothing of causes.');
+    const result = knowledge.change([causeEdit(cause)], `Learnt here: ${cause.name}. ${causeWords(cause)}`, actor);
+    if (!result.ok) throw new HttpError('bad-value', result.problems[0]?.message ?? 'That cannot be used.');
+    lessons.answered(cause.id, 'knowledge', String(result.knowledge.version), cause.fits, actor);
+  }
+}
