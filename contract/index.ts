@@ -45,6 +45,24 @@ export { offer, offersAnswer, offersQuery, orderTaken, supplierOrder } from './s
 export type { SupplierOrder, SupplierReply } from './supplier.ts';
 export { behindQuery, reportPeriod } from './report.ts';
 export type { BehindJob, Report, ReportColumn, ReportRow, ReportTable } from './report.ts';
+export {
+  chapter,
+  knowHowQuery,
+  lifeFile,
+  SIGNED_FORMAT,
+  shopConfirmed,
+  signedFile,
+  signedFileTake,
+} from './exchange.ts';
+export type {
+  ChapterElsewhere,
+  KnowHowFile,
+  LifeFile,
+  ShopKnown,
+  ShopsReply,
+  SignedFile,
+  SignedLook,
+} from './exchange.ts';
 export { lessonAnswerInput } from './lessons.ts';
 export type { CauseLine, LessonAnswer, LessonAnswerInput, LessonLine, LessonsReply } from './lessons.ts';
 export { dueAnswerInput, dueQuery, followUpInput } from './years.ts';

@@ -24,6 +24,8 @@ import { Families } from './store/families.ts';
 import { House } from './store/house.ts';
 import { Jobs } from './store/jobs.ts';
 import { Lessons } from './store/lessons.ts';
+import { Lives } from './exchange/lives.ts';
+import { Shops } from './exchange/shops.ts';
 import { KnowledgeStore } from './store/knowledge.ts';
 import { JobLines } from './store/jobLines.ts';
 import { People } from './store/people.ts';
@@ -79,6 +81,9 @@ export interface Services {
   readonly visits: Visits;
   readonly years: Years;
   readonly lessons: Lessons;
+  /** Shops that we have files of, and our own key. */
+  readonly shops: Shops;
+  readonly lives: Lives;
   readonly reports: Reports;
   /** Null where none is connected. */
   readonly supplier: Supplier | null;
@@ -180,6 +185,7 @@ export function createServices(
     stock.keyNumbers();
     vehicles.wordRows();
   });
+  const shops = new Shops(db, audit);
   const jobLines = new JobLines(db, search);
   const changes = new Changes();
   jobs.onChange((id, version) => changes.tell({ kind: 'job', id, version }));
@@ -226,6 +232,8 @@ export function createServices(
     visits: new Visits(db),
     years: new Years(db, audit, settings),
     lessons: new Lessons(db, audit, families, procedures),
+    shops,
+    lives: new Lives(db, { jobs, vehicles, units, people, settings, shops, audit }),
     reports: new Reports(db, settings),
     supplier: supplier ?? null,
     audit,

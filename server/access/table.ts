@@ -56,6 +56,11 @@ export const ACCESS: readonly Rule[] = [
      GET    /feeds
      GET    /due
      GET    /lasting
+     GET    /lessons
+     GET    /shops
+     GET    /vehicles/:id/elsewhere
+     GET    /units/:id/elsewhere
+     POST   /signed-files/looks
      GET    /supplier/offers
      POST   /supplier/orders
      GET    /reports/:period
@@ -198,6 +203,12 @@ export const ACCESS: readonly Rule[] = [
      POST   /knowledge/trials
      POST   /vehicles/:id/merge
      POST   /job-files
+     POST   /lessons/:id/answers
+     GET    /vehicles/:id/life
+     GET    /units/:id/life
+     GET    /know-how
+     POST   /signed-files
+     PUT    /shops/:fingerprint
      GET    /network`,
   ),
 ];

@@ -32,6 +32,7 @@ import { transferRoutes } from './transfer.ts';
 import { familyRoutes, unitRoutes } from './units.ts';
 import { supplierRoutes } from './supplier.ts';
 import { reportRoutes } from './reports.ts';
+import { exchangeRoutes, signedFileRoutes } from './exchange.ts';
 import { lessonRoutes } from './lessons.ts';
 import { yearRoutes } from './years.ts';
 import { vehicleRoutes } from './vehicles.ts';
@@ -43,6 +44,7 @@ type Mount = readonly [path: string, routes: (services: Services) => Router];
 /** Routes that read the body of a request themselves: files. */
 export const FILE_ROUTES: readonly Mount[] = [
   ['/', transferRoutes],
+  ['/', signedFileRoutes],
   ['/pictures', pictureRoutes],
   ['/recordings', recordingRoutes],
 ];
@@ -77,6 +79,7 @@ export const API: readonly Mount[] = [
   ['/', feedRoutes],
   ['/', yearRoutes],
   ['/', lessonRoutes],
+  ['/', exchangeRoutes],
   ['/', reportRoutes],
   ['/', supplierRoutes],
   ['/', changeRoutes],

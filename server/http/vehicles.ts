@@ -108,6 +108,7 @@ export function vehicleRoutes(services: Services): Router {
       }
       const moved = jobLines.on(from);
       for (const jobId of moved) takeOn(services, jobId, { type: 'move-job', data: { vehicleId: into, why } }, actor);
+      services.lives.move(from, into);
       vehicles.remove(from, actor);
       // What sat on it is on the other one, where that had nothing noted.
       if (stays.units.length === 0 && gone.units.length > 0) {

@@ -29,6 +29,8 @@ const KINDS = {
     'followed-up',
     'day-wished',
     'lesson-answered',
+    'life-taken',
+    'shop-confirmed',
     'lesson-taken-up-again',
   ],
 } as const;

@@ -3,6 +3,7 @@ import type { KnowledgeVersion, StoredCase } from '../../contract/index.ts';
 import {
   broughtUp,
   carryOver,
+  changesBetween,
   editKnowledge,
   type EditResult,
   type Knowledge,
@@ -62,6 +63,12 @@ export class KnowledgeStore {
       ...(lost.length > 0 ? [`${lost.length} no longer fit`] : []),
     ].join('; ');
     this.#put(knowledge, { at, by: '' }, note, kept);
+  }
+
+  /** What this shop changed in what ships, as edits. */
+  ownChanges(): KnowledgeEdit[] {
+    const newest = this.newest();
+    return changesBetween(this.#shippedAs(newest.edition) ?? SHIPPED_KNOWLEDGE, newest);
   }
 
   /** The version by which an edition first came into this store. */

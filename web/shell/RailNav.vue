@@ -36,7 +36,7 @@ const here = computed(() => {
 <template>
   <nav
     aria-label="Places"
-    class="relative flex shrink-0 items-center gap-x-5 overflow-x-auto border-b border-line px-4 py-1 min-[900px]:w-[104px] min-[900px]:flex-col min-[900px]:items-stretch min-[900px]:gap-0 min-[900px]:overflow-visible min-[900px]:border-b-0 min-[900px]:border-r min-[900px]:p-0"
+    class="relative flex shrink-0 items-center gap-x-4 overflow-x-auto border-b border-line px-4 py-1 min-[900px]:w-[104px] min-[900px]:flex-col min-[900px]:items-stretch min-[900px]:gap-0 min-[900px]:overflow-visible min-[900px]:border-b-0 min-[900px]:border-r min-[900px]:p-0"
   >
     <RouterLink to="/bay" class="hidden px-4 pb-7 pt-4 text-note font-bold leading-[1.1] text-bottle min-[900px]:block"
       >Unhurried<br />Wrench</RouterLink
@@ -73,7 +73,7 @@ const here = computed(() => {
       >
     </button>
     <div
-      class="flex items-center gap-4 min-[900px]:flex-col min-[900px]:items-start min-[900px]:gap-0.5 min-[900px]:px-3 min-[900px]:pb-4"
+      class="flex items-center gap-2 min-[900px]:flex-col min-[900px]:items-start min-[900px]:gap-0.5 min-[900px]:px-3 min-[900px]:pb-4"
     >
       <button
         type="button"

@@ -3,11 +3,13 @@ import { z } from 'zod';
 import {
   absenceInput,
   type BrokenSetting,
+  chapter,
   crossReference,
   dueAnswerInput,
   family,
   type Finding,
   followUpInput,
+  lifeFile,
   lifeInput,
   longerInput,
   person,
@@ -113,6 +115,18 @@ const TABLES: readonly { readonly table: string; readonly name: string; readonly
       String(lesson_id) === '' || !z.iso.datetime().safeParse(at).success || typeof note !== 'string'
         ? 'It has no lesson, or no time.'
         : null,
+  },
+  { table: 'chapter_elsewhere', name: "shop || ' ' || chapter", judge: fits(chapter, (row) => json(row.body)) },
+  { table: 'life_file', name: 'hash', judge: body(lifeFile) },
+  {
+    table: 'shop_known',
+    name: 'name',
+    judge: ({ key }) => (Buffer.from(String(key), 'base64').length === 32 ? null : 'Its key is none.'),
+  },
+  {
+    table: 'shop_key',
+    name: 'id',
+    judge: (row) => (String(row.private).includes('PRIVATE KEY') ? null : 'There is no private key in it.'),
   },
   {
     table: 'longer_day',

@@ -22,3 +22,20 @@ CREATE TABLE lesson_answer (
   note TEXT NOT NULL, at TEXT NOT NULL, by TEXT NOT NULL, PRIMARY KEY (lesson_id, what, subject)
 ) STRICT, WITHOUT ROWID;
 INSERT OR REPLACE INTO setting (key, value) VALUES ('projections', 'to be made anew');
+
+-- Files between shops. Our own key; shops that we have files of; what they tell of vehicles and units, never mixed with our own.
+CREATE TABLE shop_key (id INTEGER PRIMARY KEY CHECK (id = 1), public TEXT NOT NULL, private TEXT NOT NULL, made_at TEXT NOT NULL) STRICT;
+CREATE TABLE shop_known (
+  key TEXT PRIMARY KEY, name TEXT NOT NULL, first_seen_at TEXT NOT NULL, confirmed_at TEXT, confirmed_by TEXT
+) STRICT, WITHOUT ROWID;
+CREATE TABLE chapter_elsewhere (
+  shop TEXT NOT NULL REFERENCES shop_known (key), chapter TEXT NOT NULL, hash TEXT NOT NULL, subject TEXT NOT NULL CHECK (subject IN ('vehicle', 'unit')),
+  subject_id TEXT NOT NULL, opened_at TEXT NOT NULL, made_at TEXT NOT NULL, body TEXT NOT NULL, taken_at TEXT NOT NULL, taken_by TEXT NOT NULL,
+  PRIMARY KEY (shop, chapter, hash, subject, subject_id)
+) STRICT, WITHOUT ROWID;
+CREATE INDEX chapter_by_subject ON chapter_elsewhere (subject, subject_id, opened_at);
+-- As they were signed: to be handed on with what we add.
+CREATE TABLE life_file (
+  hash TEXT NOT NULL, subject TEXT NOT NULL CHECK (subject IN ('vehicle', 'unit')), subject_id TEXT NOT NULL, body TEXT NOT NULL, taken_at TEXT NOT NULL,
+  PRIMARY KEY (hash, subject, subject_id)
+) STRICT, WITHOUT ROWID;
