@@ -8,6 +8,8 @@ import type { shop } from './shop.ts';
 export interface DemoClient {
   readonly putShop: (lists: typeof shop) => Promise<void>;
   readonly putVehicle: (id: string, vehicle: VehicleInput) => Promise<void>;
+  /** Takes what another shop told of a vehicle. */
+  readonly takeLife: (file: object, vehicleId: string) => Promise<void>;
   readonly putProcedure: (procedure: Procedure, basedOn: number, note: string) => Promise<void>;
   readonly send: (jobId: string, command: unknown) => Promise<CommandReply>;
   /** Stores a packed recording and answers with its hash. */

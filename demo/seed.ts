@@ -2,6 +2,7 @@ import { Player, type DemoClient } from './player.ts';
 import { finishedFarm, finishedVan } from './jobs/finished.ts';
 import { minibusInPieces, saloonWaitsForSeal } from './jobs/bigOnes.ts';
 import { busInRefit, farmWaitsForPart, fourOnBench, launchOiled, vanInDiagnose } from './jobs/open.ts';
+import { busLife } from './busLife.ts';
 import { PAST_JOBS, seedPast } from './past.ts';
 import { cableNext } from './procedures/cableNext.ts';
 import { shop } from './shop.ts';
@@ -20,6 +21,7 @@ export async function seedDemo(client: DemoClient, now: number): Promise<void> {
   await client.putShop({ ...shop, settings: { ...shop.settings, 'first-job-number': String(first) } });
   for (const [id, vehicle] of Object.entries(vehicles))
     await client.putVehicle(id, { ...vehicle, knownSince: KNOWN_SINCE });
+  await client.takeLife(busLife, 'bus');
   await seedPast(client, now);
   await finishedVan(new Player(client, 'job-228', 'tomas', now - 62 * DAY - 5 * HOUR));
   await finishedFarm(new Player(client, 'job-229', 'isla', now - 41 * DAY - 6 * HOUR));

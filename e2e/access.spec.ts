@@ -8,6 +8,8 @@ const VIEWS = [
   '/bench/wen',
   '/records/due',
   '/records/lasting',
+  '/records/lessons',
+  '/shops',
   '/records/report',
   '/vehicles',
   '/vehicles/bus',

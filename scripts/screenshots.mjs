@@ -62,6 +62,16 @@ const VIEWS = {
 };
 /** Looked at, but not kept. */
 const LOOKED_AT = {
+  shops: { path: '/shops', person: 'isla' },
+  elsewhere: {
+    path: '/vehicles/bus',
+    person: 'isla',
+    prepare: async (page) => {
+      const row = page.locator('details summary').filter({ hasText: 'North Pier' }).last();
+      await row.click();
+      await row.scrollIntoViewIfNeeded();
+    },
+  },
   lessons: { path: '/records/lessons', person: 'isla' },
   'lessons-dark': { path: '/records/lessons', person: 'isla', theme: 'dark', size: '834x1112' },
   report: { path: '/records/report/2026-05' },

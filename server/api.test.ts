@@ -179,6 +179,8 @@ describe('the demo world over the same requests as a person’s taps', () => {
     await seedDemo(
       {
         putShop: async (shop) => void (await must(demo.http.put('/api/shop').send(shop) as never)),
+        takeLife: async (file, onto) =>
+          void (await server.http.post('/api/signed-files').send({ by: 'isla', file, onto }).expect(201)),
         putVehicle: async (id, vehicle) =>
           void (await must(demo.http.put(`/api/vehicles/${id}`).send({ by: 'isla', vehicle }) as never)),
         putProcedure: async (procedure, basedOn, note) =>

@@ -22,6 +22,7 @@ export async function seed(address, now) {
     {
       putShop: async (shop) => void (await json('PUT', '/api/shop', shop)),
       putVehicle: async (id, vehicle) => void (await json('PUT', `/api/vehicles/${id}`, { by: 'isla', vehicle })),
+      takeLife: async (file, onto) => void (await json('POST', '/api/signed-files', { by: 'isla', file, onto })),
       putProcedure: async (procedure, basedOn, note) =>
         void (await json('PUT', `/api/procedures/${procedure.id}`, { by: 'isla', basedOn, note, procedure })),
       send: (jobId, command) => json('POST', `/api/jobs/${jobId}/commands`, command),

@@ -20,6 +20,7 @@ import VariantFields from '../parts/VariantFields.vue';
 import { emptyVariant, readVariant, variantText } from '../parts/variantText.ts';
 import { liveUnit, readUnit } from '../data/units.ts';
 import { lookForVehicles, readVehicle } from '../data/vehicles.ts';
+import ElsewhereRows from '../exchange/ElsewhereRows.vue';
 import PickField from '../parts/PickField.vue';
 import type { Pick } from '../parts/picks.ts';
 import { useRow } from '../stores/rows.ts';
@@ -197,6 +198,7 @@ function live(): void {
       <button type="submit" class="quiet">Note it</button>
       <p v-if="problem" class="font-semibold text-alarm sm:col-span-3" role="alert">{{ problem }}</p>
     </form>
+    <ElsewhereRows :key="unit.id" :subject="`/units/${unit.id}`" />
     <AuditLines :key="unit.id" :path="`/units/${unit.id}`" />
   </div>
   <p v-else class="p-8 text-soft" aria-busy="true">Opening the unit</p>

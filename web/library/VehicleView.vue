@@ -24,6 +24,7 @@ import ReminderRows from '../parts/ReminderRows.vue';
 import { useVehicleFile } from '../data/vehicles.ts';
 import { useShop } from '../stores/shop.ts';
 import { freshId } from '../stores/job.ts';
+import ElsewhereRows from '../exchange/ElsewhereRows.vue';
 import WrongVehicle from './WrongVehicle.vue';
 import DistanceLine from './DistanceLine.vue';
 import VehicleYears from './VehicleYears.vue';
@@ -103,6 +104,7 @@ const matchOf = (unit: FittedUnit) => {
         :to="{ path: '/jobs', query: { vehicle: vehicle.id, plate: vehicle.plate } }"
         >All its jobs</RouterLink
       >
+      <ElsewhereRows :key="vehicle.id" :subject="`/vehicles/${vehicle.id}`" />
       <VehicleYears :vehicle-id="vehicle.id" :meter-unit="vehicle.meterUnit" />
       <ReminderRows class="mt-8" :vehicle-id="vehicle.id" title="To be looked at again" />
       <h2 class="mb-1 mt-8 text-sm font-bold">Units fitted</h2>

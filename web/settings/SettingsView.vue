@@ -106,6 +106,8 @@ async function answer(question: string, school: string | null): Promise<void> {
       <span class="mx-2 text-soft">·</span>
       <RouterLink class="link" to="/families">Engine families</RouterLink>
       <span class="mx-2 text-soft">·</span>
+      <RouterLink class="link" to="/shops">Files between shops</RouterLink>
+      <span class="mx-2 text-soft">·</span>
       <RouterLink class="link" to="/first-day">The first day again</RouterLink>
     </p>
   </div>

@@ -25,6 +25,7 @@ const UNDER: Readonly<Record<string, string>> = {
   '/recipes': '/procedures',
   '/settings': '',
   '/knowledge': '',
+  '/shops': '',
 };
 const here = computed(() => {
   const under = Object.keys(UNDER).find((path) => route.path.startsWith(path));

@@ -55,6 +55,12 @@ export const router = createRouter({
       meta: { title: 'Month and year' },
     },
     {
+      path: '/shops',
+      name: 'shops',
+      component: () => import('../exchange/ExchangeView.vue'),
+      meta: { title: 'Files between shops' },
+    },
+    {
       path: '/first-day',
       name: 'first-day',
       component: () => import('../first-day/FirstDayView.vue'),
