@@ -41,8 +41,16 @@ export type {
 } from './http.ts';
 export { absenceInput, dayFigures, hoursOfDay, longerInput, planInput, skills, weekOfHours, wishInput } from './day.ts';
 export type { AbsenceInput, DayFigures, DayReply, DoneStretch, KeptPlan } from './day.ts';
-export { offer, offersAnswer, offersQuery, orderTaken, supplierOrder } from './supplier.ts';
-export type { SupplierOrder, SupplierReply } from './supplier.ts';
+export {
+  offer,
+  offersAnswer,
+  offersQuery,
+  onOrderQuery,
+  orderTaken,
+  priceListQuery,
+  supplierOrder,
+} from './supplier.ts';
+export type { OnOrderLine, OnOrderReply, PriceListLine, SupplierOrder, SupplierReply } from './supplier.ts';
 export { behindQuery, reportPeriod } from './report.ts';
 export type { BehindJob, Report, ReportColumn, ReportRow, ReportTable } from './report.ts';
 export {

@@ -49,6 +49,47 @@ export const supplierOrder = z.strictObject({
 /** The type of {@link supplierOrder}. */
 export type SupplierOrder = z.infer<typeof supplierOrder>;
 
-/** What the supplier says, or why nobody knows. */
-export type SupplierReply =
-  { readonly reached: true; readonly offers: readonly Offer[] } | { readonly reached: false; readonly words: string };
+/** What the supplier says, or why it did not; and, of what it did not offer, what price lists have. */
+export interface SupplierReply {
+  readonly reached: boolean;
+  /** Why it was not reached; empty where it was. */
+  readonly words: string;
+  readonly offers: readonly Offer[];
+}
+
+/** A price list that was taken in. */
+export interface PriceListLine {
+  readonly id: string;
+  readonly supplier: string;
+  readonly currency: string;
+  readonly takenAt: string;
+  readonly takenBy: string;
+  readonly parts: number;
+}
+/** Query of a price list that is taken in: whose, and whether the good lines alone. */
+export const priceListQuery = z.strictObject({
+  by: id.optional(),
+  supplier: line.trim().min(1, 'Whose list is it?'),
+  good: z.enum(['0', '1']).default('0'),
+});
+
+/** A need of an open job that is on its way. */
+export interface OnOrderLine {
+  readonly jobId: string;
+  readonly number: number;
+  readonly plate: string;
+  readonly needId: string;
+  readonly name: string;
+  readonly partNumber: string;
+  readonly quantity: number;
+  /** ISO day; null where none was said. */
+  readonly expected: string | null;
+}
+/** What is on its way for open jobs, the longest awaited first; of one scanned number when it is asked for. */
+export interface OnOrderReply {
+  readonly today: string;
+  readonly rows: readonly OnOrderLine[];
+  readonly next: null;
+}
+/** Query of {@link OnOrderReply}. */
+export const onOrderQuery = z.strictObject({ code: z.string().trim().max(200).optional() });

@@ -29,6 +29,7 @@ import { Shops } from './exchange/shops.ts';
 import { KnowledgeStore } from './store/knowledge.ts';
 import { JobLines } from './store/jobLines.ts';
 import { People } from './store/people.ts';
+import { PriceLists } from './store/priceLists.ts';
 import { Pictures } from './store/pictures.ts';
 import { type Printing, printing } from './report/printing.ts';
 import type { Supplier } from './supplier/client.ts';
@@ -85,6 +86,7 @@ export interface Services {
   readonly shops: Shops;
   readonly lives: Lives;
   readonly reports: Reports;
+  readonly priceLists: PriceLists;
   /** Null where none is connected. */
   readonly supplier: Supplier | null;
   readonly audit: Audit;
@@ -235,6 +237,7 @@ export function createServices(
     shops,
     lives: new Lives(db, { jobs, vehicles, units, people, settings, shops, audit }),
     reports: new Reports(db, settings),
+    priceLists: new PriceLists(db, audit, settings),
     supplier: supplier ?? null,
     audit,
     oneGo,

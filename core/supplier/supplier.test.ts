@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { expectedOf, type Offer, offeredTotal, offersFor, orderText } from './index.ts';
+import { canBeAsked, expectedOf, type Offer, offeredTotal, offersFor, orderText, wayPrices } from './index.ts';
 
 const offer = (more: Partial<Offer> = {}): Offer => ({
   partNumber: 'NP-25-1107',
@@ -34,6 +34,34 @@ describe('offers of a part', () => {
     const line = (partNumber: string, kind: 'new' | 'rebuilt', quantity: number) => ({ partNumber, kind, quantity });
     expect(offeredTotal([offer(), unit], [line('NP251107', 'new', 2), line('U-1', 'rebuilt', 1)])).toBe(1280 + 29_000);
     expect(offeredTotal([unit], [line('U-1', 'new', 1)])).toBeNull();
+  });
+});
+
+describe('the price of a way', () => {
+  const way = (option: 'replace' | 'replace-used' | 'clean-bench', units = 1) => ({
+    way: option,
+    option,
+    partNumber: 'U-1',
+    units,
+  });
+  it('is that of the kind it fits, for all its units, the deposit left out, with the days until it is here', () => {
+    const offers = [
+      offer({ partNumber: 'u 1', priceMinor: 30_000, expected: '2026-05-18', depositMinor: 9000 }),
+      offer({ partNumber: 'U-1', kind: 'used', priceMinor: 8000, expected: null }),
+    ];
+    const prices = wayPrices([way('replace', 2), way('replace-used'), way('clean-bench')], offers, 'cr', '2026-05-13');
+    expect(prices.map(({ way: id, partsMinor, daysOff }) => [id, partsMinor, daysOff])).toEqual([
+      ['replace', 60_000, 5],
+      ['replace-used', 8000, null],
+    ]);
+    expect(canBeAsked('replace')).toBe(true);
+    expect(canBeAsked('clean-bench')).toBe(false);
+  });
+  it('is none in another currency, and no day in the past', () => {
+    const away = offer({ partNumber: 'U-1', currency: 'EUR' });
+    expect(wayPrices([way('replace')], [away], 'cr', '2026-05-13')).toEqual([]);
+    const late = offer({ partNumber: 'U-1', expected: '2026-05-01' });
+    expect(wayPrices([way('replace')], [late], 'cr', '2026-05-13')[0]?.daysOff).toBe(0);
   });
 });
 

@@ -15,6 +15,8 @@ export interface Offer {
   readonly inStock: number;
   /** ISO day on which it would be here; null where the supplier does not say. */
   readonly expected: string | null;
+  /** Where it is from a price list and not an answer: whose, and of which ISO day. */
+  readonly list?: { readonly supplier: string; readonly day: string } | undefined;
 }
 
 /** One line of an order. */

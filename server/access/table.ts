@@ -63,6 +63,10 @@ export const ACCESS: readonly Rule[] = [
      POST   /signed-files/looks
      GET    /supplier/offers
      POST   /supplier/orders
+     GET    /price-lists
+     GET    /on-order
+     POST   /price-lists
+     DELETE /price-lists/:id
      GET    /reports/:period
      GET    /reports/:period/behind
      GET    /reports/:period/sheet.pdf

@@ -29,6 +29,8 @@ const KINDS = {
     'followed-up',
     'day-wished',
     'lesson-answered',
+    'price-list-taken',
+    'price-list-dropped',
     'life-taken',
     'shop-confirmed',
     'lesson-taken-up-again',

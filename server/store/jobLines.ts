@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import type { JobSort, JobSummary } from '../../contract/index.ts';
+import type { JobSort, JobSummary, OnOrderLine } from '../../contract/index.ts';
 import { holding, soughtIn } from './matching.ts';
 import { type PageAsk, readPage, type ReadPage } from './pages.ts';
 import { prepared } from './prepared.ts';
@@ -61,6 +61,16 @@ export class JobLines {
            AND NOT EXISTS (SELECT 1 FROM consumption c WHERE c.job_id = w.job_id AND c.part_key = w.part_key)
          ORDER BY w.part_number, w.number`,
     ).all();
+  }
+
+  /** Needs of open jobs that are on their way, the longest awaited first. @param partKeys of these numbers only; null for all */
+  onOrder(partKeys: readonly string[] | null): OnOrderLine[] {
+    return this.#sql<[{ keys: string | null }], OnOrderLine>(
+      `SELECT n.job_id AS jobId, j.number, j.plate, n.need_id AS needId, n.name, n.part_number AS partNumber, n.quantity, n.expected
+       FROM need_state n JOIN job_summary j ON j.job_id = n.job_id
+       WHERE n.state = 'ordered' AND j.status = 'open' AND (:keys IS NULL OR n.part_key IN (SELECT value FROM json_each(:keys)))
+       ORDER BY n.expected IS NULL, n.expected, j.number, n.need_id`,
+    ).all({ keys: partKeys === null ? null : JSON.stringify(partKeys) });
   }
 
   /** The jobs on a vehicle, oldest first. */

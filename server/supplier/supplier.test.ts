@@ -1,7 +1,7 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterEach, describe, expect, it } from 'vitest';
-import type { SupplierReply } from '../../contract/index.ts';
+import type { OnOrderReply, SupplierReply } from '../../contract/index.ts';
 import { createApp } from '../app.ts';
 import { type Harness, harness, NOW, openJob } from '../testing/harness.ts';
 import { pino } from 'pino';
@@ -120,7 +120,7 @@ describe('the shop and its supplier', () => {
     expect(reply).toMatchObject({ reached: true, offers: [{ kind: 'new' }, { kind: 'rebuilt' }, { kind: 'used' }] });
     await http.get('/api/supplier/offers').expect(400);
     const none = await (await shop(null)).http.get('/api/supplier/offers?number=A').expect(200);
-    expect(none.body).toEqual({ reached: false, words: 'No supplier is connected to this shop.' });
+    expect(none.body).toEqual({ reached: false, words: 'No supplier is connected to this shop.', offers: [] });
     const slow = await (await shop('slow')).http.get('/api/supplier/offers?number=A').expect(200);
     expect(slow.body).toMatchObject({ reached: false });
   });
@@ -159,5 +159,85 @@ describe('the shop and its supplier', () => {
     await well.order({ jobId: 'none' }).expect(404);
     await well.order({ lines: [] }).expect(400);
     expect(NOW).toContain(TODAY);
+  });
+
+  const LIST =
+    'Part number;Name;Kind;Price;Deposit;Days\nnp 25 1120;Idle valve;rebuilt;212.50;40;3\nNP-25-1107;Gasket;;6,10;;\n';
+  const take = (http: ReturnType<typeof supertest>, text: string, query = 'supplier=Skerry Parts') =>
+    http.post(`/api/price-lists?by=tomas&${query}`).set('content-type', 'text/csv').send(text);
+  it('asks price lists where nobody answers, and for what the supplier does not have', async () => {
+    const { http } = await shop(null);
+    expect((await take(http, LIST).expect(201)).body).toEqual({ taken: 2, problems: [] });
+    const reply = (await http.get('/api/supplier/offers?number=NP-25-1120&number=NP-25-1107').expect(200))
+      .body as SupplierReply;
+    expect(reply).toMatchObject({ reached: false, words: 'No supplier is connected to this shop.' });
+    expect(reply.offers).toEqual([
+      { partNumber: 'NP-25-1107', name: 'Gasket', kind: 'new', priceMinor: 610, currency: 'cr', depositMinor: 0, inStock: 0, expected: null, list: { supplier: 'Skerry Parts', day: TODAY } }, // prettier-ignore
+      { partNumber: 'np 25 1120', name: 'Idle valve', kind: 'rebuilt', priceMinor: 21_250, currency: 'cr', depositMinor: 4000, inStock: 0, expected: '2026-05-16', list: { supplier: 'Skerry Parts', day: TODAY } }, // prettier-ignore
+    ]);
+    // A new list of the same supplier takes the place of the old one, however it is spelt.
+    await take(http, 'part number,price\nX-1,1.00\n', 'supplier=skerry parts').expect(201);
+    const lists = (await http.get('/api/price-lists').expect(200)).body as { rows: { id: string; parts: number }[] };
+    expect(lists.rows).toMatchObject([{ supplier: 'skerry parts', parts: 1, currency: 'cr', takenBy: 'tomas' }]);
+    await http.delete(`/api/price-lists/${lists.rows[0]!.id}?by=tomas`).expect(200);
+    await http.delete(`/api/price-lists/${lists.rows[0]!.id}?by=tomas`).expect(404);
+    expect(((await http.get('/api/supplier/offers?number=X-1')).body as SupplierReply).offers).toEqual([]);
+    const live = await shop('well');
+    await take(live.http, LIST).expect(201);
+    const both = (await live.http.get('/api/supplier/offers?number=NP-25-1120').expect(200)).body as SupplierReply;
+    expect(both.offers.filter(({ kind }) => kind === 'rebuilt')).toHaveLength(1);
+    expect(both.offers.every(({ list }) => list === undefined)).toBe(true);
+  });
+  it('takes nothing of a list with a bad line, unless the good ones are asked for', async () => {
+    const { http } = await shop(null);
+    const bad = 'part number,kind,price,deposit,days\nA-1,new,10,,\n,new,5,,\nB-1,old,5,,\nC-1,new,cheap,,\nD-1,new,5,x,\nE-1,new,5,,-3\na 1,new,11,,\n'; // prettier-ignore
+    const refused = await take(http, bad).expect(400);
+    expect(refused.body.error.fields).toEqual({
+      'line 3': '“part number” is empty.',
+      'line 4': '“old” is no kind: expected new, rebuilt, used.',
+      'line 5': expect.stringContaining('“cheap” is no price.') as string,
+      'line 6': expect.stringContaining('“x” is no deposit.') as string,
+      'line 7': '“-3” is no number of days: expected 0 to 365.',
+      'line 8': 'a 1, new, is in the list twice.',
+    });
+    expect((await http.get('/api/price-lists')).body.rows).toEqual([]);
+    expect((await take(http, bad, 'supplier=S&good=1').expect(201)).body.taken).toBe(1);
+    expect((await take(http, 'name,price\nx,1\n').expect(400)).body.error.fields['line 1']).toContain('“part number”');
+    await take(http, LIST, 'supplier=').expect(400);
+    await take(http, 'part number,price\nA-1,cheap\n', 'supplier=S&good=1').expect(400);
+  });
+  it('tells what is on its way, the longest awaited first, and finds it by what a scanner typed', async () => {
+    const { http, order } = await shop('split');
+    await order().expect(201);
+    const all = (await http.get('/api/on-order').expect(200)).body as OnOrderReply;
+    expect(all.today).toBe(TODAY);
+    expect(all.rows.map(({ needId, number, plate, expected }) => [needId, number, plate, expected])).toEqual([
+      ['valve', 228, 'TQ 417', '2026-05-17'],
+      ['gasket', 228, 'TQ 417', '2026-05-22'],
+    ]);
+    const found = async (code: string) =>
+      ((await http.get('/api/on-order').query({ code }).expect(200)).body as OnOrderReply).rows.map(
+        ({ needId }) => needId,
+      );
+    expect(await found('np 251107')).toEqual(['gasket']);
+    expect(await found('X-9')).toEqual([]);
+    // By the barcode of what is in stock under that number.
+    await http
+      .put('/api/stock/box')
+      .send({
+        by: 'isla',
+        basedOn: 0,
+        item: {
+          name: 'Valve',
+          partNumber: 'NP-25-1120',
+          kind: 'part',
+          place: '',
+          priceMinor: 0,
+          detail: { barcode: '4012345678901' },
+        },
+      }) // prettier-ignore
+      .expect(201);
+    expect(await found('4012345678901')).toEqual(['valve']);
+    await http.get('/api/on-order?code=4012345678902').expect(400);
   });
 });

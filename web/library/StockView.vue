@@ -101,7 +101,9 @@ const create = (): void =>
           placeholder="Name, number or place; scan, then Enter"
         />
       </form>
-      <RouterLink class="link ml-auto" to="/returns">Returns box</RouterLink>
+      <RouterLink class="link ml-auto" to="/arrivals">What arrived</RouterLink>
+      <RouterLink class="link" to="/price-lists">Price lists</RouterLink>
+      <RouterLink class="link" to="/returns">Returns box</RouterLink>
       <a class="link" href="/api/stock/table.csv" download="stock.csv">Table out</a>
       <label class="link cursor-pointer focus-within:outline-3 focus-within:outline-bottle"
         >Table in<input type="file" accept=".csv,text/csv" class="sr-only" @change="readTable"

@@ -26,6 +26,8 @@ const UNDER: Readonly<Record<string, string>> = {
   '/settings': '',
   '/knowledge': '',
   '/shops': '',
+  '/arrivals': '/stock',
+  '/price-lists': '/stock',
 };
 const here = computed(() => {
   const under = Object.keys(UNDER).find((path) => route.path.startsWith(path));

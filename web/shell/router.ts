@@ -55,6 +55,18 @@ export const router = createRouter({
       meta: { title: 'Month and year' },
     },
     {
+      path: '/arrivals',
+      name: 'arrivals',
+      component: () => import('../library/ArrivalsView.vue'),
+      meta: { title: 'What arrived' },
+    },
+    {
+      path: '/price-lists',
+      name: 'price-lists',
+      component: () => import('../library/PriceListsView.vue'),
+      meta: { title: 'Price lists' },
+    },
+    {
       path: '/shops',
       name: 'shops',
       component: () => import('../exchange/ExchangeView.vue'),

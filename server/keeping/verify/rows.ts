@@ -10,6 +10,7 @@ import {
   type Finding,
   followUpInput,
   lifeFile,
+  offer,
   lifeInput,
   longerInput,
   person,
@@ -115,6 +116,25 @@ const TABLES: readonly { readonly table: string; readonly name: string; readonly
       String(lesson_id) === '' || !z.iso.datetime().safeParse(at).success || typeof note !== 'string'
         ? 'It has no lesson, or no time.'
         : null,
+  },
+  {
+    table: 'price_list',
+    name: 'supplier',
+    judge: ({ supplier, currency }) => (supplier === '' || currency === '' ? 'It is nobody’s, or in no money.' : null),
+  },
+  {
+    table: 'price_line',
+    name: 'part_number',
+    judge: fits(offer, (row) => ({
+      partNumber: row.part_number,
+      name: row.name,
+      kind: row.kind,
+      priceMinor: row.price_minor,
+      currency: 'cr',
+      depositMinor: row.deposit_minor,
+      inStock: 0,
+      expected: null,
+    })),
   },
   { table: 'chapter_elsewhere', name: "shop || ' ' || chapter", judge: fits(chapter, (row) => json(row.body)) },
   { table: 'life_file', name: 'hash', judge: body(lifeFile) },

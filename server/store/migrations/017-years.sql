@@ -39,3 +39,14 @@ CREATE TABLE life_file (
   hash TEXT NOT NULL, subject TEXT NOT NULL CHECK (subject IN ('vehicle', 'unit')), subject_id TEXT NOT NULL, body TEXT NOT NULL, taken_at TEXT NOT NULL,
   PRIMARY KEY (hash, subject, subject_id)
 ) STRICT, WITHOUT ROWID;
+
+-- Price lists of suppliers, as they were taken in: the newest of each stands.
+CREATE TABLE price_list (
+  id TEXT PRIMARY KEY, supplier TEXT NOT NULL, supplier_key TEXT NOT NULL UNIQUE, currency TEXT NOT NULL, taken_at TEXT NOT NULL, taken_by TEXT NOT NULL
+) STRICT, WITHOUT ROWID;
+CREATE TABLE price_line (
+  list_id TEXT NOT NULL REFERENCES price_list (id) ON DELETE CASCADE, part_key TEXT NOT NULL, kind TEXT NOT NULL CHECK (kind IN ('new', 'rebuilt', 'used')),
+  part_number TEXT NOT NULL, name TEXT NOT NULL, price_minor INTEGER NOT NULL CHECK (price_minor >= 0), deposit_minor INTEGER NOT NULL CHECK (deposit_minor >= 0),
+  days INTEGER, PRIMARY KEY (list_id, part_key, kind)
+) STRICT, WITHOUT ROWID;
+CREATE INDEX price_by_part ON price_line (part_key);

@@ -2,7 +2,8 @@
 import { computed, ref, watch } from 'vue';
 import type { Believed, OptionId, OptionTerms } from '../../../core/choose/index.ts';
 import { departure } from '../../../core/house/index.ts';
-import { type Choice, CHOICES } from '../../../core/job/index.ts';
+import { type Choice, CHOICES, partNumberFor } from '../../../core/job/index.ts';
+import { canBeAsked, type PricedWay, type WayPrice } from '../../../core/supplier/index.ts';
 import FigureRow from '../../parts/FigureRow.vue';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import TextField from '../../parts/TextField.vue';
@@ -10,6 +11,7 @@ import { shareWords } from '../diagnosis/useDiagnosis.ts';
 import KnowledgeMissing from '../diagnosis/KnowledgeMissing.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
+import AskPrices from './AskPrices.vue';
 import EstimateBlock from './EstimateBlock.vue';
 import FlipLine from './FlipLine.vue';
 import OptionRows from './OptionRows.vue';
@@ -170,6 +172,22 @@ function setTerms(of: { readonly id: string; readonly terms: OptionTerms } | und
     frozen.value = null;
   }
 }
+/** Ways that wait for a price and fit a unit whose number is known: a supplier can be asked for them. */
+const toAsk = computed((): PricedWay[] =>
+  (plans.value?.ways ?? []).flatMap(({ id, option: fits, terms: of }) => {
+    if (job.value === null || of.partsMinor !== null || !canBeAsked(fits)) return [];
+    const units = (diagnosis.value?.subject.units ?? []).filter(
+      ({ kind, place }) => kind === (of.kind ?? kind) && place === (of.unit?.place ?? place),
+    );
+    const kind = of.kind ?? units[0]?.kind ?? 'throttle-body';
+    const partNumber = partNumberFor(job.value, store.family, kind);
+    return partNumber === null ? [] : [{ way: id, option: fits, partNumber, units: Math.max(1, units.length) }];
+  }),
+);
+const wayOf = (id: string) => plans.value?.ways.find((way) => way.id === id)!;
+function takePrice({ way, partsMinor, daysOff }: WayPrice): void {
+  setTerms(wayOf(way), { partsMinor, ...(daysOff === null ? {} : { daysOff }) });
+}
 const rule = computed(() => departure(shop.rules, taken.value));
 const departed = computed(
   () => job.value?.departures.some(({ question }) => question === rule.value?.question.id) ?? false,
@@ -228,6 +246,13 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
       }}.
       <button type="button" class="link" @click="oneByOne = true">Set it</button>
     </p>
+    <AskPrices
+      v-if="!closed"
+      class="mt-3 max-w-3xl"
+      :ways="toAsk"
+      :name="(id) => wayName(wayOf(id))"
+      @take="takePrice"
+    />
     <PlannedRows
       v-if="planned && plans"
       class="mt-3"

@@ -32,14 +32,12 @@ async function ask(): Promise<void> {
     const answer = await readOffers(numbered.value.map(({ partNumber }) => partNumber));
     reply.value = answer;
     orderId.value = freshId();
-    picked.value = answer.reached
-      ? Object.fromEntries(
-          numbered.value.flatMap(({ needId, partNumber }) => {
-            const [first] = offersFor(answer.offers, partNumber);
-            return first === undefined ? [] : [[needId, first]];
-          }),
-        )
-      : {};
+    picked.value = Object.fromEntries(
+      numbered.value.flatMap(({ needId, partNumber }) => {
+        const [first] = offersFor(answer.offers, partNumber);
+        return first === undefined ? [] : [[needId, first]];
+      }),
+    );
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error);
   } finally {
@@ -48,14 +46,17 @@ async function ask(): Promise<void> {
 }
 const offered = computed(() => {
   const answer = reply.value;
-  return answer?.reached === true
+  return answer !== null && (answer.reached || answer.offers.length > 0)
     ? numbered.value.map((part) => ({ ...part, offers: offersFor(answer.offers, part.partNumber) }))
     : [];
 });
 const lines = computed(() =>
   numbered.value.flatMap(({ needId, partNumber }) => {
     const offer = picked.value[needId];
-    return offer === undefined ? [] : [{ needId, partNumber, kind: offer.kind, quantity: 1, offer }];
+    // What is from a list is ordered by whoever is called: the supplier that answers does not know of it.
+    return offer === undefined || offer.list !== undefined
+      ? []
+      : [{ needId, partNumber, kind: offer.kind, quantity: 1, offer }];
   }),
 );
 const total = computed(() => lines.value.reduce((sum, { offer }) => sum + offer.priceMinor + offer.depositMinor, 0));
@@ -112,10 +113,11 @@ async function copy(): Promise<void> {
     () => (copied.value = false),
   );
 }
-const offerWords = ({ expected, inStock, depositMinor, currency }: Offer): string =>
+const offerWords = ({ expected, inStock, depositMinor, currency, list }: Offer): string =>
   [
     expected === null ? 'no day said' : `here ${shop.say.nearDay(expected)}`,
-    inStock === 0 ? 'not in stock there' : '',
+    inStock === 0 && list === undefined ? 'not in stock there' : '',
+    list === undefined ? '' : `by the list of ${list.supplier}, ${shop.say.nearDay(list.day)}`,
     depositMinor > 0 ? `deposit ${shop.say.money(depositMinor, currency)} on the old unit` : '',
   ]
     .filter(Boolean)
@@ -142,7 +144,7 @@ const offerWords = ({ expected, inStock, depositMinor, currency }: Offer): strin
           <p v-if="part.offers.length === 0" class="text-oxide">The supplier does not know this number.</p>
           <label
             v-for="offer in part.offers"
-            :key="offer.kind"
+            :key="`${offer.kind} ${offer.list?.supplier ?? ''}`"
             class="flex min-h-9 cursor-pointer flex-wrap items-baseline gap-x-3"
           >
             <input

@@ -82,7 +82,7 @@ describe('missing parts and the supplier', () => {
   });
   it('say that the supplier cannot be asked, or knows no such number', async () => {
     const { wrapper } = await show([part('u', 'U-1')], {
-      'GET /api/supplier/offers': { reached: false, words: 'No supplier is connected to this shop.' },
+      'GET /api/supplier/offers': { reached: false, words: 'No supplier is connected to this shop.', offers: [] },
     });
     await press(wrapper, 'Ask for one part');
     await flushPromises();
