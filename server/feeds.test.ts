@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import type { FeedMade } from '../contract/index.ts';
+import type { DueReply, FeedMade } from '../contract/index.ts';
 import { calendarText } from './report/calendar.ts';
 import { type Harness, harness, NOW, openJob } from './testing/harness.ts';
 
@@ -38,6 +38,36 @@ describe('a calendar', () => {
     expect(text).toMatch(/UID:wait-j-t\r\n[\s\S]*?SUMMARY:TQ 417: Valve soaks/);
     const rows = (await server.http.get('/api/feeds').expect(200)).body.rows as object[];
     expect(rows).toEqual([{ ...feed, readAt: NOW }]);
+  });
+
+  it('of the shop shows when vehicles are likely due by their own use, unless that is refused or one stands here', async () => {
+    const send = (type: string, data: object) =>
+      server.send('old', type, data, { at: '2023-05-01T09:00:00.000Z', by: 'isla' }).expect(201);
+    await send('open-job', {
+      vehicleId: 'farm',
+      reading: { value: 150_000, unit: 'km' },
+      readingReason: '',
+      complaint: 'x',
+    });
+    await send('decide', { choice: 'clean-bench', reason: 'deposit', departure: '', options: [] });
+    await send('hand-over', { watch: '', nextDue: null, labourMinutes: 90, ratePerHourMinor: 5800, currency: 'cr' });
+    const { path } = await make('isla', null);
+    const [due] = ((await server.http.get('/api/due?weeks=520').expect(200)).body as DueReply).rows;
+    expect(due).toMatchObject({ vehicleId: 'farm' });
+    server.db.prepare("UPDATE visit SET closed_at = '2020-01-01T10:00:00.000Z', opened_at = '2020-01-01T09:00:00.000Z' WHERE job_id = 'old'").run(); // prettier-ignore
+    const overdue = await textOf(path);
+    // It should have been long ago: it stands on today.
+    expect(overdue).toMatch(
+      /UID:likely-due-farm\r\n[\s\S]*?DTSTART;VALUE=DATE:20260513\r\n[\s\S]*?SUMMARY:[^\r]*: throttle likely due/,
+    );
+    const say = (answer: object) => server.http.put('/api/due/farm').send({ by: 'isla', note: '', until: null, ...answer }).expect(200); // prettier-ignore
+    await say({ answer: 'put-off', until: '2026-09-01' });
+    expect(await textOf(path)).toMatch(/UID:likely-due-farm\r\n[\s\S]*?DTSTART;VALUE=DATE:20260901/);
+    await say({ answer: 'not-wanted' });
+    expect(await textOf(path)).not.toContain('likely-due-farm');
+    await say({ answer: null });
+    await server.send('now', 'open-job', { vehicleId: 'farm', reading: { value: 260_000, unit: 'km' }, readingReason: '', complaint: 'x' }).expect(201); // prettier-ignore
+    expect(await textOf(path)).not.toContain('likely-due-farm');
   });
 
   it('of a person shows what they have in hand by the plan, and nothing that is done', async () => {

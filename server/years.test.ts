@@ -163,3 +163,17 @@ describe('what lasts', () => {
     expect(server.db.prepare('SELECT * FROM visit ORDER BY job_id').all()).toEqual(before);
   });
 });
+
+describe('how long repairs held', () => {
+  it('is told to those who decide, once enough of a kind have failed', async () => {
+    const held = async () => (await server.http.get('/api/held').expect(200)).body as { rows: object[] };
+    for (let nth = 0; nth < 5; nth += 1)
+      await cleaned(`h${nth}`, `202${nth}-05-01`, 100_000 + 20_000 * nth, { grade: 3 });
+    expect((await held()).rows).toEqual([]);
+    // A sixth visit for a fault: the fifth repair has failed too.
+    await cleaned('h5', '2025-05-01', 200_000);
+    expect((await held()).rows).toEqual([
+      { option: 'clean-bench', unitKind: 'throttle-body', unit: 'km', repairs: 5, failures: 5, median: 20_000 },
+    ]);
+  });
+});

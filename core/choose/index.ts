@@ -29,5 +29,5 @@ export type {
 export { wayId, waysOf } from './ways.ts';
 export { worthOfChecks } from './worth.ts';
 export type { CheckWorth, WorthInput } from './worth.ts';
-export { FAILURES_THAT_COUNT, lifeAfter, withLives } from './lives.ts';
-export type { PartLived } from './lives.ts';
+export { FAILURES_THAT_COUNT, HELD_COUNTS, lifeAfter, withHeld, withLives } from './lives.ts';
+export type { PartLived, RepairsHeld } from './lives.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { lifeAfter, type OptionTerms, type PartLived, withLives } from './index.ts';
+import { lifeAfter, type OptionTerms, type PartLived, type RepairsHeld, withHeld, withLives } from './index.ts';
 
 const terms = (id: OptionTerms['id'], life: number, more: Partial<OptionTerms> = {}): OptionTerms => ({
   id,
@@ -46,5 +46,43 @@ describe('what life is expected of a part that failed here', () => {
       kind === 'idle-valve' ? 'TB-1' : null,
     );
     expect(byKind[0]!.life).toBeLessThan(30_000);
+  });
+});
+
+describe('how repairs held here', () => {
+  const usual = [terms('clean-bench', 70_000), terms('replace', 150_000, { kind: 'idle-valve' }), terms('relearn', 0)];
+  const held = (more: Partial<RepairsHeld> = {}): RepairsHeld => ({
+    option: 'clean-bench',
+    unitKind: 'throttle-body',
+    unit: 'km',
+    repairs: 14,
+    failures: 5,
+    median: 35_000,
+    ...more,
+  });
+  const lives = (more: Partial<RepairsHeld>) => withHeld(usual, [held(more)], 'km').map(({ life }) => Math.round(life));
+  it('is weighed against what is usual by the failures behind it', () => {
+    // As many failures as the usual counts for: the geometric mean of both.
+    expect(lives({})[0]).toBe(Math.round(Math.sqrt(70_000 * 35_000)));
+    expect(lives({ failures: 45 })[0]).toBe(Math.round(Math.exp(0.1 * Math.log(70_000) + 0.9 * Math.log(35_000))));
+    expect(withHeld(usual, [held()], 'km')[0]!.held).toEqual({
+      repairs: 14,
+      failures: 5,
+      median: 35_000,
+      usual: 70_000,
+    });
+  });
+  it('says nothing where too few failed, half still hold, or it is counted in hours or of another unit', () => {
+    for (const more of [
+      { failures: 4 },
+      { median: null },
+      { unit: 'h' },
+      { unitKind: 'idle-valve' },
+      { option: 'replace' },
+    ] as const)
+      // prettier-ignore
+      expect(lives(more)).toEqual([70_000, 150_000, 0]);
+    expect(lives({ option: 'replace', unitKind: 'idle-valve', median: 150_000 })).toEqual([70_000, 150_000, 0]);
+    expect(lives({ option: 'relearn' })).toEqual([70_000, 150_000, 0]);
   });
 });

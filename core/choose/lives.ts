@@ -58,3 +58,37 @@ export function withLives(
         };
   });
 }
+
+/** How long one kind of repair held in this shop: half of them longer than `median`. */
+export interface RepairsHeld {
+  readonly option: OptionId;
+  /** The kind of unit that it was done to. */
+  readonly unitKind: string;
+  readonly unit: 'km' | 'h';
+  readonly repairs: number;
+  readonly failures: number;
+  /** By Kaplan and Meier; null while more than half hold longer than was seen. */
+  readonly median: number | null;
+}
+
+/** From so many failures on, how long repairs of a kind held here counts. */
+export const HELD_COUNTS = 5;
+/** What is usual weighs as much as so many failures. */
+const USUAL_WEIGHS = 5;
+
+/**
+ * Terms with the lives that repairs of their kind had here: the usual life and the median of the shop, as logarithms
+ * weighed by the failures behind each. Where too few failed, or half still hold, the usual life stands.
+ */
+export function withHeld(terms: readonly OptionTerms[], held: readonly RepairsHeld[], per: 'km' | 'h'): OptionTerms[] {
+  return terms.map((one) => {
+    const kind = one.kind ?? one.unit?.kind ?? 'throttle-body';
+    const own = held.find(({ option, unitKind, unit }) => option === one.id && unitKind === kind && unit === per);
+    if (own?.median == null || own.median <= 0 || own.failures < HELD_COUNTS || one.life <= 0) return one;
+    const { repairs, failures, median } = own;
+    const life = Math.exp(
+      (USUAL_WEIGHS * Math.log(one.life) + failures * Math.log(median)) / (USUAL_WEIGHS + failures),
+    );
+    return { ...one, life, held: { repairs, failures, median, usual: one.life } };
+  });
+}

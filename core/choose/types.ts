@@ -21,6 +21,10 @@ export interface OptionTerms {
   /** Where parts of the number it fits failed here at known distances: those, and the life that is usual. */
   readonly lived?:
     { readonly partNumber: string; readonly distances: readonly number[]; readonly usual: number } | undefined;
+  /** Where repairs of this kind failed here often enough: how they held, and the life that is usual. */
+  readonly held?:
+    | { readonly repairs: number; readonly failures: number; readonly median: number; readonly usual: number }
+    | undefined;
   /** Of failures, the share that shows before hand-over, 0 to 1: those cost no comeback. */
   readonly showsAtOnce?: number | undefined;
   /** The kind of unit it is done to; absent where it is done to the engine, or to whatever is there. */

@@ -79,6 +79,7 @@ export const ACCESS: readonly Rule[] = [
      GET    /returns
      GET    /results
      GET    /part-lives
+     GET    /held
      GET    /rung-tries
      GET    /instruments
      GET    /instruments/:id/readings

@@ -4,6 +4,7 @@ import { type FeedMade, id } from '../../contract/index.ts';
 import { placeOf } from '../access/caller.ts';
 import { calendarText } from '../report/calendar.ts';
 import type { Services } from '../services.ts';
+import { DUE_WEEKS, dueEntries } from '../store/comingUp.ts';
 import { actorOf, mustLead } from './acting.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
@@ -14,7 +15,7 @@ const tokenParam = z.string().regex(/^[\w-]{20,80}\.ics$/, 'Expected a token and
 
 /** Calendars that other programs read: made and withdrawn in the shop, read by whoever has the address. */
 export function feedRoutes(services: Services): Router {
-  const { access, comingUp, day, oneGo, now, settings, people } = services;
+  const { access, comingUp, day, years, oneGo, now, settings, people } = services;
   const router = Router();
   router.get('/feeds', (_request, response) => {
     response.json({ rows: access.feeds.all() });
@@ -60,7 +61,9 @@ export function feedRoutes(services: Services): Router {
     const name = settings.read('shop-name');
     const person = feed.personId === null ? null : (people.names().get(feed.personId) ?? null);
     const entries =
-      feed.personId === null ? comingUp.ofShop() : comingUp.ofPerson(feed.personId, day.plan()?.blocks ?? []);
+      feed.personId === null
+        ? [...comingUp.ofShop(), ...dueEntries(years.due(at, DUE_WEEKS))]
+        : comingUp.ofPerson(feed.personId, day.plan()?.blocks ?? []);
     if (!services.keeper.readOnly) access.feeds.read(feed.id, at);
     response
       .type('text/calendar; charset=utf-8')

@@ -123,6 +123,9 @@ export function houseRoutes(services: Services): Router {
     const { throttle } = parse(resultQuery, request.query);
     response.json({ rows: results(throttle as ThrottleKind), next: null });
   });
+  router.get('/held', (_request, response) => {
+    response.json({ rows: services.years.held(services.now()), next: null });
+  });
   router.get('/part-lives', (request, response) => {
     const { number } = parse(partLivesQuery, request.query);
     response.json({ rows: services.partLives(number), next: null });

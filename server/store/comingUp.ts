@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import type { DueReply } from '../../contract/index.ts';
 import type { CalendarEntry } from '../report/calendar.ts';
 import type { LeftStretch, PlannedBlock } from '../../core/bay/index.ts';
 import { prepared } from './prepared.ts';
@@ -77,3 +78,23 @@ export class ComingUp {
       });
   }
 }
+
+/** A calendar looks so far ahead for what is due by its own use, weeks. */
+export const DUE_WEEKS = 26;
+
+/**
+ * Vehicles that are due by their own fouling and use, each on its likeliest day or on the one it was put off to; what is
+ * overdue stands on today. Left out is what is refused, and what stands in the shop already.
+ */
+export const dueEntries = ({ today, rows }: DueReply): CalendarEntry[] =>
+  rows
+    .filter(({ answer, openJob }) => answer?.answer !== 'not-wanted' && openJob === null)
+    .map(({ vehicleId, plate, name, likelyOn, lowOn, highOn, answer }) => {
+      const on = answer?.answer === 'put-off' && answer.until !== null ? answer.until : likelyOn;
+      return {
+        id: `likely-due-${vehicleId}`,
+        title: `${plate}: throttle likely due`,
+        about: `${name}. 8 in 10 between ${lowOn} and ${highOn}.`,
+        day: on < today ? today : on,
+      };
+    });

@@ -7,7 +7,7 @@ import type {
   LastingReply,
   ShelfPart,
 } from '../../contract/index.ts';
-import type { OptionId } from '../../core/choose/index.ts';
+import { HELD_COUNTS, type OptionId, type RepairsHeld } from '../../core/choose/index.ts';
 import { addDays, dayOf } from '../../core/days/index.ts';
 import { figureOf } from '../../core/figures/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
@@ -15,6 +15,7 @@ import {
   dueList,
   type FollowUp,
   type FollowUpAnswer,
+  lastingOf,
   livesOf,
   type Visit,
   type VisitKind,
@@ -194,6 +195,24 @@ export class Years {
         'INSERT OR REPLACE INTO due_answer (vehicle_id, answer, until, note, at, by) VALUES (?, ?, ?, ?, ?, ?)',
       ).run(vehicleId, answer, until, note, who.at, who.by);
     this.#audit.write(who, 'due-answered', vehicleId, { answer, until, note });
+  }
+
+  /** How long each kind of repair held, where enough failed to say. @param now ISO time */
+  held(now: string): RepairsHeld[] {
+    return lastingOf(this.lasting(now).lives).flatMap(({ option, unitKind, hours, survival }) =>
+      unitKind === '' || survival.failures < HELD_COUNTS
+        ? []
+        : [
+            {
+              option,
+              unitKind,
+              unit: hours ? 'h' : 'km',
+              repairs: survival.repairs,
+              failures: survival.failures,
+              median: survival.median,
+            } as const,
+          ],
+    );
   }
 
   /** How long repairs held. @param now ISO time */

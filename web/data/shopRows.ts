@@ -1,6 +1,6 @@
 import type { RungTries } from '../../core/seized/index.ts';
 import type { AirReply } from '../../contract/index.ts';
-import type { PartLived, ShopResult } from '../../core/choose/index.ts';
+import type { PartLived, RepairsHeld, ShopResult } from '../../core/choose/index.ts';
 import type { AiringState } from '../../core/clean/index.ts';
 import type { HouseRules } from '../../core/house/index.ts';
 import type { Calendar } from '../../core/prepare/index.ts';
@@ -31,6 +31,9 @@ export const readPartLives = async (numbers: readonly string[]): Promise<readonl
           `/part-lives?${numbers.map((number) => `number=${encodeURIComponent(number)}`).join('&')}`,
         )
       ).rows;
+/** How long each kind of repair held here, where enough failed to say. */
+export const readHeld = async (): Promise<readonly RepairsHeld[]> =>
+  (await ask<{ rows: readonly RepairsHeld[] }>('/held')).rows;
 /** How often each rung of the ladder was tried here, and brought the screw. */
 export const readRungTries = async (): Promise<readonly RungTries[]> =>
   (await ask<{ rows: readonly RungTries[] }>('/rung-tries')).rows;

@@ -8,6 +8,8 @@ import {
   USUAL,
   usualTerms,
   wayId,
+  type RepairsHeld,
+  withHeld,
   withLives,
 } from '../../choose/index.ts';
 import type { Knowledge } from '../../diagnose/index.ts';
@@ -61,6 +63,7 @@ export function jobTerms(
   procedure: Pick<Procedure, 'items'> | null,
   said: ShopValues = {},
   lived: readonly PartLived[] = [],
+  held: readonly RepairsHeld[] = [],
 ): OptionTerms[] {
   const per = job.vehicle.meterUnit === 'h' ? 'h' : 'km';
   const usual = usualTerms({
@@ -70,7 +73,7 @@ export function jobTerms(
     per,
     wayMinutes: procedure === null ? null : wayMinutes(procedure),
   }).map((terms) => inThisShop(terms, procedure !== null, said));
-  return withLives(usual, lived, per, (kind) => partNumberFor(job, family, kind)).map((terms) => ({
+  return withLives(withHeld(usual, held, per), lived, per, (kind) => partNumberFor(job, family, kind)).map((terms) => ({
     ...terms,
     ...setByHand(job, terms),
   }));
@@ -120,11 +123,12 @@ export function jobChoice(
   shop: ShopFigures,
   said: ShopValues = {},
   lived: readonly PartLived[] = [],
+  held: readonly RepairsHeld[] = [],
 ): ChooseInput {
   return {
     belief: jobBelief(diagnosis),
     causes: knowledge.causes,
-    terms: jobTerms(job, diagnosis, family, procedure, said, lived),
+    terms: jobTerms(job, diagnosis, family, procedure, said, lived, held),
     results,
     ratePerHourMinor: shop.ratePerHourMinor,
     dayPriceMinor: shop.dayPriceMinor,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import type { Believed, OptionId, OptionTerms } from '../../../core/choose/index.ts';
+import { type Believed, type OptionId, OPTIONS, type OptionTerms } from '../../../core/choose/index.ts';
 import { departure } from '../../../core/house/index.ts';
 import { type Choice, CHOICES, partNumberFor } from '../../../core/job/index.ts';
 import { canBeAsked, type PricedWay, type WayPrice } from '../../../core/supplier/index.ts';
@@ -115,6 +115,14 @@ const shortLived = computed(() => {
   );
   return found.filter((each, index) => found.findIndex(({ partNumber }) => partNumber === each.partNumber) === index);
 });
+/** Repairs of the ways on the screen that failed here often enough to say how long they hold. */
+const heldHere = computed(() =>
+  (input.value?.terms ?? [])
+    .flatMap(({ id, kind, held, life }) =>
+      held === undefined ? [] : [{ key: `${id} ${kind ?? ''}`, name: OPTIONS[id], ...held, life }],
+    )
+    .filter((each, index, all) => all.findIndex(({ key }) => key === each.key) === index),
+);
 const hopeless = computed(() => plans.value?.notWorth.filter(({ why: reasonWhy }) => reasonWhy !== 'no price') ?? []);
 const NOT_WORTH = {
   'no chance': 'not worth trying',
@@ -302,6 +310,16 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
         <span class="code">{{ each.partNumber }}</span> failed here after
         {{ each.distances.map((distance) => lasts(distance)).join(' and ') }}: a new one is expected to last
         <b>{{ lasts(each.life) }}</b>, not the usual {{ lasts(each.usual) }}.
+      </li>
+    </ul>
+    <ul
+      v-if="heldHere.length > 0"
+      class="mt-3 grid gap-1 border-l-[3px] border-moss pl-3"
+      aria-label="How long it held here"
+    >
+      <li v-for="each in heldHere" :key="each.key">
+        {{ each.name }}: of {{ each.repairs }} here {{ each.failures }} failed, half of them hold
+        {{ lasts(each.median) }}; so <b>{{ lasts(each.life) }}</b> is expected, where {{ lasts(each.usual) }} is usual.
       </li>
     </ul>
     <div class="mt-2 flex flex-wrap items-baseline justify-between gap-3 text-note">

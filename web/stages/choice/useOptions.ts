@@ -4,6 +4,7 @@ import {
   OPTIONS,
   type OptionId,
   type PartLived,
+  type RepairsHeld,
   PER,
   planOptions,
   type ShopResult,
@@ -15,7 +16,7 @@ import type { Procedure } from '../../../core/procedure/index.ts';
 import { convert, format, formatRoundMoney } from '../../../core/quantity/index.ts';
 import { UNIT_KINDS, type UnitObjectKind } from '../../../core/vehicle/index.ts';
 import { procedureOf } from '../../data/procedures.ts';
-import { readPartLives, readResults } from '../../data/shopRows.ts';
+import { readHeld, readPartLives, readResults } from '../../data/shopRows.ts';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { wayWords } from './planWords.ts';
 
@@ -25,6 +26,12 @@ export function useOptions() {
   const { store, shop, diagnosis } = base;
   const results = shallowRef<readonly ShopResult[]>([]);
   const lived = shallowRef<readonly PartLived[]>([]);
+  const held = shallowRef<readonly RepairsHeld[]>([]);
+  // Out of reach the usual lives stand, and say so.
+  readHeld().then(
+    (rows) => (held.value = rows),
+    () => undefined,
+  );
   const procedure = shallowRef<Pick<Procedure, 'items'> | null>(null);
   const dragged = ref<{ readonly way: string; readonly partsMinor: number } | null>(null);
 
@@ -71,6 +78,7 @@ export function useOptions() {
       shop.settings,
       shop.figures,
       lived.value,
+      held.value,
     );
     const { value: moved } = dragged;
     return moved === null
