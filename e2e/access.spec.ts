@@ -10,6 +10,8 @@ const VIEWS = [
   '/records/lasting',
   '/records/lessons',
   '/shops',
+  '/arrivals',
+  '/price-lists',
   '/records/report',
   '/vehicles',
   '/vehicles/bus',

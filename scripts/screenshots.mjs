@@ -62,6 +62,8 @@ const VIEWS = {
 };
 /** Looked at, but not kept. */
 const LOOKED_AT = {
+  arrivals: { path: '/arrivals', theme: 'dark' },
+  settings: { path: '/settings', person: 'isla', size: '1280x5200' },
   shops: { path: '/shops', person: 'isla' },
   elsewhere: {
     path: '/vehicles/bus',

@@ -192,7 +192,11 @@ const toAsk = computed((): PricedWay[] =>
     return partNumber === null ? [] : [{ way: id, option: fits, partNumber, units: Math.max(1, units.length) }];
   }),
 );
-const wayOf = (id: string) => plans.value?.ways.find((way) => way.id === id)!;
+const wayOf = (id: string) => plans.value?.ways.find((way) => way.id === id);
+const nameOfWay = (id: string): string => {
+  const way = wayOf(id);
+  return way === undefined ? id : wayName(way);
+};
 function takePrice({ way, partsMinor, daysOff }: WayPrice): void {
   setTerms(wayOf(way), { partsMinor, ...(daysOff === null ? {} : { daysOff }) });
 }
@@ -254,13 +258,7 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
       }}.
       <button type="button" class="link" @click="oneByOne = true">Set it</button>
     </p>
-    <AskPrices
-      v-if="!closed"
-      class="mt-3 max-w-3xl"
-      :ways="toAsk"
-      :name="(id) => wayName(wayOf(id))"
-      @take="takePrice"
-    />
+    <AskPrices v-if="!closed" class="mt-3 max-w-3xl" :ways="toAsk" :name="nameOfWay" @take="takePrice" />
     <PlannedRows
       v-if="planned && plans"
       class="mt-3"
