@@ -29,7 +29,13 @@ const VIEWS = {
   },
   complaint: { path: '/jobs/job-233/complaint' },
   diagnose: { path: '/jobs/job-233/diagnose', theme: 'dark' },
-  decide: { path: '/jobs/job-230/decide' },
+  decide: {
+    path: '/jobs/job-230/decide',
+    prepare: (page) =>
+      page
+        .getByRole('heading', { level: 2, name: 'Decide', exact: true })
+        .waitFor({ state: 'detached', timeout: 20_000 }),
+  },
   prepare: { path: '/jobs/job-234/prepare' },
   strip: { path: '/jobs/job-234/strip', theme: 'dark' },
   inspect: { path: '/jobs/job-230/inspect?at=light' },
@@ -63,7 +69,21 @@ const VIEWS = {
 /** Looked at, but not kept. */
 const LOOKED_AT = {
   arrivals: { path: '/arrivals', theme: 'dark' },
-  settings: { path: '/settings', person: 'isla', size: '1280x5200' },
+  ...Object.fromEntries(
+    ['Opening hours', 'Calendars for other programs', 'People'].map((title, nth) => [
+      `settings-${nth + 1}`,
+      {
+        path: '/settings',
+        person: 'isla',
+        theme: nth === 1 ? 'dark' : 'light',
+        prepare: (page) =>
+          page
+            .getByRole('heading', { name: title })
+            .first()
+            .evaluate((each) => each.scrollIntoView()),
+      },
+    ]),
+  ),
   shops: { path: '/shops', person: 'isla' },
   elsewhere: {
     path: '/vehicles/bus',

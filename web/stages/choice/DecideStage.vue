@@ -103,7 +103,10 @@ const headline = computed(() => {
   if (priceDecides.value) return 'Which comes first depends on a price';
   const first = value?.steps[0];
   if (plans.value !== null && plans.value.plans.length === 0) return 'No option has both a chance and a price yet';
-  return first === undefined || value === null ? 'Decide' : firstWords(first, wayName, money);
+  if (first !== undefined && value !== null) return firstWords(first, wayName, money);
+  // What was decided may be the first step of no plan: then that is what stands.
+  const decided = job.value?.decision;
+  return decided == null ? 'Decide' : `Decided: ${CHOICES[decided.choice].toLowerCase()}`;
 });
 const after = computed(() =>
   plan.value === null || planned.value !== null || priceDecides.value !== false ? '' : thenWords(plan.value, wayName),
@@ -118,8 +121,8 @@ const shortLived = computed(() => {
 /** Repairs of the ways on the screen that failed here often enough to say how long they hold. */
 const heldHere = computed(() =>
   (input.value?.terms ?? [])
-    .flatMap(({ id, kind, held, life }) =>
-      held === undefined ? [] : [{ key: `${id} ${kind ?? ''}`, name: OPTIONS[id], ...held, life }],
+    .flatMap(({ id, held, life }) =>
+      held === undefined ? [] : [{ key: `${id} ${held.median} ${held.usual}`, name: OPTIONS[id], ...held, life }],
     )
     .filter((each, index, all) => all.findIndex(({ key }) => key === each.key) === index),
 );
@@ -258,7 +261,13 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
       }}.
       <button type="button" class="link" @click="oneByOne = true">Set it</button>
     </p>
-    <AskPrices v-if="!closed" class="mt-3 max-w-3xl" :ways="toAsk" :name="nameOfWay" @take="takePrice" />
+    <AskPrices
+      v-if="!closed && priceDecides"
+      class="mt-3 max-w-3xl"
+      :ways="toAsk"
+      :name="nameOfWay"
+      @take="takePrice"
+    />
     <PlannedRows
       v-if="planned && plans"
       class="mt-3"
@@ -326,6 +335,14 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
         All choices, one by one
       </button>
     </div>
+
+    <AskPrices
+      v-if="!closed && priceDecides === false"
+      class="mt-3 max-w-3xl"
+      :ways="toAsk"
+      :name="nameOfWay"
+      @take="takePrice"
+    />
 
     <div v-if="option && lineWay && !closed" class="mt-5 grid max-w-4xl gap-x-10 gap-y-4 md:grid-cols-2">
       <FlipLine

@@ -8,7 +8,7 @@ import { useJob } from '../../stores/job.ts';
 import { useKnowledge } from '../../stores/knowledge.ts';
 import { useShop } from '../../stores/shop.ts';
 import type { JudgingAnswer, JudgingTask } from '../../workers/judgingProtocol.ts';
-import { freshShop, read, serve, showJob, stubs } from '../../testing.ts';
+import { freshShop, press, read, serve, showJob, stubs } from '../../testing.ts';
 import DecideStage from './DecideStage.vue';
 
 beforeEach(() => {
@@ -83,6 +83,48 @@ describe('the stage of the decision', () => {
     vi.unstubAllGlobals();
     expect(view.find('h2').text()).toBe('Which comes first depends on a price');
     expect(read(view)).toMatch(/Ask for a price first: Fit a (new|rebuilt)/);
+  });
+  it('takes a price from the supplier for the way that waits for it', async () => {
+    const number = SAMPLE_FAMILY.unitTypes.find(({ kind }) => kind === 'throttle-body')!.partNumber;
+    serve({
+      'GET /api/supplier/offers': {
+        reached: true,
+        words: '',
+        offers: [
+          { partNumber: number, name: 'x', kind: 'new', priceMinor: 41_000, currency: 'cr', depositMinor: 0, inStock: 1, expected: null }, // prettier-ignore
+        ],
+      },
+    });
+    const { view, sent } = await stage('km', { new: null, rebuilt: 24_000, used: 9000 }, found);
+    await press(view, 'Ask the supplier');
+    await flushPromises();
+    await press(view, 'Take it');
+    expect(sent).toMatchObject([{ type: 'set-terms', data: { option: 'replace', partsMinor: 41_000 } }]);
+  });
+  it('expects a repair to hold as repairs of its kind held here, and says how many that is by', async () => {
+    const row = {
+      option: 'clean-bench',
+      unitKind: 'throttle-body',
+      unit: 'km',
+      repairs: 14,
+      failures: 9,
+      median: 20_000,
+    };
+    serve({ 'GET /api/held': { rows: [row] } });
+    const { view } = await stage('km', PRICED, found);
+    expect(read(view.find('[aria-label="How long it held here"]'))).toMatch(
+      /Clean on the bench: of 14 here 9 failed, half of them hold 20 000 km; so \d\d 000 km is expected, where 70 000 km is usual\.$/,
+    );
+    serve({});
+    expect((await stage('km', PRICED, found)).view.find('[aria-label="How long it held here"]').exists()).toBe(false);
+  });
+  it('says what was decided where that is the first step of no plan', async () => {
+    const decided: CommandBody = {
+      type: 'decide',
+      data: { choice: 'replace-used', reason: 'one lay here', departure: '', options: [], plan: ['replace-used'] },
+    };
+    const { view } = await stage('km', { ...PRICED, used: null }, found, decided);
+    expect(view.find('h2').text()).toBe('Decided: replace, used unit');
   });
   it('asks nothing of a fault where the work is planned', async () => {
     const planned: CommandBody = { type: 'plan-work', data: { kind: 'replacement', what: 'New body at 200 000 km' } };

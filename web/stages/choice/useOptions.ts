@@ -102,8 +102,9 @@ export function useOptions() {
   const perUse = (minor: number): string => money(Math.round(meter.value === 'mi' ? minor * KM_A_MILE : minor));
   /** How long something lasts: lives are kept in km, or hours. */
   const lasts = (life: number): string => {
-    const thousand = (value: number): number => (value < 1000 ? value : Math.round(value / 1000) * 1000);
-    return format({ value: meter.value === 'mi' ? thousand(life / KM_A_MILE) : life, unit: meter.value });
+    const thousand = (value: number): number => (value < 1000 ? Math.round(value) : Math.round(value / 1000) * 1000);
+    const value = meter.value === 'mi' ? life / KM_A_MILE : life;
+    return format({ value: meter.value === 'h' ? Math.round(value) : thousand(value), unit: meter.value });
   };
   const wayName = (way: Pick<Way, 'option' | 'terms'>): string => {
     const all = store.job === null ? [] : unitsOf(store.job, store.family);
