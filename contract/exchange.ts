@@ -98,9 +98,11 @@ export type SignedFile = LifeFile | z.infer<typeof knowHowFile>;
 /** The type of {@link knowHowFile}. */
 export type KnowHowFile = z.infer<typeof knowHowFile>;
 
+/** A signed file that is looked at first. */
+export const signedFileLook = z.strictObject({ by: id.optional(), file: z.unknown() });
 /** Takes a signed file: a life onto a vehicle or a unit of ours, of know-how what is named. */
 export const signedFileTake = z.strictObject({
-  by: id,
+  by: id.optional(),
   file: z.unknown(),
   /** The id of our vehicle or unit; for a life. */
   onto: id.optional(),

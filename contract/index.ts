@@ -60,6 +60,7 @@ export {
   SIGNED_FORMAT,
   shopConfirmed,
   signedFile,
+  signedFileLook,
   signedFileTake,
 } from './exchange.ts';
 export type {

@@ -6,6 +6,7 @@ import {
   type ShopsReply,
   type SignedFile,
   signedFile,
+  signedFileLook,
   signedFileTake,
   type SignedLook,
 } from '../../contract/index.ts';
@@ -27,14 +28,14 @@ export function signedFileRoutes(services: Services): Router {
 
   // Looked at first: who signed it, what it holds, and how that stands beside ours. Nothing is written.
   router.post('/signed-files/looks', reading, (request, response) => {
+    const { file } = parse(signedFileLook, request.body);
     actorOf(services, request);
-    const file = readFile((request.body as { file?: unknown }).file);
-    response.json(lookAt(services, file));
+    response.json(lookAt(services, readFile(file)));
   });
   router.post('/signed-files', reading, (request, response) => {
+    const { file: sent, onto, keys } = parse(signedFileTake, request.body);
     const actor = actorOf(services, request);
     mustLead(actor, 'What another shop tells');
-    const { file: sent, onto, keys } = parse(signedFileTake, request.body);
     const file = readFile(sent);
     if (file.shop.key === oneGo.run(() => shops.own(actor.at).public))
       throw new HttpError('bad-value', 'This shop signed that file itself: it is here already.');

@@ -41,6 +41,34 @@ export const PAGE_WORDS: Readonly<Record<string, PageWords>> = {
     ],
     hint: 'Ask the customers below: until then those repairs count for nothing.',
   },
+  lessons: {
+    title: 'Lessons',
+    about: [
+      'What the shop’s own work shows again and again: a finding that a family has oftener than all others, or from some reading on, and causes that are commoner here than the knowledge says.',
+      'Told only where chance would make it too seldom, with every vehicle behind it.',
+    ],
+    hint: 'Each is an offer to a procedure, the shelf or the knowledge. A lead takes it, or sets it aside with why.',
+  },
+  shops: {
+    title: 'Files between shops',
+    about: [
+      'A vehicle’s life and what a shop knows go to another shop as files that the shop signs. What comes in is looked at beside ours, stays theirs, and changes none of our figures.',
+      'Whose key it is, no file can prove: a lead compares it with the shop, over a telephone number that is known.',
+    ],
+    hint: 'The life of a vehicle or a unit is handed on from its own page.',
+  },
+  arrivals: {
+    title: 'What arrived',
+    about: [
+      'What is unpacked is scanned, and booked for the job that waits for it; below is what is still on its way.',
+    ],
+    hint: 'The field has the focus: just scan. Where several jobs wait it asks whose it is.',
+  },
+  'price-lists': {
+    title: 'Price lists',
+    about: ['Lists of suppliers as tables: asked when the supplier does not answer, and for what it does not have.'],
+    hint: 'A new list of a supplier takes the place of the one before.',
+  },
   report: {
     title: 'A month or a year',
     about: [
