@@ -1,3 +1,4 @@
+import { PAST_JOBS } from '../demo/past.ts';
 import { expect, test } from './fixtures.ts';
 
 test('anything is found from anywhere, by keyboard, however its number is spelt', async ({ page, workshop }) => {
@@ -42,7 +43,7 @@ test('all jobs: put in order, filtered, with the columns that one chose', async 
   await expect(page.getByRole('columnheader', { name: 'Plate' })).toHaveAttribute('aria-sort', 'ascending');
   await page.getByRole('radio', { name: 'Handed over' }).click();
   // Two of now, and those of the past years.
-  await expect(page.locator('tr[data-line]')).toHaveCount(23);
+  await expect(page.locator('tr[data-line]')).toHaveCount(2 + PAST_JOBS);
   await page.getByRole('button', { name: 'Columns' }).click();
   await page.getByRole('checkbox', { name: 'Vehicle' }).uncheck();
   await page.keyboard.press('Escape');
