@@ -75,6 +75,7 @@ export class Years {
   readonly #sql: Database['prepare'];
   readonly #audit: Audit;
   readonly #settings: Settings;
+  #held: { readonly key: string; readonly rows: readonly RepairsHeld[] } | null = null;
 
   constructor(db: Database, audit: Audit, settings: Settings) {
     this.#sql = prepared(db);
@@ -197,8 +198,22 @@ export class Years {
     this.#audit.write(who, 'due-answered', vehicleId, { answer, until, note });
   }
 
-  /** How long each kind of repair held, where enough failed to say. @param now ISO time */
-  held(now: string): RepairsHeld[] {
+  /**
+   * How long each kind of repair held, where enough failed to say. Asked for with every decision, so what was worked out
+   * stands for the day, as long as no visit and no answer of a customer came since.
+   * @param now ISO time
+   */
+  held(now: string): readonly RepairsHeld[] {
+    const { visits, answers } = this.#sql<[], { visits: string; answers: number }>(
+      `SELECT (SELECT COUNT(*) || ' ' || COUNT(closed_at) || ' ' || COALESCE(MAX(closed_at), '') || ' ' || SUM(reopened) FROM visit) AS visits,
+         (SELECT COUNT(*) FROM follow_up) AS answers`,
+    ).get() ?? { visits: '', answers: 0 };
+    const key = `${dayOf(now, this.#settings.timeZone())} ${visits} ${answers}`;
+    if (this.#held?.key !== key) this.#held = { key, rows: this.#heldNow(now) };
+    return this.#held.rows;
+  }
+
+  #heldNow(now: string): RepairsHeld[] {
     return lastingOf(this.lasting(now).lives).flatMap(({ option, unitKind, hours, survival }) =>
       unitKind === '' || survival.failures < HELD_COUNTS
         ? []

@@ -25,13 +25,15 @@ export function useOptions() {
   const base = useDiagnosis();
   const { store, shop, diagnosis } = base;
   const results = shallowRef<readonly ShopResult[]>([]);
-  const lived = shallowRef<readonly PartLived[]>([]);
   const held = shallowRef<readonly RepairsHeld[]>([]);
+  /** What the shop has seen is there, or is not to be had: plans that turn round while they are read would be no plans. */
+  const settled = ref({ results: false, held: false });
   // Out of reach the usual lives stand, and say so.
-  readHeld().then(
-    (rows) => (held.value = rows),
-    () => undefined,
-  );
+  readHeld()
+    .then((rows) => (held.value = rows))
+    .catch(() => undefined)
+    .finally(() => (settled.value = { ...settled.value, held: true }));
+  const lived = shallowRef<readonly PartLived[]>([]);
   const procedure = shallowRef<Pick<Procedure, 'items'> | null>(null);
   const dragged = ref<{ readonly way: string; readonly partsMinor: number } | null>(null);
 
@@ -41,6 +43,7 @@ export function useOptions() {
       if (throttle === undefined) return;
       // Without the shop's results the chances come from the ranked causes alone, and say so.
       results.value = await readResults(throttle).catch(() => []);
+      settled.value = { ...settled.value, results: true };
     },
     { immediate: true },
   );
@@ -68,6 +71,7 @@ export function useOptions() {
 
   const input = computed(() => {
     if (store.job === null || diagnosis.value === null || store.knowledge === null) return null;
+    if (!settled.value.results || !settled.value.held) return null;
     const made = jobChoice(
       store.job,
       diagnosis.value,
