@@ -91,7 +91,7 @@ const create = (): void =>
   <section class="h-full overflow-y-auto px-4 py-6 md:px-7">
     <div class="flex flex-wrap items-center gap-x-4 gap-y-3">
       <h1 class="text-title">Stock</h1>
-      <form class="w-full max-w-md" @submit.prevent="scan">
+      <form class="w-full max-w-sm" @submit.prevent="scan">
         <label class="sr-only" for="stock-search">Search stock, or scan a number</label
         ><input
           id="stock-search"
