@@ -16,6 +16,7 @@ import { overTheYears } from './years.ts';
 import { tapToPaint } from './tap.ts';
 import { unitPages, largePicture } from './units.ts';
 import { firstRealJob } from './journey.ts';
+import { practising } from './practice.ts';
 import { diagnosing } from './diagnosis.ts';
 import { judging } from './judgement.ts';
 import { command, fresh, openedJob, take } from './store.ts';
@@ -35,6 +36,7 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     ...planning(),
     ...diagnosing(),
     ...judging(),
+    ...practising(),
     ...traces(),
     ...weaving(),
     ...overTheYears(folder),
