@@ -6,3 +6,4 @@ export { ENGINE_OF, SOUND_WORLD, type World } from './world.ts';
 export { caseOfScenario, type Scenario, scenarioProblem, type ScenarioProblem, seedOf, vehicleOf } from './scenario.ts';
 export { SCENARIOS } from './scenarios.ts';
 export { act, type Work } from './act.ts';
+export { look, LOOKS, type Met } from './look.ts';

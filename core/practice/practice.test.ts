@@ -19,6 +19,8 @@ import {
   comesOut,
   FAULTS,
   isModelled,
+  look,
+  LOOKS,
   type PracticeVehicle,
   practiceVehicle,
   type Scenario,
@@ -185,5 +187,50 @@ describe('work on a practice vehicle', () => {
       true,
     );
     expect(deposit.world.depositEdge).toBeGreaterThan(2.5);
+  });
+});
+
+describe('what is met', () => {
+  const at = (cause: string, sign: string, group: Group = 'cable') => look(practiceVehicle(5, group, [cause]), sign);
+  const value = (cause: string, sign: string): number => {
+    const met = at(cause, sign);
+    return met?.kind === 'figure' ? met.value : NaN;
+  };
+  const sectors = (cause: string): readonly number[] => {
+    const met = at(cause, 'light-gap');
+    return met?.kind === 'light' ? met.sectors : [];
+  };
+  const mean = (all: readonly number[]): number => all.reduce((sum, each) => sum + each, 0) / all.length;
+  const range = (all: readonly number[]): number => Math.max(...all) - Math.min(...all);
+
+  it('is a figure or a picture for checks that the knowledge has, and no verdict', () => {
+    expect(LOOKS.filter((id) => !KNOWN.signs.some((sign) => sign.id === id))).toEqual([]);
+    const words = KNOWN.signs.flatMap(({ outcomes }) => outcomes.map(({ id }) => id));
+    for (const sign of LOOKS) expect(words).not.toContain((at('deposit', sign) as { kind: string }).kind);
+    expect(at('deposit', 'wiggle')).toBeNull();
+  });
+  it('of a coil is ohms, of a flange millimetres, of a dead coil beyond the meter', () => {
+    expect(value('deposit', 'coil-ohms')).toBeCloseTo(11, 5);
+    expect([Infinity, NaN].includes(value('valve-coil', 'coil-ohms')) || value('valve-coil', 'coil-ohms') < 4).toBe(
+      true,
+    );
+    expect(value('warped', 'flatness')).toBeGreaterThan(0.2);
+    expect(value('fuel', 'fuel-pressure')).toBeLessThan(220);
+  });
+  it('of the light is even and wide when sound, even and thin under a deposit, leaning when warped', () => {
+    const sound = look(practiceVehicle(5, 'cable', []), 'light-gap');
+    const clean = sound?.kind === 'light' ? sound.sectors : [];
+    expect(clean).toHaveLength(12);
+    expect(range(clean)).toBeLessThan(0.2);
+    expect(mean(sectors('deposit'))).toBeLessThan(mean(clean) / 2);
+    expect(range(sectors('warped'))).toBeGreaterThan(range(clean) * 2);
+    expect(sectors('warped')).toEqual(sectors('warped'));
+  });
+  it('agrees with how the sign comes out', () => {
+    for (const vehicle of vehicles(120, 23)) {
+      const flat = look(vehicle, 'flatness');
+      const warped = KNOWN.signs.find(({ id }) => id === 'flatness')!;
+      expect(flat?.kind === 'figure' && flat.value > 0.1).toBe(comesOut(warped, vehicle) === 'warped');
+    }
   });
 });
