@@ -62,9 +62,13 @@ const kept = ({ answers }: CauseLine): LessonAnswer | undefined => answers.find(
     <p v-if="failed" class="mt-2 font-semibold text-alarm" role="alert">{{ failed }}</p>
     <template v-if="reply">
       <p class="mt-1 max-w-prose text-soft">
-        Of {{ reply.looks }} {{ reply.looks === 1 ? 'look' : 'looks' }} at {{ reply.vehicles }}
-        {{ reply.vehicles === 1 ? 'vehicle' : 'vehicles' }}: what a family shows oftener than all others, or from some
-        reading on. Each is an offer; nothing is changed until a lead takes it.
+        {{
+          reply.looks === 0
+            ? 'Nothing was looked at on the bench yet. From what is, it will be told'
+            : `Of ${reply.looks} ${reply.looks === 1 ? 'look' : 'looks'} at ${reply.vehicles} ${reply.vehicles === 1 ? 'vehicle' : 'vehicles'}:`
+        }}
+        what a family shows oftener than all others, or from some reading on. Each is an offer; nothing is changed until
+        a lead takes it.
       </p>
       <p v-if="found.length + causes.length === 0" class="mt-4 max-w-prose text-lg">
         Nothing recurs that chance would not explain. Three bad ones of a family are the least that can tell, beside

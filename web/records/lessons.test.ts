@@ -100,6 +100,11 @@ describe('lessons', () => {
     expect(read(wrapper)).toMatch(/“Clean, 2\.5” says it \(Isla, .*\)\..*One is kept on the shelf/);
     expect(wrapper.findAll('button')).toHaveLength(1);
   });
+  it('say on the first day that nothing was looked at yet', async () => {
+    const { wrapper } = await show({ found: [], causes: [], looks: 0, vehicles: 0 });
+    expect(read(wrapper)).toContain('Nothing was looked at on the bench yet.');
+    expect(read(wrapper)).not.toContain('Of 0 looks');
+  });
   it('are read by everybody, and taken by nobody but a lead', async () => {
     useShop().personId = 'tomas';
     const { wrapper } = await show(reply([lesson()]));
