@@ -164,10 +164,11 @@ export async function traceChart(folder: string, web: string): Promise<Measured[
   await page.addInitScript(() => localStorage.setItem('unhurried-wrench.person', 'tomas'));
   await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}/jobs/t/prove`);
   await page.locator('[role="application"] canvas').waitFor();
-  const tab = (name: string): string => `document.getElementById('phase-${name}').click()`;
+  const tab = (name: string): string =>
+    `[...document.querySelectorAll('[role="tab"]')].find((each) => each.textContent.includes('${name}')).click()`;
   const drawn: number[] = [];
   for (let round = 0; round < 8; round += 1)
-    drawn.push(await painted(page, tab(round % 2 === 0 ? 'loads' : 'warm-idle')));
+    drawn.push(await painted(page, tab(round % 2 === 0 ? 'loads' : 'warm idle')));
   const pan = `document.querySelector('[role="application"]').dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }))`;
   await painted(page, `document.querySelector('[aria-label="Zoom in"]').click()`);
   const panned: number[] = [];
