@@ -58,16 +58,17 @@ export class Bay {
   constructor(db: Database, jobLines: JobLines) {
     this.#jobLines = jobLines;
     this.#lines = db.prepare(`SELECT * FROM bay_line b WHERE ${ONLY}`);
+    // CROSS JOIN keeps SQLite from beginning with the long table: few jobs are open, and many were ever worked on.
     this.#timers = db.prepare(
-      `SELECT t.job_id, t.label, t.started_at, t.ends_at, t.ended_at FROM bay_line b JOIN timer t ON t.job_id = b.job_id
+      `SELECT t.job_id, t.label, t.started_at, t.ends_at, t.ended_at FROM bay_line b CROSS JOIN timer t ON t.job_id = b.job_id
        WHERE ${ONLY} AND (t.ended_at IS NULL OR t.ended_at >= @since) ORDER BY t.job_id, t.started_at, t.id`,
     );
     this.#handsOn = db.prepare(
-      `SELECT h.job_id, h.started_at, h.ended_at FROM bay_line b JOIN hands_on h ON h.job_id = b.job_id
+      `SELECT h.job_id, h.started_at, h.ended_at FROM bay_line b CROSS JOIN hands_on h ON h.job_id = b.job_id
        WHERE ${ONLY} AND h.ended_at >= @since ORDER BY h.job_id, h.started_at`,
     );
     this.#parts = db.prepare(
-      `SELECT w.job_id, j.last_at, w.expected FROM bay_line b JOIN job_want w ON w.job_id = b.job_id JOIN job_summary j ON j.job_id = b.job_id
+      `SELECT w.job_id, j.last_at, w.expected FROM bay_line b CROSS JOIN job_want w ON w.job_id = b.job_id JOIN job_summary j ON j.job_id = b.job_id
        WHERE ${ONLY} AND w.state = 'ordered' AND w.expected IS NOT NULL ORDER BY w.job_id, w.expected`,
     );
   }

@@ -28,7 +28,7 @@ export class ComingUp {
     ).all();
     const waits = this.#sql<[], Named & { id: string; label: string; started_at: string; ends_at: string }>(
       `SELECT t.job_id, j.plate, j.name, t.id, t.label, t.started_at, t.ends_at FROM bay_line b
-         JOIN timer t ON t.job_id = b.job_id JOIN job_summary j ON j.job_id = b.job_id
+         CROSS JOIN timer t ON t.job_id = b.job_id JOIN job_summary j ON j.job_id = b.job_id
        WHERE t.ended_at IS NULL ORDER BY t.ends_at, t.id`,
     ).all();
     const due = this.#sql<[], Named & { id: string; what: string; due_on: string }>(
