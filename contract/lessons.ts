@@ -41,8 +41,8 @@ export interface LessonLine extends Omit<Lesson, 'looks'> {
   readonly procedures: readonly { readonly id: string; readonly name: string; readonly says: boolean }[];
   /** What would be added to a procedure; null for nothing. */
   readonly need: string | null;
-  /** What there is of the part: null where it is not in stock. */
-  readonly stock: { readonly id: string; readonly reorderAt: number | null } | null;
+  /** The part in stock, and when it is ordered again, as said or by its use: null where nobody would. */
+  readonly stock: { readonly id: string; readonly orderAt: number | null } | null;
   readonly answers: readonly LessonAnswer[];
 }
 

@@ -131,6 +131,7 @@ describe('the life of a vehicle', () => {
     await done(theirs, 't1', 140_000);
     await ours.http.put('/api/vehicles/twin').send({ by: 'isla', vehicle: { ...vehicles.bus, plate: 'TW 1', vin: '', units: [] } }).expect(201); // prettier-ignore
     await take(ours, { file: await life(theirs), onto: 'twin' }).expect(201);
+    await ours.http.delete('/api/vehicles/twin?by=isla').expect(409);
     await ours.http.post('/api/vehicles/twin/merge').send({ by: 'isla', into: 'bus', why: 'the same' }).expect(200);
     expect((await elsewhere(ours)).map(({ id }) => id)).toEqual(['t1']);
   });
@@ -207,6 +208,20 @@ describe('know-how', () => {
     await take(ours, { file, keys: ['edit:0'] }).expect(201);
     expect(ours.services.knowledge.newest().causes.find(({ id }) => id === cause.id)?.common.cable).toBe('rare');
     expect((await look(ours, file)).knowHow!.every(({ state }) => state === 'same')).toBe(true);
+  });
+
+  it('refuses a recipe that nobody could work by, and takes nothing beside it', async () => {
+    const [recipe] = theirs.services.recipes.all();
+    const [line] = theirs.services.procedures.lines();
+    // A shop may hold what this program would not let it save: it is judged where it arrives.
+    const broken = { ...recipe!, id: 'broken', steps: [] };
+    theirs.services.oneGo.run(() => theirs.services.recipes.save(broken, 0, 'x', { by: 'isla', at: '2026-05-13T13:00:00.000Z' })); // prettier-ignore
+    const file = await knowHow(`recipes=broken&procedures=${line!.id}`);
+    const before = ours.services.procedures.get(line!.id)!.version;
+    const reply = await take(ours, { file, keys: ['recipe:broken', `procedure:${line!.id}`] }).expect(400);
+    expect(reply.body).toMatchObject({ error: { message: expect.stringContaining('Nothing was taken.') as string } });
+    expect(ours.services.recipes.get('broken')).toBeNull();
+    expect(ours.services.procedures.get(line!.id)!.version).toBe(before);
   });
 
   it('takes all or nothing: one change that does not fit leaves everything as it was', async () => {

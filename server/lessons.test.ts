@@ -108,10 +108,12 @@ describe('lessons', () => {
     const known = lesson!.stock;
     await answer(lesson!.id, { what: 'stock' }).expect(201);
     const [line] = (await lessons()).found;
-    expect(line!.stock).toEqual({ id: known?.id ?? line!.stock!.id, reorderAt: 1 });
+    expect(line!.stock).toEqual({ id: known?.id ?? line!.stock!.id, orderAt: 0 });
     expect(server.services.stock.file(line!.stock!.id, '2026-05-20T13:00:00.000Z')?.item).toMatchObject({
       partNumber: 'NP-25-1120',
     });
+    // It is ordered again by itself now: a second time it is refused.
+    await answer(lesson!.id, { what: 'stock' }).expect(400);
     await answer(lesson!.id, { what: 'knowledge' }).expect(400);
     await answer('no-such', { what: 'stock' }).expect(404);
     await answer(lesson!.id, { what: 'stock', by: 'nobody' }).expect(400);

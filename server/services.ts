@@ -233,7 +233,7 @@ export function createServices(
     figures: new Figures(db),
     visits: new Visits(db),
     years: new Years(db, audit, settings),
-    lessons: new Lessons(db, audit, families, procedures),
+    lessons: new Lessons(db, { audit, families, procedures, stock }),
     shops,
     lives: new Lives(db, { jobs, vehicles, units, people, settings, shops, audit }),
     reports: new Reports(db, settings),

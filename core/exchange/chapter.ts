@@ -2,6 +2,7 @@ import type { Job } from '../job/index.ts';
 import { CHOICES, sheetOf } from '../job/index.ts';
 import { format } from '../quantity/index.ts';
 import { type SheetRow, speaker } from '../sheet/index.ts';
+import { isLooseUnit } from '../vehicle/index.ts';
 import { meterOf } from '../visits/index.ts';
 
 /** One job as it is told to another shop: what its sheet says, without customers, people’s names and money. */
@@ -20,8 +21,8 @@ export interface Chapter {
   readonly sections: readonly { readonly title: string; readonly rows: readonly SheetRow[] }[];
 }
 
-/** Sections that are between a shop and its customer. */
-const OWN: ReadonlySet<string> = new Set(['Time and money']);
+/** Sections and rows that are between a shop and its customer. */
+const OWN: ReadonlySet<string> = new Set(['Time and money', 'Estimate']);
 
 /**
  * A job as a chapter of a life; null while it is open, and for one that was called off.
@@ -34,7 +35,7 @@ export function chapterOf(job: Job, roleOf: ReadonlyMap<string, string>, timeZon
     person: (id: string): string => roleOf.get(id) ?? 'somebody',
     money: (): string => 'price left out',
   };
-  const loose = job.vehicle.plate === '';
+  const loose = isLooseUnit(job.vehicle);
   return {
     id: job.id,
     title: job.decision === null ? 'Nothing was decided' : CHOICES[job.decision.choice],
@@ -43,7 +44,7 @@ export function chapterOf(job: Job, roleOf: ReadonlyMap<string, string>, timeZon
     reading: loose ? '' : format(job.reading),
     ...(loose ? { meter: null, hours: false } : meterOf(job)),
     sections: sheetOf(job, say)
-      .sections.filter(({ title, rows }) => !OWN.has(title) && rows.length > 0)
-      .map(({ title, rows }) => ({ title, rows })),
+      .sections.map(({ title, rows }) => ({ title, rows: rows.filter(({ label }) => !OWN.has(label)) }))
+      .filter(({ title, rows }) => !OWN.has(title) && rows.length > 0),
   };
 }

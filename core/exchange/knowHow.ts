@@ -54,11 +54,12 @@ function procedureBeside(theirs: Procedure, ours: Procedure | null): Beside {
 }
 
 function recipeBeside(theirs: Recipe, ours: Recipe | null): Beside {
-  const { version: _, ...own } = theirs;
   const fields =
     ours === null
       ? []
-      : (Object.keys(own) as (keyof typeof own)[]).filter((key) => plain(own[key]) !== plain(ours[key]));
+      : [...new Set([...Object.keys(theirs), ...Object.keys(ours)] as (keyof Recipe)[])].filter(
+          (key) => key !== 'version' && plain(theirs[key]) !== plain(ours[key]),
+        );
   return {
     key: `recipe:${theirs.id}`,
     name: theirs.name,
@@ -81,4 +82,10 @@ function editBeside(edit: KnowledgeEdit, nth: number, knowledge: Knowledge): Bes
   };
 }
 
-const plain = (value: unknown): string => JSON.stringify(value) ?? '';
+/** The same text for the same content, however its fields stand: a file and a store write them in orders of their own. */
+const plain = (value: unknown): string =>
+  JSON.stringify(value, (_, inner: unknown) =>
+    inner !== null && typeof inner === 'object' && !Array.isArray(inner)
+      ? Object.fromEntries(Object.entries(inner).toSorted(([a], [b]) => (a < b ? -1 : 1)))
+      : inner,
+  ) ?? '';

@@ -14,9 +14,6 @@ export function comesOut({ id, outcomes }: Knowledge['signs'][number], vehicle: 
 /** Whether the model says anything of a sign. */
 export const isModelled = (sign: string): boolean => SIGNS[sign] !== undefined;
 
-/** What a driver would mention by himself: the rest is answered when it is asked. */
-const MENTIONED = Object.keys(TOLD);
-
 /**
  * A practice vehicle as a written case: what is told and stored, what each check would find, and what it is. So the program’s
  * own plan is tried on vehicles that its likelihoods were not made from.
@@ -24,9 +21,9 @@ const MENTIONED = Object.keys(TOLD);
 export function caseOfVehicle(vehicle: PracticeVehicle, knowledge: Knowledge): Case {
   const subject: Subject = { group: vehicle.group, hasValve: vehicle.hasValve };
   const signs = signsFor(knowledge, subject);
-  const found = (of: (id: string, isCheck: boolean) => boolean): Finding[] =>
+  const found = (checks: boolean): Finding[] =>
     signs.flatMap((sign): Finding[] => {
-      if (!of(sign.id, sign.kind === 'check')) return [];
+      if ((sign.kind === 'check') !== checks) return [];
       const outcome = comesOut(sign, vehicle);
       return outcome === restOf(sign) ? [] : [{ sign: sign.id, outcome }];
     });
@@ -34,8 +31,8 @@ export function caseOfVehicle(vehicle: PracticeVehicle, knowledge: Knowledge): C
     id: `practice-${vehicle.seed}`,
     title: vehicle.faults.join(' and ') || 'nothing',
     subject,
-    told: found((id, isCheck) => !isCheck && (MENTIONED.includes(id) || CODES[id] !== undefined)),
-    finds: found((_, isCheck) => isCheck),
+    told: found(false),
+    finds: found(true),
     truth: vehicle.faults,
     first: [],
   };

@@ -68,7 +68,7 @@ export function engineFaults(world: World, group: Group): EngineFaults {
       world.stopMovedDeg +
       (world.flatMm > 0.1 ? world.flatMm * 3.5 : 0),
     mislearnedMm2: world.learned ? 0 : 4,
-    throttleUnplugged: world.connection === 'off' && spec.governor === 'plate' ? true : world.motorShare === Infinity,
+    throttleUnplugged: (world.connection === 'off' || world.motorShare === Infinity) && spec.governor === 'plate',
     battery: world.supplyLossV > 1 ? 0.55 : 1,
     coolantAir: world.coolantLow === 'air' ? 0.8 : 0,
     fuel: world.fuelPressure < 0.9 ? 0.84 : 1,

@@ -27,18 +27,18 @@ import {
   scenarioProblem,
   SCENARIOS,
   seedOf,
+  VALVED,
   vehicleOf,
 } from './index.ts';
 
-const HOW_MANY = Number(process.env.PRACTICE ?? 150);
+const HOW_MANY = 150;
 const groups = Object.keys(GROUPS) as Group[];
-const VALVED = ['cable', 'motorcycle', 'outboard', 'multi-bank'];
 /** So many vehicles, groups and causes in turn, each with one fault. */
 function vehicles(count: number, seed: number): PracticeVehicle[] {
   const dice = random(seed);
   return Array.from({ length: count }, (_, nth) => {
     const group = groups[nth % groups.length]!;
-    const causes = causesOf(KNOWN, { group, hasValve: VALVED.includes(group) });
+    const causes = causesOf(KNOWN, { group, hasValve: VALVED.has(group) });
     const cause = causes[Math.floor(dice.uniform() * causes.length)]!;
     return practiceVehicle(seed * 100_000 + nth, group, [cause.id]);
   });
@@ -130,16 +130,18 @@ describe('a scenario', () => {
       kind: 'no-such-part',
       fault: 'valve-coil',
     });
-    expect(problem({ faults: [] })).toEqual({ kind: 'too-many' });
-    expect(problem({ faults: ['deposit', 'shaft', 'passage'] })).toEqual({ kind: 'too-many' });
+    expect(problem({ faults: [] })).toEqual({ kind: 'one-or-two' });
+    expect(problem({ faults: ['deposit', 'shaft', 'passage'] })).toEqual({ kind: 'one-or-two' });
   });
   it('is refused when nothing that can be looked at tells its fault, or one of two hides the other', () => {
     // An outboard is cooled by the water it swims in: there is no level to look at.
     expect(problem({ group: 'outboard', faults: ['coolant-low'] })).toMatchObject({
       kind: 'not-observable',
       fault: 'coolant-low',
+      looksLike: 'warped',
     });
-    expect(problem({ faults: ['deposit', 'deposit'] })).toMatchObject({ kind: 'hides' });
+    expect(problem({ faults: ['deposit', 'foreign'] })).toEqual({ kind: 'hides', fault: 'deposit', behind: 'foreign' });
+    expect(problem({ faults: ['deposit', 'deposit'] })).toEqual({ kind: 'one-or-two' });
   });
   it('takes a text for a seed, the same text for the same vehicle', () => {
     expect(seedOf('monday')).toBe(seedOf('monday'));

@@ -1,10 +1,12 @@
 import {
   attemptFinding,
   type Case,
+  causesFor,
   causesOf,
   type Group,
   type Knowledge,
   type OptionId,
+  rank,
   scoreByGain,
 } from '../diagnose/index.ts';
 import { caseOfVehicle } from './case.ts';
@@ -31,7 +33,7 @@ export type ScenarioProblem =
   | { readonly kind: 'no-such-fault'; readonly fault: string }
   /** A vehicle of that group does not have the part. */
   | { readonly kind: 'no-such-part'; readonly fault: string }
-  | { readonly kind: 'too-many' }
+  | { readonly kind: 'one-or-two' }
   /** Nothing that can be looked at tells it from another. */
   | { readonly kind: 'not-observable'; readonly fault: string; readonly looksLike: string }
   /** Of two faults one is not to be seen while the other is there. */
@@ -72,10 +74,17 @@ export function scenarioProblem(scenario: Scenario, knowledge: Knowledge): Scena
   const has = new Set(causesOf(knowledge, { group, hasValve: VALVED.has(group) }).map(({ id }) => id));
   const apart = faults.find((fault) => !has.has(fault));
   if (apart !== undefined) return { kind: 'no-such-part', fault: apart };
-  if (faults.length === 0 || faults.length > 2) return { kind: 'too-many' };
-  const score = scoreByGain(knowledge, caseOfScenario(scenario, knowledge), 100);
-  const [first = '', second = ''] = faults;
-  if (faults.length === 1)
-    return score.placeAll === 1 ? null : { kind: 'not-observable', fault: first, looksLike: 'another cause' };
-  return score.named === true ? null : { kind: 'hides', fault: second, behind: first };
+  const [first, second] = faults;
+  if (first === undefined || faults.length > 2 || first === second) return { kind: 'one-or-two' };
+  const made = caseOfScenario(scenario, knowledge);
+  const { causes } = rank(causesFor(knowledge, made.subject), [...made.told, ...made.finds]);
+  const [lead] = causes;
+  if (second === undefined)
+    return lead?.cause === first ? null : { kind: 'not-observable', fault: first, looksLike: lead?.cause ?? '' };
+  if (scoreByGain(knowledge, made, MINUTE_PRICE).named === true) return null;
+  const place = (fault: string): number => causes.findIndex(({ cause }) => cause === fault);
+  const [seen, hidden] = place(first) <= place(second) ? [first, second] : [second, first];
+  return { kind: 'hides', fault: hidden, behind: seen };
 }
+/** What a minute is worth while a case is walked, minor units: whether it can be solved does not hang on it. */
+const MINUTE_PRICE = 100;

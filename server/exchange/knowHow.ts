@@ -2,10 +2,15 @@ import { type KnowHowFile, SIGNED_FORMAT } from '../../contract/index.ts';
 import { type Beside, besideOurs, type KnowHow } from '../../core/exchange/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
 import { procedureProblems } from '../../core/procedure/index.ts';
+import { type Recipe, recipeProblems, starterRecipe } from '../../core/relearn/index.ts';
 import type { Services } from '../services.ts';
 import { signatureOf } from './signing.ts';
 
 type Sources = Pick<Services, 'procedures' | 'recipes' | 'knowledge' | 'shops' | 'settings'>;
+
+/** A recipe of ours, or one that came with the program. */
+const recipeHere = ({ recipes }: Pick<Sources, 'recipes'>, id: string): Recipe | null =>
+  recipes.get(id) ?? starterRecipe(id);
 
 /** What of ours goes into a file. */
 export interface Picked {
@@ -29,7 +34,7 @@ export function tellKnowHow(
     madeAt: now,
     body: {
       procedures: picked.procedures.flatMap((id) => procedures.get(id) ?? []),
-      recipes: picked.recipes.flatMap((id) => recipes.get(id) ?? []),
+      recipes: picked.recipes.flatMap((id) => recipeHere({ recipes }, id) ?? []),
       edits: picked.knowledge ? knowledge.ownChanges() : [],
     },
   };
@@ -40,7 +45,7 @@ export function tellKnowHow(
 export const lookAtKnowHow = (theirs: KnowHow, { procedures, recipes, knowledge }: Sources): Beside[] =>
   besideOurs(theirs, {
     procedure: (id) => procedures.get(id),
-    recipe: (id) => recipes.get(id),
+    recipe: (id) => recipeHere({ recipes }, id),
     knowledge: knowledge.newest(),
   });
 
@@ -66,6 +71,8 @@ export function takeKnowHow(file: KnowHowFile, keys: readonly string[], sources:
   }
   for (const each of file.body.recipes) {
     if (!wanted.has(`recipe:${each.id}`)) continue;
+    const [wrong] = recipeProblems(each).filter(({ level }) => level === 'wrong');
+    if (wrong !== undefined) return { ok: false, message: `“${each.name}”: ${wrong.words}` };
     recipes.save(each, recipes.get(each.id)?.version ?? 0, note, who);
     taken += 1;
   }

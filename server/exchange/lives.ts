@@ -51,7 +51,7 @@ export class Lives {
     ).all(vehicleId);
     return this.#signed(
       { kind: 'vehicle', plate, vin, make, model, year, engine },
-      rows.flatMap(({ id }) => this.#chapter(id)),
+      this.#chapters(rows),
       { kind: 'vehicle', id: vehicleId },
       now,
     );
@@ -97,12 +97,7 @@ export class Lives {
       partNumber: unit.partNumber,
       mark: unit.features.mark,
     };
-    return this.#signed(
-      of,
-      [...noted, ...rows.flatMap(({ id }) => this.#chapter(id))],
-      { kind: 'unit', id: unitId },
-      now,
-    );
+    return this.#signed(of, [...noted, ...this.#chapters(rows)], { kind: 'unit', id: unitId }, now);
   }
 
   /** Which of ours a life may be of. */
@@ -186,12 +181,13 @@ export class Lives {
       );
   }
 
-  #chapter(jobId: string): Chapter[] {
-    const job = this.#of.jobs.job(jobId);
-    if (job === null) return [];
+  #chapters(rows: readonly { readonly id: string }[]): Chapter[] {
     const roles = new Map(this.#of.people.all().map(({ id, role }) => [id, roleWords(role)]));
-    const told = chapterOf(job, roles, this.#of.settings.timeZone());
-    return told === null ? [] : [told];
+    const zone = this.#of.settings.timeZone();
+    return rows.flatMap(({ id }) => {
+      const job = this.#of.jobs.job(id);
+      return (job === null ? null : chapterOf(job, roles, zone)) ?? [];
+    });
   }
 
   #signed(of: LifeFile['body']['of'], chapters: readonly Chapter[], subject: Subject, now: string): LifeFile {

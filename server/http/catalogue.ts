@@ -41,6 +41,7 @@ export const ERROR_STATUS = {
   'recipe-moved-on': 409,
   'row-moved-on': 409,
   'jobs-on-it': 409,
+  'told-of': 409,
   'jobs-with-them': 409,
   'money-recorded': 409,
   'log-unknown': 500,

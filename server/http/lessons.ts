@@ -8,8 +8,8 @@ import { type Actor, change, mustLead } from './acting.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
 
-/** So many of a part are kept free once its lesson is taken. */
-const KEPT_FREE = 1;
+/** One is kept on the shelf: it is ordered again when none is free. */
+const ORDER_AT = 0;
 
 /** Who it is from is read by itself: the answers are told apart by what they are. */
 const anything = z.record(z.string(), z.unknown());
@@ -19,9 +19,10 @@ const lessonId = z.string().min(1).max(300);
 export function lessonRoutes(services: Services): Router {
   const { lessons, procedures, stock, knowledge, now } = services;
   const router = Router();
+  const all = () => lessons.all(knowledge.newest(), now());
 
   router.get('/lessons', (_request, response) => {
-    response.json(lessons.all(knowledge.newest()));
+    response.json(all());
   });
   router.post(
     '/lessons/:id/answers',
@@ -32,9 +33,9 @@ export function lessonRoutes(services: Services): Router {
       mustLead(actor, 'What a lesson goes into');
       if (answer.what === 'take-up-again') {
         lessons.takenUpAgain(which, actor);
-        return { body: lessons.all(knowledge.newest()) };
+        return { body: all() };
       }
-      const { found, causes } = lessons.all(knowledge.newest());
+      const { found, causes } = all();
       const line = found.find((each) => each.id === which) ?? null;
       const cause = causes.find((each) => each.id === which) ?? null;
       if (line === null && cause === null)
@@ -43,7 +44,7 @@ export function lessonRoutes(services: Services): Router {
       else if (answer.what === 'knowledge') takeIntoKnowledge(cause, actor);
       else if (answer.what === 'stock') takeIntoStock(line, actor);
       else takeIntoProcedure(line, answer.procedureId, actor);
-      return { status: 201, body: lessons.all(knowledge.newest()) };
+      return { status: 201, body: all() };
     }),
   );
   return router;
@@ -65,20 +66,19 @@ export function lessonRoutes(services: Services): Router {
     const part = line === null ? null : shelfFor(line, line.part);
     if (line === null || part === null)
       throw new HttpError('bad-value', 'No part is known that would be on the shelf for it.');
-    const known = line.stock === null ? null : stock.file(line.stock.id, now());
-    const stockId = known?.item.id ?? randomUUID();
-    const input =
-      known === null
-        ? { ...part, kind: 'seal' as const, place: '', priceMinor: 0, detail: { reorderAt: KEPT_FREE } }
-        : {
-            name: known.item.name,
-            partNumber: known.item.partNumber,
-            kind: known.item.kind,
-            place: known.item.place,
-            priceMinor: known.item.priceMinor,
-            detail: { ...known.item.detail, reorderAt: Math.max(KEPT_FREE, known.item.detail.reorderAt ?? 0) },
-          };
-    stock.put(stockId, input, known?.item.version ?? 0, actor);
+    if (line.stock !== null && line.stock.orderAt !== null)
+      throw new HttpError('bad-value', 'It is ordered again by itself already.');
+    const known = line.stock === null ? null : (stock.file(line.stock.id, now())?.item ?? null);
+    const { id: stockId, version } = known ?? { id: randomUUID(), version: 0 };
+    const { name, partNumber, kind, place, priceMinor, detail } = known ?? {
+      ...part,
+      kind: 'seal' as const,
+      place: '',
+      priceMinor: 0,
+      detail: {},
+    };
+    const input = { name, partNumber, kind, place, priceMinor, detail: { ...detail, reorderAt: ORDER_AT } };
+    stock.put(stockId, input, version, actor);
     lessons.answered(line.id, 'stock', stockId, part.partNumber, actor);
   }
 

@@ -19,6 +19,7 @@ import type { Services } from '../services.ts';
 import { type Past, PAST_KEY, type StockOutcome } from '../store/stock.ts';
 import { readStockCsv, stockToCsv } from '../store/stockCsv.ts';
 import { change } from './acting.ts';
+import { mustBeWhole } from './badTable.ts';
 import { HttpError, saved } from './errors.ts';
 import { answerPage, type InOrder, readKey } from './pageKeys.ts';
 import { parse } from './parse.ts';
@@ -94,15 +95,7 @@ export function stockRoutes(services: Services): Router {
       const { good } = parse(csvQuery, request.query);
       if (typeof request.body !== 'string') throw new HttpError('wrong-type', 'Expected a table as text/csv.');
       const { rows, problems } = readStockCsv(request.body, stock.all(now()), settings.shop().currency);
-      if (problems.length > 0 && good !== '1')
-        throw new HttpError(
-          'bad-table',
-          `${problems.length} of ${rows.length + problems.length} lines cannot be read; nothing was taken in. First: line ${problems[0]?.line}, ${problems[0]?.message}`,
-          {
-            fields: Object.fromEntries(problems.slice(0, 50).map(({ line, message }) => [`line ${line}`, message])),
-            wouldHelp: rows.length > 0 ? 'Correct them, or take in the good lines alone.' : '',
-          },
-        );
+      mustBeWhole(rows.length, problems, good === '1');
       for (const row of rows) {
         const rowId = row.id ?? randomUUID();
         stock.describe(rowId, row.input, actor);

@@ -18,6 +18,7 @@ import type { Services } from '../services.ts';
 import { NoAnswer, type Supplier } from '../supplier/client.ts';
 import { readPriceList } from '../supplier/priceListCsv.ts';
 import { actorOf, change } from './acting.ts';
+import { mustBeWhole } from './badTable.ts';
 import { HttpError } from './errors.ts';
 import { parse } from './parse.ts';
 import { takeOn } from './takeOn.ts';
@@ -69,16 +70,8 @@ export function supplierRoutes(services: Services): Router {
       const { supplier: whose, good } = parse(priceListQuery, request.query);
       if (typeof request.body !== 'string') throw new HttpError('wrong-type', 'Expected a table as text/csv.');
       const { lines, problems } = readPriceList(request.body, settings.shop().currency);
-      if (problems.length > 0 && good !== '1')
-        throw new HttpError(
-          'bad-table',
-          `${problems.length} of ${lines.length + problems.length} lines cannot be read; nothing was taken in. First: line ${problems[0]?.line}, ${problems[0]?.message}`,
-          {
-            fields: Object.fromEntries(problems.slice(0, 50).map(({ line, message }) => [`line ${line}`, message])),
-            wouldHelp: lines.length > 0 ? 'Correct them, or take in the good lines alone.' : '',
-          },
-        );
-      if (lines.length === 0) throw new HttpError('bad-table', 'No line of it can be read; nothing was taken in.');
+      mustBeWhole(lines.length, problems, good === '1');
+      if (lines.length === 0) throw new HttpError('bad-table', 'There is no line in it; nothing was taken in.');
       priceLists.take(whose, lines, actor);
       return { status: 201, body: { taken: lines.length, problems } };
     }),

@@ -89,6 +89,10 @@ export function vehicleRoutes(services: Services): Router {
           `${vehicle.plate} has ${jobsOn.length === 1 ? 'a job' : `${jobsOn.length} jobs`}.`,
           { wouldHelp: 'Put each job on the right vehicle, or merge this vehicle into it.' },
         );
+      if (services.lives.elsewhere({ kind: 'vehicle', id: vehicleId }).length > 0)
+        throw new HttpError('told-of', `Other shops have told of ${vehicle.plate}.`, {
+          wouldHelp: 'Merge it into the right vehicle: what they told goes along.',
+        });
       vehicles.remove(vehicleId, actor);
       return { body: { removed: vehicleId } };
     }),

@@ -10,13 +10,14 @@ import {
   type Look,
   needFor,
 } from '../../core/lessons/index.ts';
-import { plainNumber } from '../../core/stock/index.ts';
+import { orderAt } from '../../core/stock/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
-import { groupOf, hasIdleValve } from '../../core/vehicle/index.ts';
+import { type EngineFamily, groupOf, hasIdleValve, type Vehicle } from '../../core/vehicle/index.ts';
 import type { Audit } from './audit.ts';
 import type { Families } from './families.ts';
 import { prepared } from './prepared.ts';
 import type { Procedures } from './procedures.ts';
+import type { Stock } from './stock.ts';
 
 /** A cause led the decision when it had at least such a share of the belief. */
 const LED = 0.8;
@@ -26,35 +27,36 @@ interface LookRow extends Omit<Look, 'bad' | 'hours'> {
   readonly bad: 0 | 1;
   readonly hours: 0 | 1;
 }
-interface CauseRow {
+interface CauseRow extends Pick<Vehicle, 'throttle' | 'idleValve' | 'meterUnit'> {
   readonly jobId: string;
   readonly cause: string;
   readonly familyId: string | null;
-  readonly throttle: 'cable' | 'electronic' | 'diesel-flap';
-  readonly idleValve: string;
-  readonly meterUnit: 'km' | 'mi' | 'h';
-  readonly use: string | null;
+  readonly use: NonNullable<Vehicle['use']> | null;
+}
+interface Sources {
+  readonly audit: Audit;
+  readonly families: Families;
+  readonly procedures: Procedures;
+  readonly stock: Stock;
 }
 
 /** What the shop’s own work has to teach it; worked out when it is asked for. */
 export class Lessons {
   readonly #sql: Database['prepare'];
-  readonly #audit: Audit;
-  readonly #families: Families;
-  readonly #procedures: Procedures;
+  readonly #of: Sources;
 
-  constructor(db: Database, audit: Audit, families: Families, procedures: Procedures) {
+  constructor(db: Database, sources: Sources) {
     this.#sql = prepared(db);
-    this.#audit = audit;
-    this.#families = families;
-    this.#procedures = procedures;
+    this.#of = sources;
   }
 
-  all(knowledge: Knowledge): LessonsReply {
+  /** @param now ISO time */
+  all(knowledge: Knowledge, now: string): LessonsReply {
     const looks = this.#looks();
+    const families = new Map(this.#of.families.all().map((family) => [family.id, family]));
     return {
-      found: lessonsOf(looks).map((lesson) => this.#line(lesson)),
-      causes: commonerCauses(this.#causes(), knowledge).map((lesson): CauseLine => ({
+      found: lessonsOf(looks).map((lesson) => this.#line(lesson, families.get(lesson.familyId)?.name ?? '', now)),
+      causes: commonerCauses(this.#causes(families), knowledge).map((lesson): CauseLine => ({
         ...lesson,
         name: knowledge.causes.find(({ id }) => id === lesson.cause)?.name ?? lesson.cause,
         numbers: lesson.jobs.map((jobId) => this.#job(jobId)),
@@ -70,13 +72,13 @@ export class Lessons {
     this.#sql(
       'INSERT OR REPLACE INTO lesson_answer (lesson_id, what, subject, note, at, by) VALUES (?, ?, ?, ?, ?, ?)',
     ).run(lessonId, what, subject, note, who.at, who.by);
-    this.#audit.write(who, 'lesson-answered', lessonId, { what, subject, note });
+    this.#of.audit.write(who, 'lesson-answered', lessonId, { what, subject, note });
   }
 
   /** A lesson that was set aside is shown again. Call inside a transaction. */
   takenUpAgain(lessonId: string, who: Stamp): void {
     this.#sql("DELETE FROM lesson_answer WHERE lesson_id = ? AND what = 'set-aside'").run(lessonId);
-    this.#audit.write(who, 'lesson-taken-up-again', lessonId, {});
+    this.#of.audit.write(who, 'lesson-taken-up-again', lessonId, {});
   }
 
   /** By the family that a vehicle has now: it is often told after the first job. */
@@ -90,7 +92,7 @@ export class Lessons {
       .map((row) => ({ ...row, bad: row.bad === 1, hours: row.hours === 1 }));
   }
 
-  #causes(): FoundCause[] {
+  #causes(families: ReadonlyMap<string, EngineFamily>): FoundCause[] {
     return this.#sql<[number], CauseRow>(
       `SELECT v.job_id AS jobId, b.cause, o.family_id AS familyId, o.throttle, o.idle_valve AS idleValve, o.meter_unit AS meterUnit, o.use
        FROM visit v JOIN belief_share b ON b.job_id = v.job_id JOIN vehicle o ON o.id = v.vehicle_id
@@ -98,8 +100,8 @@ export class Lessons {
     )
       .all(LED)
       .map(({ jobId, cause, familyId, throttle, idleValve, meterUnit, use }) => {
-        const family = this.#families.get(familyId);
-        const vehicle = { throttle, meterUnit, idleValve, ...(use === null ? {} : { use }) } as never;
+        const family = families.get(familyId ?? '') ?? null;
+        const vehicle = { throttle, meterUnit, idleValve, ...(use === null ? {} : { use }) };
         return {
           jobId,
           group: groupOf(vehicle, family),
@@ -110,13 +112,13 @@ export class Lessons {
       });
   }
 
-  #line(lesson: Lesson): LessonLine {
+  #line(lesson: Lesson, family: string, now: string): LessonLine {
     const { looks, ...rest } = lesson;
     const part = this.#part(lesson);
     const need = needFor(lesson, part, '');
     return {
       ...rest,
-      family: this.#families.get(lesson.familyId)?.name ?? lesson.familyId,
+      family: family || lesson.familyId,
       looks: looks.map(({ jobId, meter, bad }) => ({ ...this.#job(jobId), meter, bad })),
       part,
       need: need?.name ?? null,
@@ -126,9 +128,9 @@ export class Lessons {
           : this.#proceduresOf(lesson).map(({ id, name }) => ({
               id,
               name,
-              says: this.#procedures.get(id)?.needs.some((each) => each.id === need.id) ?? false,
+              says: this.#of.procedures.get(id)?.needs.some((each) => each.id === need.id) ?? false,
             })),
-      stock: part === null ? null : this.#inStock(part),
+      stock: part === null ? null : this.#inStock(part, now),
       answers: this.#answers(lesson.id),
     };
   }
@@ -142,7 +144,7 @@ export class Lessons {
         .all(JSON.stringify(looks.map(({ jobId }) => jobId)))
         .map(({ id }) => id),
     );
-    return this.#procedures.lines().filter((line) => line.familyId === familyId || used.has(line.id));
+    return this.#of.procedures.lines().filter((line) => line.familyId === familyId || used.has(line.id));
   }
 
   #job(jobId: string): Omit<JobOf, 'meter' | 'bad'> {
@@ -165,12 +167,10 @@ export class Lessons {
     );
   }
 
-  #inStock({ partNumber }: LessonPart): LessonLine['stock'] {
-    return (
-      this.#sql<[string], { id: string; reorderAt: number | null }>(
-        "SELECT id, json_extract(detail, '$.reorderAt') AS reorderAt FROM stock WHERE part_key = ? ORDER BY id LIMIT 1",
-      ).get(plainNumber(partNumber)) ?? null
-    );
+  #inStock({ partNumber }: LessonPart, now: string): LessonLine['stock'] {
+    const { stock } = this.#of;
+    const file = stock.file(stock.numbered(partNumber)?.id ?? '', now);
+    return file === null ? null : { id: file.item.id, orderAt: orderAt(file.item) };
   }
 
   #answers(lessonId: string): LessonAnswer[] {

@@ -51,7 +51,7 @@ const taken = ({ procedures, answers }: LessonLine): string[] =>
     return each.what === 'procedure' ? [`“${name}” says it (${who(each)}).`] : [];
   });
 const stockOffer = ({ part, stock }: LessonLine): boolean =>
-  part !== null && (stock === null || stock.reorderAt === null || stock.reorderAt < 1);
+  part !== null && (stock === null || stock.orderAt === null);
 const kept = ({ answers }: CauseLine): LessonAnswer | undefined => answers.find(({ what }) => what === 'knowledge');
 </script>
 
@@ -72,7 +72,7 @@ const kept = ({ answers }: CauseLine): LessonAnswer | undefined => answers.find(
       </p>
       <p v-if="found.length + causes.length === 0" class="mt-4 max-w-prose text-lg">
         Nothing recurs that chance would not explain. Three bad ones of a family are the least that can tell, beside
-        others that were looked at and were good.
+        others that were looked at and were not.
       </p>
       <ul v-if="found.length > 0" class="rows mt-4 border-y border-line" aria-label="What recurs">
         <li
@@ -93,7 +93,7 @@ const kept = ({ answers }: CauseLine): LessonAnswer | undefined => answers.find(
                     >{{ look.plate }}, job {{ look.number }}</RouterLink
                   >
                   <span :class="look.bad ? 'font-semibold text-oxide' : 'text-soft'">
-                    {{ look.bad ? 'bad' : 'good' }}</span
+                    {{ look.bad ? 'bad' : 'not bad' }}</span
                   >
                 </li>
               </ul>

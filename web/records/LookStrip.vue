@@ -3,10 +3,10 @@ import { computed } from 'vue';
 import type { LessonLine } from '../../contract/index.ts';
 import { rounded } from '../../core/visits/index.ts';
 
-/** Every vehicle of a lesson along its meter: what was bad stands above the line, filled; what was good hangs below it, hollow. */
+/** Every vehicle of a lesson along its meter: what was bad stands above the line, filled; the others hang below it, hollow: not bad is not yet good. */
 const { lesson } = defineProps<{ lesson: LessonLine }>();
 const WIDTH = 560;
-const LEFT = 40;
+const LEFT = 56;
 const RIGHT = 12;
 const MIDDLE = 44;
 const range = computed(() => {
@@ -35,7 +35,7 @@ const unit = computed(() => (lesson.hours ? 'h' : 'km'));
     :viewBox="`0 0 ${WIDTH} 104`"
     class="block w-full max-w-2xl"
     role="img"
-    :aria-label="`${lesson.here.k} bad and ${lesson.here.n - lesson.here.k} good, by the meter`"
+    :aria-label="`${lesson.here.k} bad and ${lesson.here.n - lesson.here.k} not, by the meter`"
   >
     <rect
       v-if="half !== null"
@@ -49,10 +49,10 @@ const unit = computed(() => (lesson.hours ? 'h' : 'km'));
     <line v-if="half !== null" :x1="half" :x2="half" y1="4" y2="84" stroke="var(--oxide)" stroke-dasharray="4 3" />
     <line :x1="LEFT" :x2="WIDTH - RIGHT" :y1="MIDDLE" :y2="MIDDLE" stroke="var(--line)" stroke-width="1.5" />
     <text x="0" :y="MIDDLE - 14" font-size="13" fill="var(--ink)">bad</text>
-    <text x="0" :y="MIDDLE + 24" font-size="13" fill="var(--soft)">good</text>
+    <text x="0" :y="MIDDLE + 24" font-size="13" fill="var(--soft)">not bad</text>
     <template v-for="mark in marks" :key="mark.jobId">
       <path v-if="mark.bad" :d="`M${mark.x} ${mark.y - 5.5}l5.5 5.5 -5.5 5.5 -5.5 -5.5Z`" fill="var(--oxide)" />
-      <circle v-else :cx="mark.x" :cy="mark.y" r="4.2" fill="none" stroke="var(--moss)" stroke-width="1.8" />
+      <circle v-else :cx="mark.x" :cy="mark.y" r="4.2" fill="none" stroke="var(--soft)" stroke-width="1.8" />
     </template>
     <text :x="LEFT" y="101" font-size="13" fill="var(--soft)">{{ rounded(range.low, lesson.hours) }} {{ unit }}</text>
     <text :x="WIDTH - RIGHT" y="101" font-size="13" fill="var(--soft)" text-anchor="end">

@@ -72,7 +72,7 @@ describe('lessons', () => {
     expect(read(wrapper)).toMatch(
       /Bad on 4 of 5 of these, on 0 of 6 of all others\. More than half are bad from about 90.000 km on\./,
     );
-    expect(wrapper.find('svg[role="img"]').attributes('aria-label')).toBe('4 bad and 1 good, by the meter');
+    expect(wrapper.find('svg[role="img"]').attributes('aria-label')).toBe('4 bad and 1 not, by the meter');
     expect(wrapper.findAll('svg path')).toHaveLength(4);
     expect(wrapper.findAll('svg circle')).toHaveLength(1);
     expect(wrapper.findAllComponents(RouterLinkStub).map((each) => each.props('to'))).toContain('/jobs/j2');
@@ -81,7 +81,7 @@ describe('lessons', () => {
     const at = '2026-05-12T10:00:00.000Z';
     const done = lesson({
       procedures: [{ id: 'p', name: 'Clean, 2.5', says: true }],
-      stock: { id: 's', reorderAt: 1 },
+      stock: { id: 's', orderAt: 0 },
       answers: [
         { what: 'procedure', subject: 'p', note: '', at, by: 'isla' },
         { what: 'stock', subject: 's', note: '', at, by: 'isla' },

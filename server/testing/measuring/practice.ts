@@ -1,7 +1,7 @@
 import { random } from '../../../core/chance/index.ts';
 import { causesOf, GROUPS, type Group, scoreByGain, summarise } from '../../../core/diagnose/index.ts';
 import { SHIPPED_KNOWLEDGE } from '../../../core/diagnose/knowledge/index.ts';
-import { caseOfVehicle, type PracticeVehicle, practiceVehicle } from '../../../core/practice/index.ts';
+import { caseOfVehicle, type PracticeVehicle, practiceVehicle, VALVED } from '../../../core/practice/index.ts';
 import type { Measured } from './measure.ts';
 
 const VEHICLES = 1000;
@@ -15,8 +15,7 @@ export function practising(): Measured[] {
   const from = performance.now();
   const vehicles = Array.from({ length: VEHICLES }, (_, nth): PracticeVehicle => {
     const group = groups[nth % groups.length]!;
-    const hasValve = ['cable', 'motorcycle', 'outboard', 'multi-bank'].includes(group);
-    const causes = causesOf(SHIPPED_KNOWLEDGE, { group, hasValve });
+    const causes = causesOf(SHIPPED_KNOWLEDGE, { group, hasValve: VALVED.has(group) });
     return practiceVehicle(nth, group, [causes[Math.floor(dice.uniform() * causes.length)]!.id]);
   });
   const tookS = (performance.now() - from) / 1000;

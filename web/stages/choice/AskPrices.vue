@@ -64,7 +64,7 @@ const said = ({ offer }: WayPrice): string =>
       </li>
     </ul>
     <p v-if="reply && without.length > 0 && (reply.reached || prices.length > 0)" class="mt-1 text-note text-soft">
-      Not to be had: {{ without.map(({ way }) => name(way).toLowerCase()).join(', ') }}.
+      No price in {{ shop.settings.currency }} for: {{ without.map(({ way }) => name(way).toLowerCase()).join(', ') }}.
     </p>
   </div>
 </template>

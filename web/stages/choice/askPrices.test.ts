@@ -20,7 +20,7 @@ describe('prices that nobody has given', () => {
     await press(wrapper, 'Ask the supplier for 2 prices');
     await flushPromises();
     expect(read(wrapper)).toMatch(/Way replace ?here .*, deposit 40\.00 cr on the old unit ?400\.00 cr/);
-    expect(read(wrapper)).toContain('Not to be had: way replace-used.');
+    expect(read(wrapper)).toContain('No price in cr for: way replace-used.');
     expect(wrapper.emitted('take')).toBeUndefined();
     await press(wrapper, 'Take it');
     expect(wrapper.emitted('take')?.[0]?.[0]).toMatchObject({ way: 'replace', partsMinor: 40_000 });

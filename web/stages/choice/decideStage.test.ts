@@ -118,6 +118,18 @@ describe('the stage of the decision', () => {
     serve({});
     expect((await stage('km', PRICED, found)).view.find('[aria-label="How long it held here"]').exists()).toBe(false);
   });
+  it('does not wait for ever on a slow line: after two seconds plans go by the causes alone', async () => {
+    vi.useFakeTimers();
+    vi.stubGlobal('fetch', () => new Promise(() => undefined));
+    const waiting = stage('km', PRICED, found);
+    await vi.advanceTimersByTimeAsync(1900);
+    const { view } = await waiting;
+    expect(view.find('[aria-busy="true"]').exists()).toBe(true);
+    await vi.advanceTimersByTimeAsync(200);
+    expect(view.find('h2').text()).toMatch(/^First /);
+    vi.useRealTimers();
+    vi.unstubAllGlobals();
+  });
   it('says what was decided where that is the first step of no plan', async () => {
     const decided: CommandBody = {
       type: 'decide',

@@ -1,4 +1,4 @@
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import {
   compareOptions,
   OPTIONS,
@@ -20,6 +20,9 @@ import { readHeld, readPartLives, readResults } from '../../data/shopRows.ts';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { wayWords } from './planWords.ts';
 
+/** On a slow line plans are shown after so long by what is known of causes alone, ms. */
+const PATIENCE_MS = 2000;
+
 /** The plans of the job on the screen, worked out; a price being dragged counts before it is kept. */
 export function useOptions() {
   const base = useDiagnosis();
@@ -28,6 +31,8 @@ export function useOptions() {
   const held = shallowRef<readonly RepairsHeld[]>([]);
   /** What the shop has seen is there, or is not to be had: plans that turn round while they are read would be no plans. */
   const settled = ref({ results: false, held: false });
+  const patience = setTimeout(() => (settled.value = { results: true, held: true }), PATIENCE_MS);
+  onScopeDispose(() => clearTimeout(patience));
   // Out of reach the usual lives stand, and say so.
   readHeld()
     .then((rows) => (held.value = rows))
