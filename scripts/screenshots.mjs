@@ -68,6 +68,47 @@ const VIEWS = {
 };
 /** Looked at, but not kept. */
 const LOOKED_AT = {
+  'arrivals-light': { path: '/arrivals' },
+  'price-lists': { path: '/price-lists', person: 'isla' },
+  'price-lists-dark': { path: '/price-lists', person: 'isla', theme: 'dark', size: '834x1112' },
+  'shops-dark': {
+    path: '/shops',
+    person: 'isla',
+    theme: 'dark',
+    prepare: async (page) => {
+      const life = await page.evaluate(() => fetch('/api/vehicles/bus/life?by=isla').then((reply) => reply.text()));
+      const buffer = Buffer.from(life);
+      await page
+        .locator('input[type="file"]')
+        .setInputFiles({ name: 'life.json', mimeType: 'application/json', buffer });
+      await page.waitForTimeout(800);
+    },
+  },
+  'decide-below': {
+    path: '/jobs/job-233/decide',
+    prepare: async (page) => {
+      await page.getByText('All choices, one by one').waitFor();
+      await page.getByText('All choices, one by one').scrollIntoViewIfNeeded();
+      await page.mouse.wheel(0, 500);
+      await page.waitForTimeout(400);
+    },
+  },
+  'decide-below-dark': {
+    path: '/jobs/job-230/decide',
+    theme: 'dark',
+    prepare: async (page) => {
+      const ask = page.getByRole('button', { name: /Ask the supplier/ });
+      await ask.waitFor();
+      await ask.click();
+      await page.waitForTimeout(900);
+      await ask
+        .or(page.getByRole('button', { name: 'Ask again' }))
+        .first()
+        .scrollIntoViewIfNeeded();
+    },
+  },
+  'unit-elsewhere': { path: '/units/bus-tb', person: 'isla', theme: 'dark' },
+  'vehicle-dark': { path: '/vehicles/bus', person: 'isla', theme: 'dark', size: '834x1112' },
   arrivals: { path: '/arrivals', theme: 'dark' },
   ...Object.fromEntries(
     ['Opening hours', 'Calendars for other programs', 'People'].map((title, nth) => [

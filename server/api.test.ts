@@ -252,6 +252,19 @@ describe('the demo world over the same requests as a person’s taps', () => {
       'closed hand-over',
     ]);
   });
+  it('tells another shop of no customer, no name of a person, and no money', () => {
+    const { people, vehicles: files, lives } = demo.services;
+    const private_ = [...people.names().values()];
+    let chapters = 0;
+    for (const { id } of demo.db.prepare<[], { id: string }>('SELECT id FROM vehicle').all()) {
+      const file = demo.services.oneGo.run(() => lives.tellVehicle(id, NOW))!;
+      const text = JSON.stringify(file.body.chapters);
+      chapters += file.body.chapters.length;
+      for (const word of [...private_, files.get(id)!.owner].filter(Boolean)) expect([id, text]).not.toEqual([id, expect.stringContaining(word)]); // prettier-ignore
+      expect(text).not.toMatch(/\d[.,]\d\d cr\b/);
+    }
+    expect(chapters).toBe(PAST_JOBS + 2);
+  });
   it('prints every sheet as a PDF with text that can be searched, and the finished ones hold nothing', async () => {
     for (const id of ['job-228', 'job-229', 'job-230']) {
       const pdf = await demo.http

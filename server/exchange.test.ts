@@ -118,6 +118,7 @@ describe('the life of a vehicle', () => {
     expect((await take(theirs, { file, onto: 'bus' }).expect(400)).body).toMatchObject({
       error: { message: 'This shop signed that file itself: it is here already.' },
     });
+    await theirs.http.post('/api/signed-files/looks').send({ by: 'isla', file }).expect(400);
     expect((await take(ours, { file }).expect(400)).body).toMatchObject({ error: { fields: { onto: expect.any(String) as string } } }); // prettier-ignore
     await take(ours, { file, onto: 'no-such' }).expect(404);
     await take(ours, { file, onto: 'bus' }, 'wen').expect(403);

@@ -54,18 +54,23 @@ function pooled(ordered: readonly Aged[]): { meter: number; share: number }[] {
 }
 
 function olderByChance(looks: readonly Aged[]): number {
-  const [bad, good] = [looks.filter((look) => look.bad), looks.filter((look) => !look.bad)];
-  const wins = bad.reduce(
-    (sum, { meter }) =>
-      sum + good.reduce((own, other) => own + (meter > other.meter ? 1 : meter === other.meter ? 0.5 : 0), 0),
-    0,
-  );
+  const at = new Map<number, { bad: number; good: number }>();
+  for (const { meter, bad } of looks) {
+    const known = at.get(meter) ?? { bad: 0, good: 0 };
+    known[bad ? 'bad' : 'good'] += 1;
+    at.set(meter, known);
+  }
+  // How often a bad one is older than a good one, those of one reading by half: one pass over the readings.
+  let [bad, good, wins, ties] = [0, 0, 0, 0];
+  for (const [, here] of [...at].toSorted(([a], [b]) => a - b)) {
+    wins += here.bad * (good + here.good / 2);
+    ties += (here.bad + here.good) ** 3 - (here.bad + here.good);
+    bad += here.bad;
+    good += here.good;
+  }
   const n = looks.length;
-  const alike = new Map<number, number>();
-  for (const { meter } of looks) alike.set(meter, (alike.get(meter) ?? 0) + 1);
-  const ties = [...alike.values()].reduce((sum, t) => sum + t ** 3 - t, 0);
-  const variance = ((bad.length * good.length) / 12) * (n + 1 - ties / (n * (n - 1)));
+  const variance = ((bad * good) / 12) * (n + 1 - ties / (n * (n - 1)));
   if (variance <= 0) return 1;
   // Half a step towards the middle, as counts are discrete.
-  return 1 - normalShare((wins - (bad.length * good.length) / 2 - 0.5) / Math.sqrt(variance));
+  return 1 - normalShare((wins - (bad * good) / 2 - 0.5) / Math.sqrt(variance));
 }

@@ -25,20 +25,26 @@ export function signedFileRoutes(services: Services): Router {
   const { lives, shops, oneGo } = services;
   const router = Router();
   const reading = express.json({ limit: FILE_LIMIT });
+  /** What we told ourselves is no news to us. */
+  const mustBeTheirs = (file: SignedFile): void => {
+    if (file.shop.key === oneGo.run(() => shops.own(services.now()).public))
+      throw new HttpError('bad-value', 'This shop signed that file itself: it is here already.');
+  };
 
   // Looked at first: who signed it, what it holds, and how that stands beside ours. Nothing is written.
   router.post('/signed-files/looks', reading, (request, response) => {
     const { file } = parse(signedFileLook, request.body);
     actorOf(services, request);
-    response.json(lookAt(services, readFile(file)));
+    const read = readFile(file);
+    mustBeTheirs(read);
+    response.json(lookAt(services, read));
   });
   router.post('/signed-files', reading, (request, response) => {
     const { file: sent, onto, keys } = parse(signedFileTake, request.body);
     const actor = actorOf(services, request);
     mustLead(actor, 'What another shop tells');
     const file = readFile(sent);
-    if (file.shop.key === oneGo.run(() => shops.own(actor.at).public))
-      throw new HttpError('bad-value', 'This shop signed that file itself: it is here already.');
+    mustBeTheirs(file);
     const taken = oneGo.run(() => {
       if (file.kind === 'life') return lives.take(file, subjectOf(services, file, onto), actor);
       const outcome = takeKnowHow(file, keys ?? [], services, actor);

@@ -51,7 +51,9 @@ const said = ({ offer }: WayPrice): string =>
       {{ reply ? 'Ask again' : `Ask the supplier for ${ways.length === 1 ? 'the price' : `${ways.length} prices`}` }}
     </button>
     <p v-if="problem" class="mt-2 font-semibold text-alarm" role="alert">{{ problem }}</p>
-    <p v-if="reply && !reply.reached" class="mt-2 border-l-4 border-brass pl-3" role="status">{{ reply.words }}</p>
+    <p v-if="reply && !reply.reached" class="mt-2 border-l-4 border-brass pl-3" role="status">
+      {{ reply.words }} <RouterLink class="link" to="/price-lists">Take a price list in</RouterLink>
+    </p>
     <ul v-if="prices.length > 0" class="rows mt-2 border-y border-line">
       <li v-for="price in prices" :key="price.way" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
         <span class="min-w-40 flex-1"

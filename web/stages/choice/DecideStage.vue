@@ -321,7 +321,7 @@ const causeWords = ({ cause, unit, with: other }: Believed): string => {
     </ul>
     <ul
       v-if="heldHere.length > 0"
-      class="mt-3 grid gap-1 border-l-[3px] border-moss pl-3"
+      class="mt-3 grid gap-1 border-l-[3px] border-line pl-3"
       aria-label="How long it held here"
     >
       <li v-for="each in heldHere" :key="each.key">
