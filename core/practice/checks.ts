@@ -1,3 +1,4 @@
+import { BANDS, bandAround } from './bands.ts';
 import type { Sign } from './told.ts';
 import type { PracticeVehicle } from './vehicle.ts';
 
@@ -5,13 +6,20 @@ const two =
   (so: (v: PracticeVehicle) => boolean, when: string, else_: string): Sign =>
   (v) =>
     so(v) ? when : else_;
-/** A figure against that of the sound engine: so far off, relative, is out of its band. */
+/** A figure, as it is shown, against the band about that of the sound engine. */
 const against =
-  (own: (v: PracticeVehicle) => number | null, sound: (v: PracticeVehicle) => number | null, band: number): Sign =>
+  (
+    check: keyof typeof BANDS,
+    own: (v: PracticeVehicle) => number | null,
+    sound: (v: PracticeVehicle) => number | null,
+  ): Sign =>
   (v) => {
     const [is, was] = [own(v), sound(v)];
     if (is === null || was === null || was === 0) return 'in-band';
-    return is < was * (1 - band) ? 'low' : is > was * (1 + band) ? 'high' : 'in-band';
+    const { share, decimals } = BANDS[check];
+    const { low, high } = bandAround(was, share);
+    const shown = Number(is.toFixed(decimals));
+    return shown < low ? 'low' : shown > high ? 'high' : 'in-band';
   };
 const smokes = ({ world }: PracticeVehicle): string =>
   world.hose !== 'whole'
@@ -90,28 +98,28 @@ export const CHECKS: Readonly<Record<string, Sign>> = {
   compression: two(({ world }) => world.compressionShare < 0.8, 'low', 'even'),
   'exhaust-back': () => 'free',
   'idle-speed': against(
+    'idle-speed',
     ({ idle }) => idle.rpm,
     ({ sound }) => sound.rpm,
-    0.07,
   ),
   'valve-duty': against(
+    'valve-duty',
     ({ idle, hasValve }) => (hasValve ? idle.drive : null),
     ({ sound }) => sound.drive,
-    0.18,
   ),
   'learned-angle': ({ world }) => (world.depositEdge > 2.5 ? 'high' : 'in-band'),
   'air-mass': against(
+    'air-mass',
     ({ idle }) => idle.airGs,
     ({ sound }) => sound.airGs,
-    0.15,
   ),
   manifold: against(
+    'manifold',
     ({ idle }) => idle.manifoldKPa,
     ({ sound }) => sound.manifoldKPa,
-    0.15,
   ),
   trims: ({ idle, world }) =>
-    idle.trim === null || Math.abs(idle.trim) < 10
+    idle.trim === null || Math.abs(idle.trim) <= 8
       ? 'normal'
       : idle.trim < 0
         ? 'rich'

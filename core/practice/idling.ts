@@ -5,6 +5,7 @@ import {
   createEngine,
   type EngineFaults,
   type EngineInputs,
+  type EngineSpec,
   ENGINE_KINDS,
   makerReadings,
   MAKER_VALUES,
@@ -45,6 +46,7 @@ export function engineFaults(world: World, group: Group): EngineFaults {
   const leak =
     { whole: 0, cracked: 9, off: 26 }[world.hose] +
     world.flangeMm2 +
+    world.askewMm2 +
     (world.breatherStuck ? 6 : 0) +
     (world.purgeOpen ? 4 : 0) +
     hard(world.valveRingShore) +
@@ -54,7 +56,10 @@ export function engineFaults(world: World, group: Group): EngineFaults {
   const dead = world.coilShare === Infinity || world.coilShare < 0.5 || world.driverDead;
   return {
     ...SOUND,
-    depositMm2: Math.min(spec.gapMm2, Math.max(0, depositMm2(world.depositEdge) - depositMm2(1)) * gap),
+    // A rag takes most of the air, whatever the plate does.
+    depositMm2: world.ragInside
+      ? spec.gapMm2 * 0.85
+      : Math.min(spec.gapMm2, Math.max(0, depositMm2(world.depositEdge) - depositMm2(1)) * gap),
     leakMm2: leak,
     valveStickPercent: world.valveDrag > 0.4 ? world.valveDrag * 12 : 0,
     deadCoil: dead,
@@ -72,10 +77,16 @@ export function engineFaults(world: World, group: Group): EngineFaults {
     battery: world.supplyLossV > 1 ? 0.55 : 1,
     coolantAir: world.coolantLow === 'air' ? 0.8 : 0,
     fuel: world.fuelPressure < 0.9 ? 0.84 : 1,
-    misfire: world.deadCylinder ? 0.24 : world.compressionShare < 0.75 ? 0.12 : 0,
-    meterFactor: world.meterFactor,
+    misfire: world.deadCylinder ? 0.24 : world.ragInside ? 0.15 : world.compressionShare < 0.75 ? 0.12 : 0,
+    meterFactor: world.meterFactor * (world.sensorWet ? 0.8 : 1),
   };
 }
+
+/** Air density at 20 °C and 100 kPa, g/L. */
+const AIR_G_PER_L = 1.19;
+/** Air that a diesel draws, g/s: nothing holds it back, so every stroke fills (Heywood, Internal Combustion Engine Fundamentals, 1988, ch. 2.10). */
+const pumpedGs = (rpm: number, spec: EngineSpec): number =>
+  (rpm / 120) * spec.displacementL * AIR_G_PER_L * spec.volumetricEfficiency;
 
 const RUN: EngineInputs = { ...AT_REST, key: 'on' };
 
@@ -97,7 +108,7 @@ export function idling(world: World, group: Group, seed: number): Idling {
     swing: Math.sqrt(rpm.reduce((sum, each) => sum + (each - mean) ** 2, 0) / rpm.length),
     drive: maker[MAKER_VALUES.valveDuty] ?? maker[MAKER_VALUES.valveSteps] ?? maker[MAKER_VALUES.plateDeg] ?? null,
     manifoldKPa: readings(now)[0x0b] ?? now.manifoldKPa,
-    airGs: readings(now)[0x10] ?? now.airGs,
+    airGs: spec.governor === 'fuel' ? pumpedGs(mean, spec) : (readings(now)[0x10] ?? now.airGs),
     trim: spec.governor === 'fuel' ? null : now.trimShort[0] + now.trimLong[0],
     stalls: now.stalls,
     started,

@@ -1,29 +1,60 @@
 import { random } from '../chance/index.ts';
+import { BANDS } from './bands.ts';
+import { felt } from './felt.ts';
 import type { PracticeVehicle } from './vehicle.ts';
+
+/** A figure as an instrument shows it; null where it is beyond what the instrument reads. */
+export interface Shown {
+  /** What is read, where a check reads two: “At idle”. */
+  readonly name: string;
+  readonly value: number | null;
+  readonly unit: string;
+  readonly decimals: number;
+}
 
 /** What a lamp, a hand or a meter meets; never what it means. */
 export type Met =
-  | { readonly kind: 'figure'; readonly value: number; readonly unit: string; readonly decimals: number }
+  | { readonly kind: 'figures'; readonly figures: readonly Shown[] }
   /** The gap round the closed plate, clockwise from the top: light that comes through in twelve sectors, 0 none to 1 wide. */
   | { readonly kind: 'light'; readonly sectors: readonly number[] }
-  /** Deposit as a lamp shows it, 0 metal to 1 coke, and whether something lies in it. */
-  | { readonly kind: 'deposit'; readonly cover: number; readonly object: boolean; readonly oil: number }
+  /** Deposit as a lamp shows it, 0 metal to 1 coke, and whether something lies in it, by the hour on the clock. */
+  | { readonly kind: 'deposit'; readonly cover: number; readonly object: number | null; readonly oil: number }
   /** The part itself, as it is to be drawn: 0 sound to 1 far gone. */
   | {
       readonly kind: 'part';
       readonly what: 'ring' | 'pins' | 'hose' | 'gasket' | 'gears' | 'boot';
       readonly state: number;
-    };
+    }
+  /** What a hand feels or an ear hears, in words that judge nothing. */
+  | { readonly kind: 'felt'; readonly words: string };
 
-const figure = (value: number, unit: string, decimals: number): Met => ({ kind: 'figure', value, unit, decimals });
-/** A meter that is off is beyond its range. */
-const OPEN_OHMS = Infinity;
+const shown = (value: number, unit: string, decimals: number, name = ''): Shown => ({
+  name,
+  value: Number.isFinite(value) ? Number(value.toFixed(decimals)) : null,
+  unit,
+  decimals,
+});
+const figure = (value: number, unit: string, decimals: number): Met => ({
+  kind: 'figures',
+  figures: [shown(value, unit, decimals)],
+});
+const pair = (
+  first: readonly [string, number],
+  second: readonly [string, number],
+  unit: string,
+  decimals = 1,
+): Met => ({
+  kind: 'figures',
+  figures: [shown(first[1], unit, decimals, first[0]), shown(second[1], unit, decimals, second[0])],
+});
 const COIL_OHMS = 11;
 const MOTOR_OHMS = 2.4;
-const deposit = (cover: number, { world }: PracticeVehicle): Met => ({
+/** Learned plate of a clean body, °; each grade of deposit opens it further. */
+const LEARNED_DEG = 2.4;
+const deposit = (cover: number, { world, seed }: PracticeVehicle): Met => ({
   kind: 'deposit',
   cover: Math.min(1, cover / 4),
-  object: world.objectOnPlate,
+  object: world.objectOnPlate ? 1 + (Math.abs(seed) % 12) : null,
   oil: world.breatherStuck ? 0.8 : 0.1,
 });
 
@@ -47,23 +78,37 @@ function light({ world, seed }: PracticeVehicle): Met {
 }
 
 const MET: Readonly<Record<string, (vehicle: PracticeVehicle) => Met>> = {
-  'idle-speed': ({ idle }) => figure(idle.rpm, 'rpm', 0),
-  'valve-duty': ({ idle }) => figure(idle.drive ?? 0, '%', 1),
-  'air-mass': ({ idle }) => figure(idle.airGs, 'g/s', 2),
-  manifold: ({ idle }) => figure(idle.manifoldKPa, 'kPa', 1),
-  trims: ({ idle }) => figure(idle.trim ?? 0, '%', 1),
-  'coil-ohms': ({ world }) => figure(world.coilShare === Infinity ? OPEN_OHMS : COIL_OHMS * world.coilShare, 'Ω', 1),
-  'motor-test': ({ world }) =>
-    figure(world.motorShare === Infinity ? OPEN_OHMS : MOTOR_OHMS * world.motorShare, 'Ω', 1),
-  'supply-volts': ({ world }) => figure(12.6 - world.supplyLossV, 'V', 2),
-  'ground-drop': ({ world }) => figure(world.groundDropMv, 'mV', 0),
+  'idle-speed': ({ idle }) => figure(idle.rpm, 'rpm', BANDS['idle-speed'].decimals),
+  'valve-duty': ({ idle }) => figure(idle.drive ?? 0, '%', BANDS['valve-duty'].decimals),
+  'air-mass': ({ idle }) => figure(idle.airGs, 'g/s', BANDS['air-mass'].decimals),
+  manifold: ({ idle }) => figure(idle.manifoldKPa, 'kPa', BANDS.manifold.decimals),
+  // A leak is air of its own: at speed it is a small part of the whole.
+  trims: ({ idle, world }) =>
+    pair(
+      ['At idle', idle.trim ?? 0],
+      [
+        'At 2500 rpm',
+        (idle.trim ?? 0) * ((idle.trim ?? 0) < 0 || world.fuelPressure < 0.9 || world.meterFactor < 0.9 ? 0.95 : 0.15),
+      ],
+      '%',
+    ),
+  'coil-ohms': ({ world }) => ({
+    kind: 'figures',
+    figures: [shown(COIL_OHMS * world.coilShare, 'Ω', 1, 'Coil'), shown(20, '°C', 0, 'How warm the coil is')],
+  }),
+  'motor-test': ({ world }) => figure(MOTOR_OHMS * world.motorShare, 'Ω', 1),
+  'supply-volts': ({ world }) => figure(14.2 - world.supplyLossV, 'V', 2),
+  'ground-drop': ({ world }) => figure(world.groundDropMv / 1000, 'V', 2),
+  'learned-angle': ({ world }) => figure(LEARNED_DEG + Math.max(0, world.depositEdge - 1) * 1.74, '°', 1),
+  'two-tracks': ({ world }) =>
+    pair(['Track A', 0.8], ['Track B', 4.2 - (world.trackDropV > 0.9 ? world.trackDropV * 0.4 : 0)], 'V', 2),
   'closed-volts': ({ world }) =>
     figure(
       0.5 + (world.objectOnPlate ? 0.14 : 0) + (Math.max(0, -world.cableSlackMm) + world.stopMovedDeg) * 0.05,
       'V',
       2,
     ),
-  'pedal-tracks': ({ world }) => figure(world.pedalApartV, 'V', 2),
+  'pedal-tracks': ({ world }) => pair(['Pedal D', 1.5 + world.pedalApartV], ['Pedal E', 0.75], 'V', 2),
   flatness: ({ world }) => figure(world.flatMm, 'mm', 2),
   'shaft-play': ({ world }) => figure(world.playMm, 'mm', 2),
   'cable-play': ({ world }) => figure(Math.max(0, world.cableSlackMm), 'mm', 1),
@@ -71,7 +116,7 @@ const MET: Readonly<Record<string, (vehicle: PracticeVehicle) => Met>> = {
   'spring-return': ({ world }) => figure(0.2 + world.shaftDrag * 1.6, 's', 1),
   'bank-balance': ({ world }) => figure(world.imbalanceKPa, 'kPa', 1),
   'fuel-pressure': ({ world }) => figure(300 * world.fuelPressure, 'kPa', 0),
-  'cold-temperatures': ({ world }) => figure(world.coolantApartK, 'K', 0),
+  'cold-temperatures': ({ world }) => pair(['Coolant', 14 + world.coolantApartK], ['Intake air', 14], '°C', 0),
   compression: ({ world }) => figure(1250 * world.compressionShare, 'kPa', 0),
   'valve-ring': ({ world }) => figure(world.valveRingShore, 'Shore A', 0),
   'idle-screw-ring': ({ world }) => figure(world.screwRingShore, 'Shore A', 0),
@@ -92,7 +137,14 @@ const MET: Readonly<Record<string, (vehicle: PracticeVehicle) => Met>> = {
   'boot-look': ({ world }) => ({ kind: 'part', what: 'boot', state: world.bootFolded ? 0.9 : 0 }),
 };
 
-/** What is met at a check of the knowledge; null where it is a matter of feel or hearing, which has no picture and no figure. */
-export const look = (vehicle: PracticeVehicle, sign: string): Met | null => MET[sign]?.(vehicle) ?? null;
+/**
+ * What is met at a check of the knowledge: a figure, a picture, or what a hand and an ear tell.
+ */
+export const look = (vehicle: PracticeVehicle, sign: string): Met | null => {
+  const drawn = MET[sign]?.(vehicle);
+  if (drawn !== undefined) return drawn;
+  const words = felt(vehicle, sign);
+  return words === null ? null : { kind: 'felt', words };
+};
 /** Checks that are met as a figure or a picture. */
 export const LOOKS: readonly string[] = Object.keys(MET);

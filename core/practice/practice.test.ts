@@ -196,7 +196,7 @@ describe('what is met', () => {
   const at = (cause: string, sign: string, group: Group = 'cable') => look(practiceVehicle(5, group, [cause]), sign);
   const value = (cause: string, sign: string): number => {
     const met = at(cause, sign);
-    return met?.kind === 'figure' ? met.value : NaN;
+    return met?.kind === 'figures' ? (met.figures[0]?.value ?? Infinity) : NaN;
   };
   const sectors = (cause: string): readonly number[] => {
     const met = at(cause, 'light-gap');
@@ -209,7 +209,7 @@ describe('what is met', () => {
     expect(LOOKS.filter((id) => !KNOWN.signs.some((sign) => sign.id === id))).toEqual([]);
     const words = KNOWN.signs.flatMap(({ outcomes }) => outcomes.map(({ id }) => id));
     for (const sign of LOOKS) expect(words).not.toContain((at('deposit', sign) as { kind: string }).kind);
-    expect(at('deposit', 'wiggle')).toBeNull();
+    expect(at('deposit', 'no-such-check')).toBeNull();
   });
   it('of a coil is ohms, of a flange millimetres, of a dead coil beyond the meter', () => {
     expect(value('deposit', 'coil-ohms')).toBeCloseTo(11, 5);
@@ -230,7 +230,7 @@ describe('what is met', () => {
     for (const vehicle of vehicles(120, 23)) {
       const flat = look(vehicle, 'flatness');
       const warped = KNOWN.signs.find(({ id }) => id === 'flatness')!;
-      expect(flat?.kind === 'figure' && flat.value > 0.1).toBe(comesOut(warped, vehicle) === 'warped');
+      expect(flat?.kind === 'figures' && flat.figures[0]!.value! > 0.1).toBe(comesOut(warped, vehicle) === 'warped');
     }
   });
 });

@@ -20,6 +20,16 @@ export interface PracticeVehicle {
 /** Groups that have a valve of their own for the idle. */
 export const VALVED: ReadonlySet<Group> = new Set<Group>(['cable', 'motorcycle', 'outboard', 'multi-bank']);
 
+/** The seed of the engine that figures are held against. */
+const BOOK_SEED = 1;
+const books = new Map<Group, Idling>();
+/** What a sound engine of a group does at idle: what a book would say of it. */
+export function soundIdle(group: Group): Idling {
+  const known = books.get(group) ?? idling(SOUND_WORLD, group, BOOK_SEED);
+  books.set(group, known);
+  return known;
+}
+
 /** A vehicle of a group with one or two faults. The same seed makes the same vehicle. @throws RangeError for a fault nobody knows */
 export function practiceVehicle(seed: number, group: Group, faults: readonly string[]): PracticeVehicle {
   const dice = random(seed);
@@ -35,6 +45,6 @@ export function practiceVehicle(seed: number, group: Group, faults: readonly str
     faults,
     world,
     idle: idling(world, group, seed),
-    sound: idling(SOUND_WORLD, group, seed),
+    sound: soundIdle(group),
   };
 }

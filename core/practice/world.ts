@@ -75,6 +75,10 @@ export interface World {
   readonly supplyLossV: number;
   readonly groundDropMv: number;
   readonly compressionShare: number;
+  /** What this job itself did to it: a rag that lies in the inlet, cleaner that ran into a sensor, a body that sits askew. */
+  readonly ragInside: boolean;
+  readonly sensorWet: boolean;
+  readonly askewMm2: number;
   /** What was done before, as the customer or the log tells it. */
   readonly unitChanged: boolean;
   readonly cleanedBefore: boolean;
@@ -133,6 +137,9 @@ export const SOUND_WORLD: World = {
   supplyLossV: 0.1,
   groundDropMv: 20,
   compressionShare: 1,
+  ragInside: false,
+  sensorWet: false,
+  askewMm2: 0,
   unitChanged: false,
   cleanedBefore: false,
   batteryOff: false,

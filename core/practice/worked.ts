@@ -1,0 +1,163 @@
+import { random } from '../chance/index.ts';
+import { jobUnits, type Job } from '../job/index.ts';
+import { FAULTS } from './faults.ts';
+import { idling } from './idling.ts';
+import type { PracticeVehicle } from './vehicle.ts';
+import { SOUND_WORLD, type World } from './world.ts';
+
+/** What was done by hand at a practice vehicle beside what its job records. */
+export interface Handled {
+  /** Causes that were put right where they sit: a hose renewed, a cable set, a plug pushed home. */
+  readonly mended: readonly string[];
+  /** A rag was laid into the inlet and is there still. */
+  readonly ragIn: boolean;
+  /** Cleaner was sprayed where a sensor sits. */
+  readonly sensorSprayed: boolean;
+}
+/** Nothing was done by hand. */
+export const UNTOUCHED: Handled = { mended: [], ragIn: false, sensorSprayed: false };
+
+/** What was done before and what people tell; no work takes it back. */
+const PAST: ReadonlySet<keyof World> = new Set([
+  'unitChanged',
+  'cleanedBefore',
+  'batteryOff',
+  'intakeWork',
+  'overheated',
+  'sudden',
+  'comesAndGoes',
+  'oldAndWorn',
+]);
+
+/** What of the world a fault changes, leaving out what is only told. */
+export function fieldsOf(fault: string): readonly (keyof World)[] {
+  const changed = FAULTS[fault]?.(random(1)) ?? {};
+  return (Object.keys(changed) as (keyof World)[]).filter((field) => !PAST.has(field));
+}
+
+const sound = (fields: readonly (keyof World)[]): Partial<World> =>
+  Object.fromEntries(fields.map((field) => [field, SOUND_WORLD[field]])) as Partial<World>;
+
+const FILM = 0.2;
+const least = (world: World, field: keyof World, to: number): number => Math.min(Number(world[field]), to);
+
+/** A body off, cleaned on the bench and back on. */
+const bodyCleaned = (world: World): Partial<World> => ({
+  depositFront: FILM,
+  depositEdge: FILM,
+  depositBack: FILM,
+  objectOnPlate: false,
+  passageShut: 0,
+  // What dirt made hard turns again; a bent shaft stays stiff.
+  shaftDrag: world.shaftDrag > 0.85 ? 0.45 : least(world, 'shaftDrag', 0.1),
+});
+const valveCleaned = (world: World): Partial<World> => ({
+  valveDeposit: FILM,
+  passageShut: 0,
+  valveDrag: least(world, 'valveDrag', 0.1),
+});
+const inPlace = (world: World): Partial<World> => ({
+  depositFront: least(world, 'depositFront', 0.6),
+  depositEdge: least(world, 'depositEdge', 1.2),
+  objectOnPlate: false,
+});
+/** A new body is right in all that belongs to it. */
+const bodyNew = (): Partial<World> =>
+  sound([
+    'depositFront',
+    'depositEdge',
+    'depositBack',
+    'objectOnPlate',
+    'variantFactor',
+    'flatMm',
+    'playMm',
+    'shaftDrag',
+    'gearWear',
+    'motorShare',
+    'trackDropV',
+    'stopMovedDeg',
+    'dashpotS',
+    'screwRingShore',
+    'sealShore',
+    'fastIdleStuck',
+    'imbalanceKPa',
+    'passageShut',
+  ]);
+const valveNew = (): Partial<World> =>
+  sound(['valveDeposit', 'valveDrag', 'coilShare', 'valveRingShore', 'variantFactor']);
+
+const IDLES: ReadonlySet<string> = new Set(['idle-valve', 'idle-actuator']);
+/** How likely a bolt that was drawn by feel into something soft leaves the body leaking, of a hundred. */
+const BY_FEEL_HARMS = { plastic: 70, 'plastic or inserts': 70, alloy: 35 } as const;
+const ASKEW_MM2 = 8;
+
+/** What the work of a job did to the world, and what the hands did beside it. */
+function workedWorld(before: World, job: Job, { mended, ragIn, sensorSprayed }: Handled, seed: number): World {
+  const units = jobUnits(job, null);
+  const kindOf = (id: string): string => units.find((unit) => unit.id === id)?.kind ?? id;
+  let world = before;
+  const become = (change: (now: World) => Partial<World>): void => {
+    world = { ...world, ...change(world) };
+  };
+  for (const pass of job.passes)
+    become(pass.onVehicle ? inPlace : IDLES.has(kindOf(pass.unit)) ? valveCleaned : bodyCleaned);
+  for (const { kind } of job.replaced) become(IDLES.has(kind) ? valveNew : bodyNew);
+  if (job.seals.some(({ decision }) => decision === 'renewed'))
+    become(() => sound(['valveRingShore', 'screwRingShore', 'sealShore']));
+  const unit = job.items.find((item) => item.unit === 'throttle-body');
+  const refitted = unit !== undefined && unit.stripOrder !== null && (unit.state === 'on' || unit.state === 'renewed');
+  // Off and on again: the gasket is laid anew, the boots are seen.
+  if (refitted) become(() => sound(['flangeMm2', 'gasketCrushed', 'bootFolded']));
+  for (const cause of mended) become(() => sound(fieldsOf(cause)));
+  if (job.foreign.some(({ recovered }) => recovered?.recovered === 'all')) become(() => ({ objectOnPlate: false }));
+  const byWire = ['electronic', 'multi-bank'].includes(groupOfJob(job));
+  const touched = job.passes.length > 0 || job.replaced.length > 0 || refitted;
+  const relearned = job.runs.some(({ run, closed }) => run.recipe.purpose === 'relearn' && closed?.outcome === 'took');
+  if (relearned) become(() => ({ learned: true }));
+  else if (byWire && touched) become(() => ({ learned: false }));
+  if (refitted && job.brokenOrders.length > 0) become(() => ({ askewMm2: ASKEW_MM2 }));
+  const soft = job.items.find((item) => item.byFeel !== null && item.fasteners !== null);
+  const harm = BY_FEEL_HARMS[(soft?.fasteners?.into ?? '') as keyof typeof BY_FEEL_HARMS] ?? 0;
+  if (refitted && random(seed + 7).uniform() * 100 < harm) become(() => ({ askewMm2: ASKEW_MM2 }));
+  return { ...world, ragInside: ragIn && (refitted || unit?.state === 'on'), sensorWet: sensorSprayed };
+}
+
+const groupOfJob = ({ vehicle }: Job): string =>
+  vehicle.throttle === 'electronic' && vehicle.units.some(({ kind }) => kind === 'throttle-actuator')
+    ? 'multi-bank'
+    : vehicle.throttle;
+
+/** The vehicle as the work so far has left it. The one given is left as it is. @param job as its log says */
+export function worked(vehicle: PracticeVehicle, job: Job, handled: Handled): PracticeVehicle {
+  const world = workedWorld(vehicle.world, job, handled, vehicle.seed);
+  return { ...vehicle, world, idle: idling(world, vehicle.group, vehicle.seed) };
+}
+
+/** What is left of a fault's own figure when it counts as mended. */
+const LEFT_OF = 0.35;
+
+/** Which of its faults a vehicle still has: whatever of a fault is not back to what is sound. */
+export function stillWrong(before: PracticeVehicle, now: PracticeVehicle): readonly string[] {
+  return before.faults.filter((fault) =>
+    fieldsOf(fault).some((field) => {
+      const [faulty, is, right] = [before.world[field], now.world[field], SOUND_WORLD[field]];
+      if (faulty === right) return false;
+      if (typeof faulty !== 'number' || typeof is !== 'number' || typeof right !== 'number') return is !== right;
+      if (faulty === Infinity) return is === Infinity;
+      // Cleaner than it was when sound is no fault.
+      return (
+        Math.sign(is - right) === Math.sign(faulty - right) && Math.abs(is - right) > LEFT_OF * Math.abs(faulty - right)
+      );
+    }),
+  );
+}
+
+/** What this job itself did wrong to the vehicle, that was not so before. */
+export type Harm = 'rag' | 'sensor' | 'askew' | 'not-learned';
+/** Every harm that is there now. */
+export const harmsOf = (before: PracticeVehicle, { world }: PracticeVehicle): readonly Harm[] => [
+  ...(world.ragInside ? (['rag'] as const) : []),
+  ...(world.sensorWet ? (['sensor'] as const) : []),
+  ...(world.askewMm2 > 0 ? (['askew'] as const) : []),
+  ...(before.world.learned && !world.learned ? (['not-learned'] as const) : []),
+];
