@@ -37,3 +37,12 @@ export const adapterClear = z.strictObject({
   by: id,
   seen: count.min(0),
 });
+
+/** What the instruments of a simulated engine show. */
+export interface EngineShown {
+  readonly rpm: number;
+  /** What drives its idle: duty or travel of the valve, %, or the plate, °; null where nothing of the kind is read. */
+  readonly drive: number | null;
+  readonly coolantC: number;
+  readonly running: boolean;
+}

@@ -1,5 +1,5 @@
 export { adapterClear, adapterRead } from './adapter.ts';
-export type { AdapterLinkInfo, AdapterReading } from './adapter.ts';
+export type { AdapterLinkInfo, AdapterReading, EngineShown } from './adapter.ts';
 export { command } from './commands.ts';
 export type { SentCommand } from './commands.ts';
 export { exportedFact, factData } from './events.ts';
@@ -161,3 +161,28 @@ export type {
   SessionReply,
   Station,
 } from './signIn.ts';
+export {
+  drillDone,
+  practiceAgain,
+  practiceBegin,
+  practiceBy,
+  practiceDecided,
+  practiceDeed,
+  SCENARIO_FILE_VERSION,
+  scenarioFile,
+  scenarioInput,
+} from './practice.ts';
+export type {
+  PracticeAnswer,
+  PracticeDeed,
+  PracticeEntry,
+  PracticeHome,
+  PracticeLine,
+  PracticeProgress,
+  PracticeReply,
+  PracticeReview,
+  PracticeState,
+  ScenarioFile,
+  ScenarioInput,
+  ScenarioLine,
+} from './practice.ts';

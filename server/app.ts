@@ -8,6 +8,7 @@ import { fewRequests } from './access/tries.ts';
 import { answerErrors, HttpError } from './http/errors.ts';
 import { API, FILE_ROUTES } from './http/api.ts';
 import { type Front, LOOPBACK, onlyFromHere, strictHeaders } from './http/guard.ts';
+import { practiceWorldRoutes } from './http/practiceWorlds.ts';
 import { speakPlainly } from './http/words.ts';
 import type { Services } from './services.ts';
 
@@ -28,6 +29,7 @@ export function createApp(services: Services, log: Logger, webRoot: string | nul
     next();
   });
   app.use('/api', gate(services), fewRequests());
+  app.use('/api/practice/worlds/:world', practiceWorldRoutes(services, FILE_ROUTES, API));
   for (const [path, routes] of FILE_ROUTES) app.use(`/api${path}`, routes(services));
   app.use('/api', express.json({ limit: '2mb' }));
   for (const [path, routes] of API) app.use(`/api${path}`, routes(services));

@@ -97,6 +97,7 @@ function openToWork(): Open {
       held,
       close: () => {
         stop();
+        services.practice.close();
         db.close();
         held.release();
       },

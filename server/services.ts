@@ -5,11 +5,13 @@ import { type Access, createAccess } from './access/access.ts';
 import { RecordingDesk } from './adapter/desk.ts';
 import { AdapterHub } from './adapter/hub.ts';
 import { InstrumentHub } from './instruments/hub.ts';
+import { type Job, type VehicleDone, vehicleDone } from '../core/job/index.ts';
 import { makeBackup } from './keeping/backup.ts';
 import { type Files, realFiles } from './keeping/files.ts';
 import { HeadsFile } from './keeping/heads.ts';
 import { Keeper, type MakeBackup } from './keeping/keeper.ts';
 import { type Place, placeOf } from './keeping/place.ts';
+import { Practice } from './practice/practice.ts';
 import { Air } from './store/air.ts';
 import { Audit } from './store/audit.ts';
 import { Bay } from './store/bay.ts';
@@ -103,6 +105,10 @@ export interface Services {
   readonly trial: (before: Knowledge, after: Knowledge) => TrialReply;
   readonly pictures: Pictures;
   readonly recordings: Recordings;
+  /** What a simulated vehicle notices of the work of its job. */
+  readonly doneTo: (job: Job) => VehicleDone;
+  /** Practice jobs, each a world of its own beside the store. */
+  readonly practice: Practice;
   /** Recordings of live data that run now. */
   readonly desk: RecordingDesk;
   /** ISO time. */
@@ -126,6 +132,8 @@ export interface ServiceOptions {
   readonly instrumentPorts?: readonly number[];
   /** What cookies are signed with; left out: people sign in anew when this process ends. */
   readonly cookieKey?: string;
+  /** What a simulated vehicle notices of its job; what an engine would meet, where left out. */
+  readonly doneTo?: (job: Job) => VehicleDone;
   /** Told how far it is when columns of all jobs are made anew. */
   readonly progress?: (done: number, of: number) => void;
 }
@@ -150,6 +158,7 @@ export function createServices(
     cookieKey,
     supplier,
     progress,
+    doneTo = vehicleDone,
   }: ServiceOptions = {},
 ): Services {
   const oneGo = new OneGo(db);
@@ -207,8 +216,19 @@ export function createServices(
     make: make ?? ((task, told) => makeBackup(files, task, told)),
     readOnly,
   });
+  const access = createAccess(db, now, { ...(cookieKey !== undefined && { cookieKey }), readOnly });
+  const practice = new Practice({
+    shop: db,
+    folder: place.folder,
+    access,
+    knowledge,
+    now,
+    machineZone,
+    readOnly,
+    make: createServices,
+  });
   return {
-    access: createAccess(db, now, { ...(cookieKey !== undefined && { cookieKey }), readOnly }),
+    access,
     network: { reply: HERE },
     vehicles,
     jobLines,
@@ -250,6 +270,8 @@ export function createServices(
     trial: (before, after) => tryKnowledge({ db, jobs, families }, before, after),
     pictures,
     recordings,
+    doneTo,
+    practice,
     desk: new RecordingDesk(hub, { jobs, recordings, oneGo, now }, files, place.folder, readOnly),
     now,
     printing: printing(people, settings, pictures, recordings),

@@ -1,91 +1,60 @@
 import type { OptionId } from '../diagnose/index.ts';
+import type { UnitObjectKind } from '../vehicle/index.ts';
+import {
+  adjusted,
+  allOf,
+  bodyCleaned,
+  bodyNew,
+  type Change,
+  cleanedInPlace,
+  elsewhere,
+  rebuiltInside,
+  refitted,
+  resealed,
+  valveCleaned,
+  valveNew,
+} from './deeds.ts';
 import { idling } from './idling.ts';
 import type { PracticeVehicle } from './vehicle.ts';
-import { SOUND_WORLD, type World } from './world.ts';
+import type { World } from './world.ts';
 
 /** What is done to a practice vehicle. */
 export interface Work {
   readonly option: OptionId;
+  /** The kind of unit it is done to; left out for all that there is. */
+  readonly kind?: UnitObjectKind | undefined;
   /** Whether it was learned anew afterwards; a body that the computer drives asks for it. */
   readonly learned: boolean;
 }
 
-const sound = (...fields: readonly (keyof World)[]): Partial<World> =>
-  Object.fromEntries(fields.map((field) => [field, SOUND_WORLD[field]])) as Partial<World>;
+const NOTHING: Change = () => ({});
+const PAST_CLEANED: Change = () => ({ cleanedBefore: true });
+const PAST_CHANGED: Change = () => ({ unitChanged: true });
 
-/** Metal as new; a film is left in what only a bench reaches. */
-const CLEAN = 0.2;
-const cleaned = (world: World): Partial<World> => ({
-  depositFront: CLEAN,
-  depositEdge: CLEAN,
-  depositBack: CLEAN,
-  valveDeposit: CLEAN,
-  passageShut: 0,
-  objectOnPlate: false,
-  // What turned hard because of dirt turns again; a bent shaft stays a little stiff.
-  shaftDrag: world.shaftDrag > 0.85 ? 0.45 : Math.min(world.shaftDrag, 0.1),
-  valveDrag: Math.min(world.valveDrag, 0.1),
-  cleanedBefore: true,
-  // It goes back on a new gasket, laid right.
-  ...sound('flangeMm2', 'gasketCrushed', 'bootFolded'),
-});
-const rebuilt = (world: World): Partial<World> => ({
-  ...cleaned(world),
-  ...sound(
-    'valveRingShore',
-    'screwRingShore',
-    'sealShore',
-    'dashpotS',
-    'fastIdleStuck',
-    'trackDropV',
-    'stopMovedDeg',
-    'imbalanceKPa',
-  ),
-  shaftDrag: 0.1,
-});
-/** A unit that fits; one from the shelf is the right variant, since it was compared. */
-const replaced = (world: World): Partial<World> => ({
-  ...rebuilt(world),
-  ...sound('flatMm', 'playMm', 'shaftDrag', 'coilShare', 'gearWear', 'motorShare', 'variantFactor', 'valveDeposit'),
-  unitChanged: true,
-});
-
-const DONE: Readonly<Record<OptionId, (world: World) => Partial<World>>> = {
+/** What is done to the body and what to the valve, by option. */
+const TO_UNITS: Readonly<Partial<Record<OptionId, { readonly body: Change; readonly valve: Change }>>> = {
+  'clean-bench': {
+    body: allOf(bodyCleaned, refitted, PAST_CLEANED),
+    valve: allOf(valveCleaned, PAST_CLEANED),
+  },
+  rebuild: {
+    body: allOf(bodyCleaned, refitted, resealed, rebuiltInside, PAST_CLEANED),
+    valve: allOf(valveCleaned, resealed, PAST_CLEANED),
+  },
+};
+const NEW = { body: allOf(bodyNew, refitted, PAST_CHANGED), valve: allOf(valveNew, PAST_CHANGED) };
+const BY_UNIT: Readonly<Partial<Record<OptionId, { readonly body: Change; readonly valve: Change }>>> = {
+  ...TO_UNITS,
+  replace: NEW,
+  'replace-rebuilt': NEW,
+  'replace-used': NEW,
+};
+const IN_PLACE: Readonly<Partial<Record<OptionId, Change>>> = {
   relearn: () => ({ learned: true }),
   remove: () => ({ objectOnPlate: false }),
-  adjust: () => sound('cableSlackMm', 'stopMovedDeg', 'imbalanceKPa', 'dashpotS'),
-  'clean-in-place': (world) => ({
-    depositFront: Math.min(world.depositFront, 0.6),
-    depositEdge: Math.min(world.depositEdge, 1.2),
-    objectOnPlate: false,
-    cleanedBefore: true,
-  }),
-  'clean-bench': cleaned,
-  rebuild: rebuilt,
-  replace: replaced,
-  'replace-rebuilt': replaced,
-  'replace-used': replaced,
-  elsewhere: () =>
-    sound(
-      'pinsGreen',
-      'plugWet',
-      'connection',
-      'pedalApartV',
-      'driverDead',
-      'otherSystem',
-      'hose',
-      'breatherStuck',
-      'purgeOpen',
-      'meterFactor',
-      'egrStuck',
-      'coolantApartK',
-      'coolantLow',
-      'deadCylinder',
-      'fuelPressure',
-      'supplyLossV',
-      'groundDropMv',
-      'compressionShare',
-    ),
+  adjust: adjusted,
+  'clean-in-place': allOf(cleanedInPlace, PAST_CLEANED),
+  elsewhere,
 };
 /** What takes the body off, or wipes it, leaves the computer with another plate than it knows. */
 const FORGETS: ReadonlySet<OptionId> = new Set([
@@ -96,13 +65,23 @@ const FORGETS: ReadonlySet<OptionId> = new Set([
   'replace-rebuilt',
   'replace-used',
 ]);
+/** Kinds that let idle air past the plate. */
+export const isIdleKind = (kind: string): boolean => kind === 'idle-valve' || kind === 'idle-actuator';
+
+function changeOf({ option, kind }: Work): Change {
+  const units = BY_UNIT[option];
+  if (units === undefined) return IN_PLACE[option] ?? NOTHING;
+  if (kind === undefined) return allOf(units.body, units.valve);
+  return isIdleKind(kind) ? units.valve : units.body;
+}
 
 /** The vehicle after some work: whatever was not mended is still so. The one given is left as it is. */
-export function act(vehicle: PracticeVehicle, { option, learned }: Work): PracticeVehicle {
+export function act(vehicle: PracticeVehicle, work: Work): PracticeVehicle {
   const byWire = ['electronic', 'multi-bank'].includes(vehicle.group);
+  const { option, learned } = work;
   const world: World = {
     ...vehicle.world,
-    ...DONE[option](vehicle.world),
+    ...changeOf(work)(vehicle.world),
     ...(FORGETS.has(option) && byWire ? { learned } : learned ? { learned: true } : {}),
   };
   return { ...vehicle, world, idle: idling(world, vehicle.group, vehicle.seed) };

@@ -34,13 +34,16 @@ export interface AtHand {
 export interface HandAnswer {
   /** Stopped: nothing moved, since it would have hurt somebody or the engine. */
   readonly stopped: boolean;
+  /** Whether anything is otherwise than before. */
+  readonly changed: boolean;
   /** Counted as a risk that was taken. */
   readonly risk: boolean;
   readonly words: string;
 }
 
-const done = (words: string): HandAnswer => ({ stopped: false, risk: false, words });
-const stop = (words: string): HandAnswer => ({ stopped: true, risk: true, words });
+const done = (words: string): HandAnswer => ({ stopped: false, changed: true, risk: false, words });
+const nothing = (words: string): HandAnswer => ({ stopped: false, changed: false, risk: false, words });
+const stop = (words: string): HandAnswer => ({ stopped: true, changed: false, risk: true, words });
 const POWERED: ReadonlySet<Group> = new Set<Group>(['electronic', 'multi-bank', 'diesel-flap']);
 const ENERGISES: ReadonlySet<HandDeed> = new Set<HandDeed>(['key-on', 'run', 'blip', 'lights-on', 'sweep']);
 const RUNS: ReadonlySet<HandDeed> = new Set<HandDeed>(['run', 'blip', 'lights-on']);
@@ -54,29 +57,31 @@ export function handle(deed: HandDeed, { group, handAtPlate, ragIn, open, key, h
           'Stopped: a finger lies at the plate. With the key on, the motor may shut it with more force than a finger stands.',
         )
       : stop('Stopped: a finger lies at the plate. Nobody turns a key while a hand is in the bore.');
-  if (RUNS.has(deed) && held.length > 0) return { stopped: true, risk: false, words: `Held: ${held.join('; ')}.` };
+  if (RUNS.has(deed) && held.length > 0)
+    return { stopped: true, changed: false, risk: false, words: `Held: ${held.join('; ')}.` };
   switch (deed) {
     case 'hand-at-plate':
       if (key !== 'off' && powered)
         return stop(
           'Stopped: the key is on, and this plate has a motor. Key off first, and let the computer go to sleep.',
         );
-      return open ? done('Your finger lies at the plate.') : done('The duct is in the way: nothing to reach.');
+      return open ? done('Your finger lies at the plate.') : nothing('The duct is in the way: nothing to reach.');
     case 'hand-away':
       return done('Hand out.');
     case 'rag-in':
-      return open ? done('The rag lies in the inlet.') : done('Nothing is open that a rag would go into.');
+      return open ? done('The rag lies in the inlet.') : nothing('Nothing is open that a rag would go into.');
     case 'rag-out':
-      return done(ragIn ? 'The rag is out; it is whole.' : 'There is no rag in it.');
+      return ragIn ? done('The rag is out; it is whole.') : nothing('There is no rag in it.');
     case 'spray-bore':
       if (key === 'run')
         return stop(
           'Stopped: cleaner burns. Nothing is sprayed into a running engine beyond what the recipe of a check says.',
         );
-      return open ? done('Brown runs down the bore onto the cloth.') : done('Nothing is open to spray into.');
+      return open ? done('Brown runs down the bore onto the cloth.') : nothing('Nothing is open to spray into.');
     case 'spray-sensor':
       return {
         stopped: false,
+        changed: true,
         risk: true,
         words: 'It runs over the sensor and in at the shaft. What it shows from now on is another figure than before.',
       };

@@ -58,12 +58,12 @@ export function engineFaults(world: World, group: Group): EngineFaults {
     ...SOUND,
     // A rag takes most of the air, whatever the plate does.
     depositMm2: world.ragInside
-      ? spec.gapMm2 * 0.85
+      ? spec.gapMm2 * 0.95
       : Math.min(spec.gapMm2, Math.max(0, depositMm2(world.depositEdge) - depositMm2(1)) * gap),
     leakMm2: leak,
     valveStickPercent: world.valveDrag > 0.4 ? world.valveDrag * 12 : 0,
     deadCoil: dead,
-    valveFactor: world.variantFactor * (1 - world.passageShut),
+    valveFactor: world.variantFactor * (1 - world.passageShut) * (world.ragInside ? 0.65 : 1),
     wornTrack: world.trackDropV > 0 ? { atDeg: 12, widthDeg: 3, volts: world.trackDropV } : null,
     plateStickDeg: world.shaftDrag > 0.4 ? world.shaftDrag * 2 : 0,
     gearPlayDeg: world.gearWear > 0.3 ? world.gearWear * 2 : 0,
@@ -77,7 +77,7 @@ export function engineFaults(world: World, group: Group): EngineFaults {
     battery: world.supplyLossV > 1 ? 0.55 : 1,
     coolantAir: world.coolantLow === 'air' ? 0.8 : 0,
     fuel: world.fuelPressure < 0.9 ? 0.84 : 1,
-    misfire: world.deadCylinder ? 0.24 : world.ragInside ? 0.15 : world.compressionShare < 0.75 ? 0.12 : 0,
+    misfire: world.deadCylinder ? 0.24 : world.ragInside ? 0.2 : world.compressionShare < 0.75 ? 0.12 : 0,
     meterFactor: world.meterFactor * (world.sensorWet ? 0.8 : 1),
   };
 }

@@ -13,3 +13,19 @@ export { PRACTICE_ID, PRACTICE_SOURCE, type PracticeFile, practiceFile, readingO
 export { type AtHand, DEEDS, handle, type HandAnswer, type HandDeed } from './handling.ts';
 export { fieldsOf, type Handled, type Harm, harmsOf, stillWrong, UNTOUCHED, worked } from './worked.ts';
 export { engineFaults } from './idling.ts';
+export { codeFindings, storedCodes } from './codes.ts';
+export {
+  ASK_MINUTES,
+  Belief,
+  bestWay,
+  chooseInput,
+  minutesOf,
+  type Rates,
+  READ_MINUTES,
+  toldUnasked,
+  type Way,
+  wayOf,
+  type WayStep,
+  workStep,
+} from './ways.ts';
+export { type FromJob, scenarioFromJob } from './fromJob.ts';

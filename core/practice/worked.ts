@@ -1,5 +1,17 @@
 import { random } from '../chance/index.ts';
 import { jobUnits, type Job } from '../job/index.ts';
+import { isIdleKind } from './act.ts';
+import {
+  bodyCleaned,
+  bodyNew,
+  type Change,
+  cleanedInPlace,
+  refitted,
+  resealed,
+  sound,
+  valveCleaned,
+  valveNew,
+} from './deeds.ts';
 import { FAULTS } from './faults.ts';
 import { idling } from './idling.ts';
 import type { PracticeVehicle } from './vehicle.ts';
@@ -29,64 +41,26 @@ const PAST: ReadonlySet<keyof World> = new Set([
   'oldAndWorn',
 ]);
 
-/** What of the world a fault changes, leaving out what is only told. */
+/** What the fault itself is, where it changes more than that: the rest follows from it, or was so before. */
+const ITSELF: Readonly<Partial<Record<string, readonly (keyof World)[]>>> = {
+  deposit: ['depositFront', 'depositEdge', 'depositBack'],
+  'wrong-variant': ['variantFactor'],
+  shaft: ['playMm'],
+  'valve-stuck': ['valveDrag'],
+  passage: ['passageShut'],
+  pigtail: ['pinsGreen', 'plugWet', 'groundDropMv'],
+  'flange-leak': ['flangeMm2', 'gasketCrushed', 'bootFolded'],
+  pcv: ['breatherStuck'],
+  egr: ['egrStuck'],
+  supply: ['supplyLossV', 'groundDropMv'],
+};
+
+/** What of the world a fault is, leaving out what follows from it and what is only told. */
 export function fieldsOf(fault: string): readonly (keyof World)[] {
-  const changed = FAULTS[fault]?.(random(1)) ?? {};
-  return (Object.keys(changed) as (keyof World)[]).filter((field) => !PAST.has(field));
+  const changed = Object.keys(FAULTS[fault]?.(random(1)) ?? {}) as (keyof World)[];
+  return ITSELF[fault] ?? changed.filter((field) => !PAST.has(field));
 }
 
-const sound = (fields: readonly (keyof World)[]): Partial<World> =>
-  Object.fromEntries(fields.map((field) => [field, SOUND_WORLD[field]])) as Partial<World>;
-
-const FILM = 0.2;
-const least = (world: World, field: keyof World, to: number): number => Math.min(Number(world[field]), to);
-
-/** A body off, cleaned on the bench and back on. */
-const bodyCleaned = (world: World): Partial<World> => ({
-  depositFront: FILM,
-  depositEdge: FILM,
-  depositBack: FILM,
-  objectOnPlate: false,
-  passageShut: 0,
-  // What dirt made hard turns again; a bent shaft stays stiff.
-  shaftDrag: world.shaftDrag > 0.85 ? 0.45 : least(world, 'shaftDrag', 0.1),
-});
-const valveCleaned = (world: World): Partial<World> => ({
-  valveDeposit: FILM,
-  passageShut: 0,
-  valveDrag: least(world, 'valveDrag', 0.1),
-});
-const inPlace = (world: World): Partial<World> => ({
-  depositFront: least(world, 'depositFront', 0.6),
-  depositEdge: least(world, 'depositEdge', 1.2),
-  objectOnPlate: false,
-});
-/** A new body is right in all that belongs to it. */
-const bodyNew = (): Partial<World> =>
-  sound([
-    'depositFront',
-    'depositEdge',
-    'depositBack',
-    'objectOnPlate',
-    'variantFactor',
-    'flatMm',
-    'playMm',
-    'shaftDrag',
-    'gearWear',
-    'motorShare',
-    'trackDropV',
-    'stopMovedDeg',
-    'dashpotS',
-    'screwRingShore',
-    'sealShore',
-    'fastIdleStuck',
-    'imbalanceKPa',
-    'passageShut',
-  ]);
-const valveNew = (): Partial<World> =>
-  sound(['valveDeposit', 'valveDrag', 'coilShare', 'valveRingShore', 'variantFactor']);
-
-const IDLES: ReadonlySet<string> = new Set(['idle-valve', 'idle-actuator']);
 /** How likely a bolt that was drawn by feel into something soft leaves the body leaking, of a hundred. */
 const BY_FEEL_HARMS = { plastic: 70, 'plastic or inserts': 70, alloy: 35 } as const;
 const ASKEW_MM2 = 8;
@@ -96,30 +70,33 @@ function workedWorld(before: World, job: Job, { mended, ragIn, sensorSprayed }: 
   const units = jobUnits(job, null);
   const kindOf = (id: string): string => units.find((unit) => unit.id === id)?.kind ?? id;
   let world = before;
-  const become = (change: (now: World) => Partial<World>): void => {
+  const become = (change: Change): void => {
     world = { ...world, ...change(world) };
   };
   for (const pass of job.passes)
-    become(pass.onVehicle ? inPlace : IDLES.has(kindOf(pass.unit)) ? valveCleaned : bodyCleaned);
-  for (const { kind } of job.replaced) become(IDLES.has(kind) ? valveNew : bodyNew);
-  if (job.seals.some(({ decision }) => decision === 'renewed'))
-    become(() => sound(['valveRingShore', 'screwRingShore', 'sealShore']));
+    become(pass.onVehicle ? cleanedInPlace : isIdleKind(kindOf(pass.unit)) ? valveCleaned : bodyCleaned);
+  for (const { kind } of job.replaced) become(isIdleKind(kind) ? valveNew : bodyNew);
+  if (job.seals.some(({ decision }) => decision === 'renewed')) become(resealed);
   const unit = job.items.find((item) => item.unit === 'throttle-body');
-  const refitted = unit !== undefined && unit.stripOrder !== null && (unit.state === 'on' || unit.state === 'renewed');
+  const isBackOn = unit !== undefined && unit.stripOrder !== null && (unit.state === 'on' || unit.state === 'renewed');
   // Off and on again: the gasket is laid anew, the boots are seen.
-  if (refitted) become(() => sound(['flangeMm2', 'gasketCrushed', 'bootFolded']));
-  for (const cause of mended) become(() => sound(fieldsOf(cause)));
+  if (isBackOn) become(refitted);
+  for (const cause of mended) become(() => sound(...fieldsOf(cause)));
   if (job.foreign.some(({ recovered }) => recovered?.recovered === 'all')) become(() => ({ objectOnPlate: false }));
   const byWire = ['electronic', 'multi-bank'].includes(groupOfJob(job));
-  const touched = job.passes.length > 0 || job.replaced.length > 0 || refitted;
+  const touched = job.passes.length > 0 || job.replaced.length > 0 || isBackOn;
   const relearned = job.runs.some(({ run, closed }) => run.recipe.purpose === 'relearn' && closed?.outcome === 'took');
   if (relearned) become(() => ({ learned: true }));
   else if (byWire && touched) become(() => ({ learned: false }));
-  if (refitted && job.brokenOrders.length > 0) become(() => ({ askewMm2: ASKEW_MM2 }));
+  if (isBackOn && job.brokenOrders.length > 0) become(() => ({ askewMm2: ASKEW_MM2 }));
   const soft = job.items.find((item) => item.byFeel !== null && item.fasteners !== null);
   const harm = BY_FEEL_HARMS[(soft?.fasteners?.into ?? '') as keyof typeof BY_FEEL_HARMS] ?? 0;
-  if (refitted && random(seed + 7).uniform() * 100 < harm) become(() => ({ askewMm2: ASKEW_MM2 }));
-  return { ...world, ragInside: ragIn && (refitted || unit?.state === 'on'), sensorWet: sensorSprayed };
+  if (isBackOn && random(seed + 7).uniform() * 100 < harm) become(() => ({ askewMm2: ASKEW_MM2 }));
+  return {
+    ...world,
+    ragInside: ragIn && (unit === undefined || unit.state === 'on' || isBackOn),
+    sensorWet: sensorSprayed,
+  };
 }
 
 const groupOfJob = ({ vehicle }: Job): string =>

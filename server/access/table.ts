@@ -57,6 +57,19 @@ export const ACCESS: readonly Rule[] = [
      GET    /due
      GET    /lasting
      GET    /lessons
+     GET    /practice
+     GET    /practice/progress
+     GET    /practice/jobs/:id
+     GET    /practice/jobs/:id/review
+     POST   /practice/jobs
+     POST   /practice/jobs/:id/deeds
+     POST   /practice/jobs/:id/end
+     POST   /practice/jobs/:id/stop
+     POST   /practice/jobs/:id/take-up
+     POST   /practice/jobs/:id/again
+     DELETE /practice/jobs/:id
+     POST   /practice/drills
+     GET    /adapter/engines/:link
      GET    /shops
      GET    /vehicles/:id/elsewhere
      GET    /units/:id/elsewhere
@@ -183,6 +196,12 @@ export const ACCESS: readonly Rule[] = [
   ...rules(
     ANSWERS,
     `PUT    /house-rules/:question
+     GET    /practice/to-countersign
+     POST   /practice/jobs/:id/countersign
+     POST   /practice/scenarios
+     POST   /practice/scenarios/from-job/:id
+     GET    /practice/scenarios/:key/file
+     DELETE /practice/scenarios/:key
      PUT    /figures/:id
      PUT    /settings
      POST   /starter

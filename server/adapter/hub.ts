@@ -1,8 +1,9 @@
 import type { AdapterLinkInfo, Deed } from '../../contract/index.ts';
+import type { EngineState } from '../../core/engine/index.ts';
 import type { VehicleDone } from '../../core/job/index.ts';
 import { AdapterError, InProcessVehicle, type Link, openTcp } from './links.ts';
 import { type RecorderClock, worldClock } from './recorder.ts';
-import { SCRIPTS } from './scripts.ts';
+import { SCRIPTS, type VehicleScript } from './scripts.ts';
 import { vinOf } from './simulator.ts';
 
 /** Every adapter that can be read: simulated vehicles in this process, and whatever listens on a port of this machine. */
@@ -14,12 +15,17 @@ export class AdapterHub {
   /**
    * @param ports ports of this machine at which a stand-in is expected
    * @param clock time of simulated vehicles, and of what records them
+   * @param scripts the vehicles that are simulated here
    */
-  constructor(ports: readonly number[] = [], clock: RecorderClock = worldClock()) {
+  constructor(
+    ports: readonly number[] = [],
+    clock: RecorderClock = worldClock(),
+    scripts: readonly VehicleScript[] = SCRIPTS,
+  ) {
     this.#ports = ports;
     this.clock = clock;
     this.#vehicles = new Map(
-      SCRIPTS.map((script) => [`sim.${script.id}`, new InProcessVehicle(script, this.clock.seconds)]),
+      scripts.map((script) => [`sim.${script.id}`, new InProcessVehicle(script, this.clock.seconds)]),
     );
   }
 
@@ -53,6 +59,11 @@ export class AdapterHub {
     const found = this.#vehicles.get(id);
     found?.vehicle.act(deed);
     return found !== undefined;
+  }
+
+  /** How the engine of a simulated vehicle is now; null where it is not simulated here. */
+  engineOf(id: string): EngineState | null {
+    return this.#vehicles.get(id)?.vehicle.engineNow() ?? null;
   }
 
   /** Tells the simulated vehicle of a file what was done to it in the shop. */

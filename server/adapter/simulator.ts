@@ -116,6 +116,12 @@ export class SimulatedVehicle {
     if (done.relearned) this.#engine = relearned(this.#engine);
   }
 
+  /** How its engine is now. */
+  engineNow(): EngineState {
+    this.#goOn();
+    return this.#engine;
+  }
+
   /** Somebody does something at its key and foot. */
   act(deed: Deed): void {
     this.#goOn();

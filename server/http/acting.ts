@@ -43,6 +43,9 @@ export function mustLead({ role }: Actor, what: string): void {
     });
 }
 
+/** A practice world has the same lists under an address of its own. */
+const IN_PRACTICE = /^\/api\/practice\/worlds\/[^/]+(?=\/)/;
+
 /**
  * A route that changes something: what it does is one transaction, kept whole or not at all, and it is answered once
  * that is on disk.
@@ -53,6 +56,6 @@ export const change =
     const { status = 200, body } = services.oneGo.run(() => work(request, actorOf(services, request)));
     response.status(status).json(body);
     // Lists are known by the noun in their address; a job tells of itself.
-    const list = new URL(request.originalUrl, 'http://shop').pathname.split('/')[2] ?? '';
+    const list = new URL(request.originalUrl, 'http://shop').pathname.replace(IN_PRACTICE, '/api').split('/')[2] ?? '';
     if (list !== 'jobs') services.changes.tell({ kind: 'rows', list });
   };

@@ -1,14 +1,27 @@
 import { Router } from 'express';
-import { adapterClear, adapterRead } from '../../contract/index.ts';
+import { adapterClear, adapterRead, type EngineShown, id } from '../../contract/index.ts';
+import { type EngineState, MAKER_VALUES, makerReadings, rpmOf } from '../../core/engine/index.ts';
 import { AdapterError, type Link } from '../adapter/links.ts';
 import { Reader, readVehicle } from '../adapter/reader.ts';
-import { type Command, vehicleDone } from '../../core/job/index.ts';
+import type { Command } from '../../core/job/index.ts';
 import type { Services } from '../services.ts';
 import type { Outcome } from '../store/jobs.ts';
 import { atOnce } from '../store/log.ts';
 import { actorOf } from './acting.ts';
 import { fromRefusal, HttpError } from './errors.ts';
 import { parse } from './parse.ts';
+
+/** How often a simulated engine tells of itself, ms. */
+const ENGINE_MS = 250;
+const shownOf = (engine: EngineState): EngineShown => {
+  const maker = makerReadings(engine);
+  return {
+    rpm: Math.round(rpmOf(engine)),
+    drive: maker[MAKER_VALUES.valveDuty] ?? maker[MAKER_VALUES.valveSteps] ?? maker[MAKER_VALUES.plateDeg] ?? null,
+    coolantC: Math.round(engine.coolantC),
+    running: engine.running,
+  };
+};
 
 /** The diagnostic adapter: what there is, reading, and clearing codes. */
 export function adapterRoutes(services: Services): Router {
@@ -33,11 +46,26 @@ export function adapterRoutes(services: Services): Router {
   /** A simulated vehicle notices what was done to it on its job. */
   const meet = (jobId: string): void => {
     const job = jobs.job(jobId);
-    if (job !== null) hub.meet(job.vehicle.id, vehicleDone(job));
+    if (job !== null) hub.meet(job.vehicle.id, services.doneTo(job));
   };
 
   router.get('/', (_request, response) => {
     response.json({ rows: hub.list(), next: null });
+  });
+
+  /** How a simulated engine runs, as server-sent events: what its own instruments would show. */
+  router.get('/engines/:link', (request, response) => {
+    const link = parse(id, request.params.link);
+    if (hub.engineOf(link) === null) throw new HttpError('adapter-gone', 'There is no simulated engine of that name.');
+    response.set({ 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform' });
+    const tell = (): void => {
+      const engine = hub.engineOf(link);
+      if (engine !== null) response.write(`data: ${JSON.stringify(shownOf(engine))}\n\n`);
+    };
+    tell();
+    const beat = setInterval(tell, ENGINE_MS);
+    beat.unref();
+    request.on('close', () => clearInterval(beat));
   });
 
   router.post('/read', async (request, response) => {

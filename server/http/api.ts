@@ -23,6 +23,7 @@ import { knowledgeRoutes } from './knowledge.ts';
 import { pictureRoutes } from './pictures.ts';
 import { recordingNowRoutes } from './recordingNow.ts';
 import { recordingRoutes } from './recordings.ts';
+import { practiceRoutes } from './practice.ts';
 import { procedureRoutes } from './procedures.ts';
 import { recipeRoutes } from './recipes.ts';
 import { searchRoutes } from './search.ts';
@@ -82,6 +83,7 @@ export const API: readonly Mount[] = [
   ['/', exchangeRoutes],
   ['/', reportRoutes],
   ['/', supplierRoutes],
+  ['/', practiceRoutes],
   ['/', changeRoutes],
   ['/', searchRoutes],
   ['/', keepingRoutes],

@@ -7,7 +7,6 @@ import {
   recordingEnd,
   recordingStep,
 } from '../../contract/index.ts';
-import { vehicleDone } from '../../core/job/index.ts';
 import { AdapterError } from '../adapter/links.ts';
 import type { Services } from '../services.ts';
 import { actorOf } from './acting.ts';
@@ -27,7 +26,7 @@ export function recordingNowRoutes(services: Services): Router {
     const { by } = actorOf(services, request);
     const job = jobs.job(jobId);
     if (job === null) throw new HttpError('no-such-job', 'There is no such job.');
-    hub.meet(job.vehicle.id, vehicleDone(job));
+    hub.meet(job.vehicle.id, services.doneTo(job));
     const under = { ...(place === undefined ? {} : { place }), ...(state === undefined ? {} : { state }) };
     try {
       const begun = await desk.begin({ jobId, when, from: link, by, under });

@@ -1,0 +1,474 @@
+import { existsSync, mkdirSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import Sqlite from 'better-sqlite3';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { PracticeHome, PracticeReply, PracticeReview, ScenarioLine } from '../contract/index.ts';
+import { FAST, markedAnew, practiceTime } from './practice/clock.ts';
+import { dueAgain } from './practice/repetition.ts';
+import { type Harness, harness, NOW, openJob } from './testing/harness.ts';
+
+let server: Harness;
+/** The world's clock, ms since 1970; it is moved on by hand. */
+let world = Date.parse(NOW);
+beforeEach(async () => {
+  world = Date.parse(NOW);
+  server = await harness({ now: () => new Date(world).toISOString() });
+});
+afterEach(() => server.close());
+
+const at = (path: string) => `/api/practice${path}`;
+const inWorld = (job: string, path: string) => `/api/practice/worlds/${job}${path}`;
+const get = async <T>(path: string): Promise<T> => (await server.http.get(path).expect(200)).body as T;
+const begin = async (more: object = {}, by = 'wen'): Promise<string> => {
+  const { body } = await server.http
+    .post(at('/jobs'))
+    .send({ by, ...more })
+    .expect(201);
+  return (body as { id: string }).id;
+};
+/** A scenario of this shop with that fault, begun. */
+const beginOn = async (faults: readonly string[], group = 'cable', seed: number | string = 1): Promise<string> => {
+  const { body } = await server.http
+    .post(at('/scenarios'))
+    .send({ by: 'isla', ...file({ faults, group, seed }) })
+    .expect(201);
+  return begin({ scenario: (body as { key: string }).key, seed });
+};
+const file = (more: object = {}) => ({
+  format: 'unhurried-wrench-scenario',
+  version: 1,
+  scenario: {
+    group: 'cable',
+    faults: ['valve-stuck'],
+    seed: 1,
+    difficulty: 1,
+    teaches: 'A valve.',
+    tried: [],
+    ...more,
+  },
+});
+const does = (job: string, deed: object, by = 'wen') =>
+  server.http.post(at(`/jobs/${job}/deeds`)).send({ by, ...deed });
+const command = (job: string, type: string, data: unknown) =>
+  server.http
+    .post(inWorld(job, `/jobs/${job}/commands`))
+    .send({
+      id: crypto.randomUUID(),
+      at: new Date(world).toISOString(),
+      by: 'wen',
+      seen: 0,
+      type,
+      data,
+      late: 'written-up',
+    });
+const end = (job: string, causes: readonly string[], by = 'wen') =>
+  server.http.post(at(`/jobs/${job}/end`)).send({ by, causes });
+
+describe('a practice job', () => {
+  it('is begun in a world of its own, with a vehicle, a procedure and what the customer says', async () => {
+    const job = await begin({ group: 'cable' });
+    const { events } = await get<{
+      events: { type: string; data: { complaint: string; vehicle: { plate: string } } }[];
+    }>(inWorld(job, `/jobs/${job}?since=0`));
+    expect(events[0]?.type).toBe('job-opened');
+    expect(events[0]?.data.vehicle.plate).toBe('PRACTICE 1');
+    expect(events[0]?.data.complaint.length).toBeGreaterThan(15);
+    const { rows } = await get<{ rows: { id: string }[] }>(inWorld(job, '/procedures'));
+    expect(rows.map(({ id }) => id)).toContain('practice');
+  });
+
+  it('tells nothing of what is hidden until somebody has said what it was', async () => {
+    const job = await beginOn(['valve-stuck']);
+    await server.http.get(at(`/jobs/${job}/review`)).expect(409);
+    const told = JSON.stringify([
+      await get(at(`/jobs/${job}`)),
+      await get(inWorld(job, `/jobs/${job}?since=0`)),
+      await get(inWorld(job, '/adapter')),
+      await get(at('?person=wen')),
+    ]);
+    expect(told).not.toContain('valve-stuck');
+    const review = (await end(job, ['valve-stuck']).expect(200)).body as PracticeReview;
+    expect(review.scenario.faults).toEqual(['valve-stuck']);
+    expect(review).toMatchObject({ found: true, cured: false, left: ['valve-stuck'] });
+  });
+
+  it('is in no list, search, stock, report or backup of the shop', async () => {
+    const before = await Promise.all(
+      [
+        '/api/jobs',
+        '/api/vehicles',
+        '/api/procedures',
+        '/api/bay',
+        '/api/stock',
+        '/api/search?q=practice',
+        '/api/units',
+      ].map((path) => get(path)),
+    );
+    const rowsBefore = server.db.prepare('SELECT COUNT(*) AS n FROM event').get();
+    const job = await beginOn(['valve-stuck']);
+    await command(job, 'note-symptom', { id: 's1', code: 'hunting', note: '' }).then(() => undefined);
+    await does(job, { kind: 'look', sign: 'duct-off-look' }).expect(201);
+    const after = await Promise.all(
+      [
+        '/api/jobs',
+        '/api/vehicles',
+        '/api/procedures',
+        '/api/bay',
+        '/api/stock',
+        '/api/search?q=practice',
+        '/api/units',
+      ].map((path) => get(path)),
+    );
+    expect(after).toEqual(before);
+    expect(server.db.prepare('SELECT COUNT(*) AS n FROM event').get()).toEqual(rowsBefore);
+    await server.http.get(`/api/jobs/${job}`).expect(404);
+    const tables = server.db.prepare<[], { name: string }>("SELECT name FROM sqlite_schema WHERE type = 'table'").all();
+    expect(tables.filter(({ name }) => name.includes('practice'))).toEqual([]);
+  });
+
+  it('changes nothing of the shop from inside', async () => {
+    const job = await begin();
+    const { body } = await server.http.put(inWorld(job, '/settings')).send({ by: 'isla', settings: {} }).expect(409);
+    expect(body).toMatchObject({ error: { code: 'in-practice' } });
+  });
+
+  it('is refused for what nobody could find, by words', async () => {
+    const keep = (scenario: object) => server.http.post(at('/scenarios')).send({ by: 'isla', ...file(scenario) });
+    const message = async (scenario: object): Promise<string> =>
+      ((await keep(scenario).expect(400)).body as { error: { message: string } }).error.message;
+    expect(await message({ faults: ['motor'], group: 'outboard' })).toContain('has no part for');
+    expect(await message({ faults: ['nothing-such'] })).toContain('no cause');
+    expect(await message({ faults: ['deposit', 'deposit'] })).toContain('two different');
+    expect(await message({ faults: ['coolant-low'], group: 'outboard' })).toMatch(/nothing tells|cannot be seen/);
+    expect(await message({ faults: ['a', 'b', 'c'] })).toContain('Two causes at most');
+    expect((await get<PracticeHome>(at('?person=isla'))).scenarios.filter(({ own }) => own !== null)).toEqual([]);
+  });
+
+  it('takes a seed of text, and the same text makes the same vehicle', async () => {
+    const looked = async (seed: string): Promise<unknown> => {
+      const job = await beginOn(['deposit'], 'cable', seed);
+      return ((await does(job, { kind: 'look', sign: 'duct-off-look' }).expect(201)).body as { answer: unknown })
+        .answer;
+    };
+    expect(await looked('an old van')).toEqual(await looked('an old van'));
+    expect(await looked('an old van')).not.toEqual(await looked('another one'));
+  });
+
+  it('is begun again with the same vehicle, or with another', async () => {
+    const job = await beginOn(['deposit'], 'cable', 5);
+    const again = async (more: object): Promise<string> => {
+      const { body } = await server.http
+        .post(at(`/jobs/${job}/again`))
+        .send({ by: 'wen', ...more })
+        .expect(201);
+      return (body as { id: string }).id;
+    };
+    const met = async (id: string) =>
+      ((await does(id, { kind: 'look', sign: 'back-of-plate' }).expect(201)).body as { answer: unknown }).answer;
+    const [first, same, other] = [
+      await met(job),
+      await met(await again({})),
+      await met(await again({ seed: 'other' })),
+    ];
+    expect(same).toEqual(first);
+    expect(other).not.toEqual(first);
+  });
+
+  it('is put aside and taken up: its clock stands still meanwhile, and nothing is taken', async () => {
+    const job = await begin();
+    const time = async (): Promise<number> =>
+      Date.parse((await server.http.get(inWorld(job, '/shop'))).headers['x-shop-time'] as string);
+    const before = await time();
+    world += 60_000;
+    expect((await time()) - before).toBe(60_000);
+    await server.http
+      .post(at(`/jobs/${job}/stop`))
+      .send({ by: 'wen' })
+      .expect(200);
+    world += 3_600_000;
+    expect((await time()) - before).toBe(60_000);
+    await does(job, { kind: 'look', sign: 'duct-off-look' }).expect(409);
+    await server.http
+      .post(at(`/jobs/${job}/take-up`))
+      .send({ by: 'wen' })
+      .expect(200);
+    world += 1000;
+    expect((await time()) - before).toBe(61_000);
+    await does(job, { kind: 'look', sign: 'duct-off-look' }).expect(201);
+  });
+
+  it('goes fast while something soaks, also with nobody there, and at its own pace after', async () => {
+    const job = await begin();
+    const started = await command(job, 'start-timer', { id: 't1', kind: 'soak', label: 'Soak', minutes: 20 });
+    expect(started.body).toMatchObject({ jobId: job });
+    // A minute of the world is twenty of practice.
+    world += 60_000;
+    const reply = await server.http.get(inWorld(job, '/shop'));
+    expect(Date.parse(reply.headers['x-shop-time'] as string) - Date.parse(NOW)).toBe(20 * 60_000);
+    expect(reply.headers['x-practice-pace']).toMatch(/^20 /);
+    world += 60_000;
+    const later = await server.http.get(inWorld(job, '/shop'));
+    expect(Date.parse(later.headers['x-shop-time'] as string) - Date.parse(NOW)).toBe(21 * 60_000);
+  });
+
+  it('is taken up where it was when the program starts anew', async () => {
+    const job = await beginOn(['valve-stuck']);
+    await does(job, { kind: 'tags', tags: { 'valve-stuck': 7, deposit: 3 } }).expect(201);
+    await does(job, { kind: 'look', sign: 'valve-moves' }).expect(201);
+    server.services.practice.close();
+    const { entries } = await get<PracticeReply>(at(`/jobs/${job}`));
+    expect(entries.map(({ kind }) => kind)).toEqual(['tags', 'look']);
+    expect(entries[0]?.tags).toEqual({ 'valve-stuck': 7, deposit: 3 });
+    await does(job, { kind: 'ranking' }).expect(201);
+    await get(inWorld(job, `/jobs/${job}?since=0`));
+  });
+
+  it('is worked by two people at once: what each did is there, in one order', async () => {
+    const job = await begin();
+    await Promise.all([
+      does(job, { kind: 'look', sign: 'duct-off-look' }, 'wen').expect(201),
+      does(job, { kind: 'ask', sign: 'onset' }, 'tomas').expect(201),
+      does(job, { kind: 'hand', deed: 'key-on' }, 'wen').expect(201),
+    ]);
+    const { entries } = await get<PracticeReply>(at(`/jobs/${job}`));
+    expect(entries.map(({ seq }) => seq)).toEqual([1, 2, 3]);
+    expect(new Set(entries.map(({ by }) => by))).toEqual(new Set(['wen', 'tomas']));
+  });
+
+  it('is taken out with its world, by whose it is or a lead', async () => {
+    const job = await begin();
+    await get(inWorld(job, '/shop'));
+    const folder = join(server.folder, 'practice', 'worlds', job);
+    expect(existsSync(folder)).toBe(true);
+    await server.http.delete(`${at(`/jobs/${job}`)}?by=tomas`).expect(403);
+    await server.http.delete(`${at(`/jobs/${job}`)}?by=wen`).expect(200);
+    expect(existsSync(folder)).toBe(false);
+    await server.http.get(at(`/jobs/${job}`)).expect(404);
+    await server.http.get(inWorld(job, '/shop')).expect(404);
+  });
+});
+
+describe('what is done at a practice vehicle', () => {
+  it('shows what is there, answers what is asked, and keeps both', async () => {
+    const job = await beginOn(['deposit']);
+    const { body } = await does(job, { kind: 'look', sign: 'duct-off-look' }).expect(201);
+    expect(body).toMatchObject({ kind: 'look', what: 'duct-off-look', answer: { met: { kind: 'deposit' } } });
+    const asked = await does(job, { kind: 'ask', sign: 'onset' }).expect(201);
+    expect((asked.body as { answer: { said: string } }).answer.said).toBe('Slowly.');
+    await does(job, { kind: 'look', sign: 'no-such-check' }).expect(404);
+    await does(job, { kind: 'ask', sign: 'coil-ohms' }).expect(404);
+  });
+
+  it('reads the codes of the fault by the adapter', async () => {
+    const job = await beginOn(['position']);
+    const { body } = await server.http
+      .post(inWorld(job, '/adapter/read'))
+      .send({ link: 'sim.practice', jobId: job, codes: true, values: true })
+      .expect(200);
+    const { stored, values } = body as { stored: string[]; values: { name: string }[] };
+    expect(stored.length).toBeGreaterThan(0);
+    expect(values.length).toBeGreaterThan(3);
+  });
+
+  it('stops a key that is turned with a finger at the plate, and counts it', async () => {
+    const job = await beginOn(['deposit'], 'electronic');
+    await does(job, { kind: 'look', sign: 'duct-off-look' }).expect(201);
+    const hand = async (deed: string) =>
+      (
+        (await does(job, { kind: 'hand', deed }).expect(201)).body as {
+          answer: { hand: { stopped: boolean; risk: boolean; words: string } };
+        }
+      ).answer.hand;
+    expect(await hand('hand-at-plate')).toMatchObject({ stopped: false });
+    const stopped = await hand('key-on');
+    expect(stopped).toMatchObject({ stopped: true, risk: true });
+    expect(stopped.words).toContain('finger');
+    await hand('hand-away');
+    expect(await hand('key-on')).toMatchObject({ stopped: false });
+    // And the other way round: the motor holds the plate.
+    expect(await hand('hand-at-plate')).toMatchObject({ stopped: true });
+  });
+
+  it('cures by what is put right where it sits, and only by that', async () => {
+    const job = await beginOn(['intake-leak']);
+    await does(job, { kind: 'mend', cause: 'intake-leak' }).expect(201);
+    // A sticking valve is not put right where it sits.
+    await does(job, { kind: 'mend', cause: 'valve-stuck' }).expect(404);
+    const review = (await end(job, ['intake-leak']).expect(200)).body as PracticeReview;
+    expect(review).toMatchObject({ found: true, cured: true, left: [], harms: [] });
+  });
+
+  it('leaves a rag in where nobody takes it out, and says so after', async () => {
+    const job = await beginOn(['intake-leak']);
+    await does(job, { kind: 'look', sign: 'duct-off-look' }).expect(201);
+    await does(job, { kind: 'hand', deed: 'rag-in' }).expect(201);
+    await does(job, { kind: 'mend', cause: 'intake-leak' }).expect(201);
+    const world_ = server.services.practice.world(job);
+    // It starts, and runs badly.
+    const { idle } = world_.vehicleNow();
+    expect(idle.started).toBe(true);
+    expect(idle.swing).toBeGreaterThan(world_.vehicle.sound.swing * 4);
+    const review = (await end(job, ['intake-leak']).expect(200)).body as PracticeReview;
+    expect(review).toMatchObject({ cured: false, harms: ['rag'] });
+  });
+
+  it('takes nothing more once it is ended', async () => {
+    const job = await begin();
+    await end(job, ['deposit']).expect(200);
+    await does(job, { kind: 'ranking' }).expect(409);
+    await end(job, ['other']).expect(200);
+    expect((await get<PracticeReview>(at(`/jobs/${job}/review`))).decided).toEqual(['deposit']);
+  });
+});
+
+describe('scenarios', () => {
+  it('are more than sixty, over all kinds, and their addresses tell nothing', async () => {
+    const { scenarios } = await get<PracticeHome>(at('?person=wen'));
+    expect(scenarios.length).toBeGreaterThanOrEqual(92);
+    expect(new Set(scenarios.map(({ group }) => group)).size).toBe(6);
+    expect(scenarios.every(({ key, teaches }) => /^[0-9a-f]{12}$/.test(key) && teaches === '')).toBe(true);
+  });
+
+  it('go out as a file and come in again', async () => {
+    const kept = await server.http
+      .post(at('/scenarios'))
+      .send({ by: 'isla', ...file() })
+      .expect(201);
+    const { key } = kept.body as { key: string };
+    const out = await get<object>(at(`/scenarios/${key}/file?by=isla`));
+    expect(out).toEqual(file());
+    await server.http
+      .post(at('/scenarios'))
+      .send({ by: 'isla', ...out })
+      .expect(201);
+    await server.http.delete(`${at(`/scenarios/${key}`)}?by=isla`).expect(200);
+    await server.http.get(at(`/scenarios/${key}/file`)).expect(404);
+  });
+
+  it('of a later version are said to be that', async () => {
+    const { body } = await server.http
+      .post(at('/scenarios'))
+      .send({ by: 'isla', ...file(), version: 2, more: true })
+      .expect(400);
+    expect(body).toMatchObject({ error: { code: 'newer-file' } });
+  });
+
+  it('are kept by a lead', async () => {
+    await server.http
+      .post(at('/scenarios'))
+      .send({ by: 'wen', ...file() })
+      .expect(403);
+  });
+
+  it('are made of a past job of the shop by one tap, without anything of it', async () => {
+    await openJob(server, 'past').expect(201);
+    await server.http.post(at('/scenarios/from-job/past')).send({ by: 'isla' }).expect(400);
+    await server
+      .send('past', 'record-check', { id: 'c1', check: 'valve-turns', outcome: 'stuck', typed: [], when: 'before' })
+      .expect(201);
+    await server
+      .send('past', 'decide', { choice: 'clean-bench', reason: 'it sticks', departure: '', options: [] })
+      .expect(201);
+    const { body } = await server.http.post(at('/scenarios/from-job/past')).send({ by: 'isla' }).expect(201);
+    const { key } = body as { key: string };
+    const out = JSON.stringify(await get(at(`/scenarios/${key}/file`)));
+    for (const word of ['TQ 417', 'library', '148', 'past', 'isla', 'tomas', 'Hunts', NOW.slice(0, 10)])
+      expect(out).not.toContain(word);
+    expect(out).toContain('valve-stuck');
+    const { scenarios } = await get<PracticeHome>(at('?person=isla'));
+    expect(scenarios.find((each: ScenarioLine) => each.key === key)).toMatchObject({
+      group: 'cable',
+      own: { by: 'isla' },
+    });
+    await server.http.post(at('/scenarios/from-job/past')).send({ by: 'wen' }).expect(403);
+    await server.http.post(at('/scenarios/from-job/nothing')).send({ by: 'isla' }).expect(404);
+  });
+});
+
+describe('progress', () => {
+  it('counts what was met and found, says what is due, and is countersigned by a lead', async () => {
+    const job = await beginOn(['intake-leak']);
+    await does(job, { kind: 'mend', cause: 'intake-leak' }).expect(201);
+    await end(job, ['intake-leak']).expect(200);
+    const drilled = await server.http
+      .post(at('/drills'))
+      .send({ by: 'wen', drill: 'way-back', seed: 4, right: 3, of: 6, seconds: 40 })
+      .expect(201);
+    expect(drilled.body).toMatchObject({
+      person: 'wen',
+      causes: [{ cause: 'intake-leak', met: 1, found: 1 }],
+      drills: [{ drill: 'way-back', done: 1, lastRight: 3, lastOf: 6 }],
+    });
+    const { due } = drilled.body as { due: { subject: string; at: string }[] };
+    // What went less well is due sooner.
+    expect(due.map(({ subject }) => subject)).toEqual(['drill:way-back', 'cause:intake-leak']);
+    await server.http
+      .post(at(`/jobs/${job}/countersign`))
+      .send({ by: 'tomas' })
+      .expect(403);
+    expect((await get<{ id: string }[]>(at('/to-countersign'))).map(({ id }) => id)).toEqual([job]);
+    const signed = await server.http
+      .post(at(`/jobs/${job}/countersign`))
+      .send({ by: 'isla' })
+      .expect(200);
+    expect(signed.body).toMatchObject({ countersigned: { by: 'isla' } });
+    expect(await get(at('/to-countersign'))).toEqual([]);
+  });
+  it('refuses more right than asked', async () => {
+    await server.http
+      .post(at('/drills'))
+      .send({ by: 'wen', drill: 'way-back', seed: 4, right: 7, of: 6, seconds: 40 })
+      .expect(400);
+  });
+  it('is countersigned by nobody for themselves', async () => {
+    const job = await begin({}, 'isla');
+    await end(job, ['deposit'], 'isla').expect(200);
+    await server.http
+      .post(at(`/jobs/${job}/countersign`))
+      .send({ by: 'isla' })
+      .expect(403);
+  });
+});
+
+describe('the practice store', () => {
+  it('of a later version is left alone, and the shop works on', async () => {
+    mkdirSync(join(server.folder, 'practice'), { recursive: true });
+    const later = new Sqlite(join(server.folder, 'practice', 'practice.sqlite'));
+    later.pragma('user_version = 99');
+    later.close();
+    const { body } = await server.http.get(at('?person=wen'));
+    expect(body).toMatchObject({ error: { code: 'newer-than-program' } });
+    await server.http.get('/api/bay').expect(200);
+  });
+  it('is not made before anybody practises', () => {
+    expect(readdirSync(server.folder)).not.toContain('practice');
+  });
+});
+
+describe('the practice clock', () => {
+  const mark = { at: 1000, world: 0, fastUntil: 0 };
+  it('goes with the world, runs ahead in a wait to its very end, and stands when it is put aside', () => {
+    expect(practiceTime(mark, 500)).toBe(1500);
+    const soaking = markedAnew(mark, 500, { fastUntil: 1500 + 20_000 });
+    expect(practiceTime(soaking, 500 + 500)).toBe(1500 + 500 * FAST);
+    expect(practiceTime(soaking, 500 + 1000)).toBe(21_500);
+    expect(practiceTime(soaking, 500 + 1250)).toBe(21_750);
+    const still = markedAnew(soaking, 1000, { stopped: true });
+    expect(practiceTime(still, 99_000)).toBe(practiceTime(soaking, 1000));
+  });
+  it('never goes back, whatever the world’s clock does', () => {
+    expect(practiceTime(mark, -50_000)).toBe(1000);
+  });
+});
+
+describe('what is due again', () => {
+  it('comes later each time it goes well, and soon when it did not', () => {
+    const first = dueAgain(null, 'well', NOW);
+    const second = dueAgain(first.body, 'well', first.due);
+    const days = (from: string, to: string): number => (Date.parse(to) - Date.parse(from)) / 86_400_000;
+    expect(days(first.due, second.due)).toBeGreaterThan(days(NOW, first.due));
+    const failed = dueAgain(second.body, 'badly', second.due);
+    expect(days(second.due, failed.due)).toBeLessThan(days(first.due, second.due));
+    expect(dueAgain(null, 'well', NOW)).toEqual(first);
+  });
+});

@@ -1,0 +1,130 @@
+import type { Deed, PracticeAnswer, PracticeDeed, PracticeEntry, PracticeReply } from '../../contract/index.ts';
+import { type Knowledge, signsFor } from '../../core/diagnose/index.ts';
+import { type Job, jobMayStart } from '../../core/job/index.ts';
+import { answerOf, type Handled, handle, type HandDeed, look, UNTOUCHED } from '../../core/practice/index.ts';
+import { PracticeError } from './errors.ts';
+import { PRACTICE_LINK, type World } from './world.ts';
+
+/** What of a deed the engine itself notices. */
+const AT_THE_ENGINE: Readonly<Partial<Record<HandDeed, Deed>>> = {
+  'key-off': 'off',
+  'key-on': 'key-on',
+  run: 'start',
+  blip: 'blip',
+  'lights-on': 'loads',
+  sweep: 'sweep',
+};
+const KEY_AFTER: Readonly<Partial<Record<HandDeed, 'off' | 'on' | 'run'>>> = {
+  'key-off': 'off',
+  'key-on': 'on',
+  sweep: 'on',
+  run: 'run',
+  blip: 'run',
+  'lights-on': 'run',
+};
+
+/** Looks after which hands and rags reach the plate. */
+const REACHES_IN: ReadonlySet<string> = new Set(['duct-off-look', 'light-gap', 'plate-by-hand']);
+/** Options by which something is put right where it sits. */
+const IN_PLACE: ReadonlySet<string> = new Set(['elsewhere', 'adjust', 'remove']);
+
+/** Why the engine may not run, in words. */
+function heldBy(job: Job): readonly string[] {
+  const verdict = jobMayStart(job);
+  return verdict.may ? [] : verdict.holds.map(({ words }) => words);
+}
+
+/** What comes of a deed. @throws PracticeError for what this vehicle does not have */
+export function answerDeed(
+  world: World,
+  deed: PracticeDeed,
+  entries: readonly PracticeEntry[],
+  knowledge: Knowledge,
+): PracticeAnswer | null {
+  const { vehicle, job } = world;
+  switch (deed.kind) {
+    case 'look': {
+      const sign = signsFor(knowledge, vehicle).find((each) => each.id === deed.sign && each.kind === 'check');
+      const now = world.vehicleNow();
+      const met = sign === undefined ? null : look(now, deed.sign);
+      if (met === null) throw new PracticeError('no-such-scenario', 'There is no such check for this vehicle.');
+      const held = heldBy(job);
+      if (sign?.method?.key === 'engine running' && held.length > 0)
+        return { said: `Held, the engine may not run: ${held.join('; ')}.` };
+      return { met };
+    }
+    case 'ask': {
+      const said = answerOf(vehicle, knowledge, deed.sign);
+      if (said === null) throw new PracticeError('no-such-scenario', 'That is nothing that a customer could answer.');
+      return { said };
+    }
+    case 'hand': {
+      const { ragIn, handAtPlate } = standing(entries);
+      const unit = job.items.find((item) => item.unit === 'throttle-body');
+      const open =
+        job.openings.some(({ state }) => state === 'open') ||
+        job.items.some(({ kind, state }) => kind === 'duct' && state === 'off') ||
+        unit?.state === 'off' ||
+        entries.some(({ kind, what }) => kind === 'look' && REACHES_IN.has(what));
+      const hand = handle(deed.deed, {
+        group: vehicle.group,
+        handAtPlate,
+        ragIn,
+        open,
+        key: keyOf(entries),
+        held: heldBy(job),
+      });
+      const atEngine = AT_THE_ENGINE[deed.deed];
+      if (!hand.stopped && atEngine !== undefined) world.services.hub.act(PRACTICE_LINK, atEngine);
+      return { hand };
+    }
+    case 'mend': {
+      const cause = knowledge.causes.find((each) => each.id === deed.cause);
+      const where = cause?.cures.some(({ option }) => IN_PLACE.has(option)) ?? false;
+      if (!where) throw new PracticeError('no-such-scenario', 'That is not put right where it sits.');
+      return { said: 'Done, as the maker says.' };
+    }
+    case 'tags':
+    case 'ranking':
+      return null;
+  }
+}
+
+/** What hands have done so far. */
+export const handledBy = (entries: readonly PracticeEntry[]): Handled =>
+  entries.reduce<Handled>((so, { kind, what, answer }) => {
+    if (kind === 'mend') return { ...so, mended: [...so.mended, what] };
+    if (kind !== 'hand' || answer?.hand?.changed !== true) return so;
+    if (what === 'rag-in' || what === 'rag-out') return { ...so, ragIn: what === 'rag-in' };
+    return what === 'spray-sensor' ? { ...so, sensorSprayed: true } : so;
+  }, UNTOUCHED);
+
+/** What a deed is about, in a word. */
+export function whatOf(deed: PracticeDeed): string {
+  switch (deed.kind) {
+    case 'look':
+    case 'ask':
+      return deed.sign;
+    case 'hand':
+      return deed.deed;
+    case 'mend':
+      return deed.cause;
+    case 'tags':
+    case 'ranking':
+      return '';
+  }
+}
+
+const changing = (entries: readonly PracticeEntry[]): PracticeEntry[] =>
+  entries.filter(({ kind, answer }) => kind === 'hand' && answer?.hand?.changed === true);
+const keyOf = (entries: readonly PracticeEntry[]): 'off' | 'on' | 'run' =>
+  changing(entries).reduce<'off' | 'on' | 'run'>((key, { what }) => KEY_AFTER[what as HandDeed] ?? key, 'off');
+
+/** How things stand where hands are. */
+export const standing = (entries: readonly PracticeEntry[]): Pick<PracticeReply, 'ragIn' | 'handAtPlate'> => ({
+  ragIn: handledBy(entries).ragIn,
+  handAtPlate: changing(entries).reduce(
+    (is, { what }) => (what === 'hand-at-plate' ? true : what === 'hand-away' ? false : is),
+    false,
+  ),
+});

@@ -1,0 +1,345 @@
+import { randomUUID } from 'node:crypto';
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Database } from 'better-sqlite3';
+import type {
+  PracticeDeed,
+  PracticeEntry,
+  PracticeHome,
+  PracticeLine,
+  PracticeProgress,
+  PracticeReply,
+  PracticeReview,
+} from '../../contract/index.ts';
+import type { Group, Knowledge } from '../../core/diagnose/index.ts';
+import type { Stamp } from '../../core/job/index.ts';
+import {
+  complaintOf,
+  harmsOf,
+  practiceFile,
+  type Scenario,
+  stillWrong,
+  storedCodes,
+  triedWords,
+  vehicleOf,
+} from '../../core/practice/index.ts';
+import { vehicleName } from '../../core/vehicle/index.ts';
+import type { createServices, Services } from '../services.ts';
+import { answerDeed, handledBy, standing, whatOf } from './deeds.ts';
+import { PracticeError } from './errors.ts';
+import { PracticeRecords, type PracticeRow } from './records.ts';
+import { dueAgain, stabilityOf, type Went } from './repetition.ts';
+import { ScenarioList } from './scenarios.ts';
+import { World } from './world.ts';
+
+/** What practice is made with. */
+export interface PracticeMaking {
+  readonly shop: Database;
+  /** Of the shop's store. */
+  readonly folder: string;
+  /** Who is let in is the shop's. */
+  readonly access: Services['access'];
+  readonly knowledge: Services['knowledge'];
+  readonly now: () => string;
+  readonly machineZone: string;
+  readonly readOnly: boolean;
+  readonly make: typeof createServices;
+}
+
+/** So many worlds are kept open; the one that was left alone longest is let go. */
+const OPEN_WORLDS = 12;
+/** Practice jobs, scenarios and drills: a room beside the shop's store. */
+export class Practice {
+  readonly #making: PracticeMaking;
+  readonly #folder: string;
+  readonly scenarios: ScenarioList;
+  #records: PracticeRecords | null = null;
+  readonly #worlds = new Map<string, World>();
+
+  constructor(making: PracticeMaking) {
+    this.#making = making;
+    this.#folder = join(making.folder, 'practice');
+    this.scenarios = new ScenarioList(
+      () => this.records,
+      () => this.#knowledge(),
+    );
+  }
+
+  get records(): PracticeRecords {
+    if (this.#making.readOnly)
+      throw new PracticeError('practice-closed', 'The store is open for reading only: nothing can be practised.');
+    this.#records ??= new PracticeRecords(this.#folder);
+    return this.#records;
+  }
+
+  /** Lets go of all that is open. */
+  close(): void {
+    for (const world of this.#worlds.values()) world.close();
+    this.#worlds.clear();
+    this.#records?.db.close();
+    this.#records = null;
+  }
+
+  home(person: string, isLead: boolean): PracticeHome {
+    const jobs = this.records.jobs(person);
+    return {
+      scenarios: this.scenarios.lines(jobs, isLead),
+      open: jobs.filter(({ state }) => state !== 'ended').map(lineOf),
+      ended: jobs.filter(({ state }) => state === 'ended').map(lineOf),
+      due: this.#due(person),
+    };
+  }
+
+  /** Jobs that were ended and that nobody has countersigned. */
+  toCountersign(): PracticeLine[] {
+    return this.records
+      .jobs(null)
+      .filter(({ state, countersigned }) => state === 'ended' && countersigned === null)
+      .map(lineOf);
+  }
+
+  /** @throws PracticeError where nothing of what is asked for can be practised */
+  begin(
+    asked: {
+      scenario?: string | undefined;
+      group?: Group | undefined;
+      difficulty?: 1 | 2 | 3 | undefined;
+      seed?: number | string | undefined;
+    },
+    by: string,
+  ): string {
+    const scenario = asked.scenario === undefined ? this.scenarios.pick(asked, by) : this.scenarios.of(asked.scenario);
+    return this.#beginOn(this.scenarios.seeded(scenario, asked.seed), by);
+  }
+
+  again(id: string, seed: number | string | undefined, by: string): string {
+    const { scenario } = this.row(id);
+    return this.#beginOn(seed === undefined ? scenario : this.scenarios.seeded(scenario, seed), by);
+  }
+
+  #beginOn(scenario: Scenario, by: string): string {
+    const vehicle = vehicleOf(scenario);
+    const id = randomUUID();
+    const at = Date.parse(this.#making.now());
+    const complaint = [complaintOf(vehicle, this.#knowledge()), triedWords(scenario)].filter(Boolean).join(' ');
+    this.records.oneGo(() =>
+      this.records.begin({
+        id,
+        scenario,
+        by,
+        complaint,
+        begunAt: this.#making.now(),
+        clock: { at, world: at, fastUntil: 0 },
+      }),
+    );
+    return id;
+  }
+
+  /** @throws PracticeError for one that is not there */
+  row(id: string): PracticeRow {
+    const row = this.records.job(id);
+    if (row === null) throw new PracticeError('no-such-practice', 'There is no such practice job.');
+    return row;
+  }
+
+  /** The world of a job. @throws PracticeError for one that is not there, or stopped */
+  world(id: string): World {
+    const open = this.#worlds.get(id);
+    if (open !== undefined) {
+      // The one that was used last is let go last.
+      this.#worlds.delete(id);
+      this.#worlds.set(id, open);
+      return open;
+    }
+    const row = this.row(id);
+    const vehicle = vehicleOf(row.scenario);
+    const world = new World({
+      id,
+      folder: join(this.#folder, 'worlds', id),
+      shop: this.#making.shop,
+      vehicle,
+      complaint: row.complaint,
+      codes: storedCodes(vehicle, this.#knowledge()),
+      plate: plateOf(row),
+      by: row.by,
+      clock: row.clock,
+      machineZone: this.#making.machineZone,
+      make: this.#making.make,
+      access: this.#making.access,
+      handled: () => handledBy(this.records.entries(id)),
+      now: () => Date.parse(this.#making.now()),
+      marked: (clock) => this.records.setClock(id, clock, this.row(id).state),
+    });
+    this.#worlds.set(id, world);
+    const [oldest] = this.#worlds.keys();
+    if (this.#worlds.size > OPEN_WORLDS && oldest !== undefined) this.#letGo(oldest);
+    return world;
+  }
+
+  reply(id: string): PracticeReply {
+    const row = this.row(id);
+    const entries = this.records.entries(id);
+    return { ...lineOf(row), jobId: id, tried: triedWords(row.scenario), entries, ...standing(entries) };
+  }
+
+  /** What a person does beside the log, and what comes of it. @throws PracticeError */
+  does(id: string, deed: PracticeDeed, by: string): PracticeEntry {
+    const row = this.row(id);
+    if (row.state === 'ended')
+      throw new PracticeError(
+        'practice-ended',
+        'This practice job is ended; look at it again in its review.',
+        'Begin it again.',
+      );
+    if (row.state === 'stopped')
+      throw new PracticeError('practice-ended', 'This practice job is put aside.', 'Take it up again.');
+    const world = this.world(id);
+    const answer = answerDeed(
+      world,
+      deed,
+      this.records.entries(id),
+      world.services.knowledge.get(world.job.knowledge) ?? this.#knowledge(),
+    );
+    const entry = this.records.oneGo(() =>
+      this.records.add(id, {
+        at: world.nowIso(),
+        by,
+        kind: deed.kind,
+        what: whatOf(deed),
+        tags: deed.kind === 'tags' ? deed.tags : null,
+        answer,
+      }),
+    );
+    world.noticeWork();
+    world.services.changes.tell({ kind: 'rows', list: 'practice' });
+    return entry;
+  }
+
+  /** Put aside: its clock stands still. */
+  stop(id: string): void {
+    const row = this.row(id);
+    if (row.state !== 'open') return;
+    this.world(id).stopClock();
+    this.records.setClock(id, this.row(id).clock, 'stopped');
+  }
+  takeUp(id: string): void {
+    const row = this.row(id);
+    if (row.state !== 'stopped') return;
+    this.records.setClock(id, row.clock, 'open');
+    this.world(id).startClock();
+  }
+
+  /** Says what it was, and is shown what it was. */
+  end(id: string, causes: readonly string[], at: string): PracticeReview {
+    const row = this.row(id);
+    if (row.state === 'ended') return this.review(id);
+    const world = this.world(id);
+    const now = world.vehicleNow();
+    const found = row.scenario.faults.every((fault) => causes.includes(fault));
+    const harms = harmsOf(world.vehicle, now);
+    const cured = stillWrong(world.vehicle, now).length === 0 && harms.length === 0;
+    const helped = this.records.entries(id).some(({ kind }) => kind === 'ranking');
+    const went: Went = !found ? 'badly' : helped || harms.length > 0 ? 'with help' : cured ? 'easily' : 'well';
+    world.stopClock();
+    this.records.oneGo(() => {
+      this.records.end(id, at, causes, found, cured);
+      for (const fault of row.scenario.faults) this.#again(row.by, `cause:${fault}`, went, at);
+    });
+    return this.review(id);
+  }
+
+  /** What is shown afterwards. @throws PracticeError while it is open: then it would tell what is hidden */
+  review(id: string): PracticeReview {
+    const row = this.row(id);
+    if (row.state !== 'ended')
+      throw new PracticeError('practice-open', 'What was wrong is shown once you have said what it was.');
+    const world = this.world(id);
+    const now = world.vehicleNow();
+    return {
+      ...this.reply(id),
+      scenario: row.scenario,
+      decided: row.decided,
+      left: stillWrong(world.vehicle, now),
+      harms: harmsOf(world.vehicle, now),
+      knowledge: world.job.knowledge,
+    };
+  }
+
+  countersign(id: string, who: Stamp): void {
+    const row = this.row(id);
+    if (row.state !== 'ended') throw new PracticeError('practice-open', 'It is not ended yet.');
+    if (row.by === who.by) throw new PracticeError('not-yours', 'Nobody countersigns what they practised themselves.');
+    this.records.countersign(id, who.by, who.at);
+  }
+
+  /** Takes a job out with its world. */
+  drop(id: string): void {
+    this.row(id);
+    this.#letGo(id);
+    this.records.drop(id);
+    rmSync(join(this.#folder, 'worlds', id), { recursive: true, force: true });
+  }
+
+  drill(person: string, drill: string, seed: number, right: number, of: number, seconds: number, at: string): void {
+    const share = right / of;
+    const went: Went = share < 0.5 ? 'badly' : share < 0.8 ? 'with help' : share < 1 ? 'well' : 'easily';
+    this.records.oneGo(() => {
+      this.records.addDrill(person, drill, seed, at, right, of, seconds);
+      this.#again(person, `drill:${drill}`, went, at);
+    });
+  }
+
+  progress(person: string): PracticeProgress {
+    const jobs = this.records.jobs(person);
+    const ended = jobs.filter(({ state }) => state === 'ended');
+    const causes = new Map<string, { met: number; found: number }>();
+    for (const { scenario, decided } of ended)
+      for (const fault of scenario.faults) {
+        const known = causes.get(fault) ?? { met: 0, found: 0 };
+        causes.set(fault, { met: known.met + 1, found: known.found + (decided.includes(fault) ? 1 : 0) });
+      }
+    return {
+      person,
+      jobs: jobs.map(lineOf),
+      causes: [...causes].map(([cause, counts]) => ({ cause, ...counts })),
+      drills: this.records.drills(person),
+      due: this.#due(person),
+    };
+  }
+
+  #due(person: string): PracticeProgress['due'] {
+    return this.records
+      .cards(person)
+      .map(({ subject, due, body }) => ({ subject, at: due, stability: stabilityOf(body) }));
+  }
+
+  #again(person: string, subject: string, went: Went, at: string): void {
+    const { due, body } = dueAgain(this.records.card(person, subject), went, at);
+    this.records.keepCard(person, subject, due, body);
+  }
+
+  #knowledge(): Knowledge {
+    return this.#making.knowledge.newest();
+  }
+
+  #letGo(id: string): void {
+    this.#worlds.get(id)?.close();
+    this.#worlds.delete(id);
+  }
+}
+
+const plateOf = ({ number }: Pick<PracticeRow, 'number'>): string => `PRACTICE ${number}`;
+const lineOf = (row: PracticeRow): PracticeLine => ({
+  id: row.id,
+  number: row.number,
+  by: row.by,
+  group: row.scenario.group,
+  name: vehicleName(practiceFile(row.scenario.group, '').vehicle),
+  complaint: row.complaint,
+  state: row.state,
+  begunAt: row.begunAt,
+  endedAt: row.endedAt,
+  found: row.found,
+  cured: row.cured,
+  countersigned: row.countersigned,
+});
