@@ -50,17 +50,15 @@ const file = (more: object = {}) => ({
 const does = (job: string, deed: object, by = 'wen') =>
   server.http.post(at(`/jobs/${job}/deeds`)).send({ by, ...deed });
 const command = (job: string, type: string, data: unknown) =>
-  server.http
-    .post(inWorld(job, `/jobs/${job}/commands`))
-    .send({
-      id: crypto.randomUUID(),
-      at: new Date(world).toISOString(),
-      by: 'wen',
-      seen: 0,
-      type,
-      data,
-      late: 'written-up',
-    });
+  server.http.post(inWorld(job, `/jobs/${job}/commands`)).send({
+    id: crypto.randomUUID(),
+    at: new Date(world).toISOString(),
+    by: 'wen',
+    seen: 0,
+    type,
+    data,
+    late: 'written-up',
+  });
 const end = (job: string, causes: readonly string[], by = 'wen') =>
   server.http.post(at(`/jobs/${job}/end`)).send({ by, causes });
 

@@ -15,13 +15,10 @@ export { fieldsOf, type Handled, type Harm, harmsOf, stillWrong, UNTOUCHED, work
 export { engineFaults } from './idling.ts';
 export { codeFindings, storedCodes } from './codes.ts';
 export {
-  ASK_MINUTES,
   Belief,
   bestWay,
   chooseInput,
-  minutesOf,
   type Rates,
-  READ_MINUTES,
   toldUnasked,
   type Way,
   wayOf,
@@ -29,3 +26,5 @@ export {
   workStep,
 } from './ways.ts';
 export { type FromJob, scenarioFromJob } from './fromJob.ts';
+export { ASK_MINUTES, minutesOf, READ_MINUTES } from './minutes.ts';
+export { type Done, type Misread, type Parting, type Review, reviewOf, stepKey } from './review.ts';

@@ -9,7 +9,6 @@ import {
   worthOfChecks,
 } from '../choose/index.ts';
 import {
-  ACCESS,
   type Access,
   attemptFinding,
   type CauseModel,
@@ -18,13 +17,13 @@ import {
   type Knowledge,
   rank,
   restOf,
-  type Sign,
   signsFor,
 } from '../diagnose/index.ts';
 import { wayMinutes } from '../job/index.ts';
 import { act } from './act.ts';
 import { comesOut } from './case.ts';
 import { practiceFile } from './files.ts';
+import { minutesOf, READ_MINUTES } from './minutes.ts';
 import type { PracticeVehicle } from './vehicle.ts';
 import { stillWrong } from './worked.ts';
 
@@ -58,10 +57,6 @@ export interface Rates {
   readonly comebackMinor: number;
 }
 
-/** Reading codes and values with the tester takes so long, min. */
-export const READ_MINUTES = 5;
-/** A question put to the customer takes so long, min. */
-export const ASK_MINUTES = 0.5;
 const MOST_LOOKS = 14;
 /** Things that are tried on one vehicle before it is given up. */
 const MOST_WORK = 5;
@@ -90,16 +85,6 @@ export class Belief {
     const share = this.share;
     return { bits: Math.log2(Math.max(share, 1e-9) / Math.max(before, 1e-9)), share };
   }
-}
-
-/** Minutes that a check takes here, with what has to be reached for it. @param reached is added to */
-export function minutesOf({ method }: Sign, reached: Set<Access>): number {
-  const door = (method?.needs ?? []).reduce(
-    (sum, access) => sum + (reached.has(access) ? 0 : ACCESS[access].minutes),
-    0,
-  );
-  for (const access of [...(method?.needs ?? []), ...(method?.leaves ?? [])]) reached.add(access);
-  return (method?.minutes ?? ASK_MINUTES) + door;
 }
 
 /** What the plan of Decide is asked for a practice vehicle. */

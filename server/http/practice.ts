@@ -73,7 +73,12 @@ export function practiceRoutes(services: Services): Router {
     '/practice/jobs/:id/deeds',
     doing((request, actor) => {
       const deed = parse(practiceDeed, request.body);
-      return { status: 201, body: practice.does(parse(id, request.params.id), deed, actor.by) };
+      const which = parse(id, request.params.id);
+      const body = practice.does(which, deed, actor.by);
+      // What took its time has moved the practice clock on: whoever did it hears so at once.
+      const { pace } = practice.world(which);
+      request.res?.set({ 'x-shop-time': body.at, 'x-practice-pace': pace });
+      return { status: 201, body };
     }),
   );
   router.post(

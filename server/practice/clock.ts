@@ -19,6 +19,12 @@ export function practiceTime({ at, world: since, fastUntil }: ClockMark, world: 
   return passed < fastNeeds ? at + passed * FAST : Math.max(at, fastUntil) + (passed - fastNeeds);
 }
 
+/** The same clock some minutes on: what takes its time in the world takes none here. */
+export const movedOn = (mark: ClockMark, world: number, minutes: number): ClockMark => ({
+  ...markedAnew(mark, world, {}),
+  at: practiceTime(mark, world) + minutes * 60_000,
+});
+
 /** The same clock, marked anew now: with another time until which it runs fast, or stopped. */
 export const markedAnew = (
   mark: ClockMark,

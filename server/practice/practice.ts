@@ -11,11 +11,13 @@ import type {
   PracticeReply,
   PracticeReview,
 } from '../../contract/index.ts';
-import type { Group, Knowledge } from '../../core/diagnose/index.ts';
+import { type Access, type Group, type Knowledge, signsFor } from '../../core/diagnose/index.ts';
 import type { Stamp } from '../../core/job/index.ts';
 import {
+  ASK_MINUTES,
   complaintOf,
   harmsOf,
+  minutesOf,
   practiceFile,
   type Scenario,
   stillWrong,
@@ -200,6 +202,7 @@ export class Practice {
       this.records.entries(id),
       world.services.knowledge.get(world.job.knowledge) ?? this.#knowledge(),
     );
+    world.pass(this.#minutes(world, deed));
     const entry = this.records.oneGo(() =>
       this.records.add(id, {
         at: world.nowIso(),
@@ -213,6 +216,21 @@ export class Practice {
     world.noticeWork();
     world.services.changes.tell({ kind: 'rows', list: 'practice' });
     return entry;
+  }
+
+  /** What a deed takes of practice time, min; a door that is open already takes none. */
+  #minutes(world: World, deed: PracticeDeed): number {
+    if (deed.kind === 'ask') return ASK_MINUTES;
+    if (deed.kind !== 'look') return 0;
+    const { vehicle, job, services } = world;
+    const signs = signsFor(services.knowledge.get(job.knowledge) ?? this.#knowledge(), vehicle);
+    const reached = new Set<Access>();
+    for (const { kind, what } of this.records.entries(job.id)) {
+      const before = kind === 'look' ? signs.find(({ id }) => id === what) : undefined;
+      if (before !== undefined) minutesOf(before, reached);
+    }
+    const sign = signs.find(({ id }) => id === deed.sign);
+    return sign === undefined ? 0 : minutesOf(sign, reached);
   }
 
   /** Put aside: its clock stands still. */

@@ -20,7 +20,7 @@ import { worldClock } from '../adapter/recorder.ts';
 import type { createServices, Services } from '../services.ts';
 import { OneGo } from '../store/oneGo.ts';
 import { openStore } from '../store/open.ts';
-import { type ClockMark, FAST, markedAnew, practiceTime } from './clock.ts';
+import { type ClockMark, FAST, markedAnew, movedOn, practiceTime } from './clock.ts';
 import { takeShopRows } from './shopRows.ts';
 
 /** The adapter that is plugged into a practice vehicle. */
@@ -72,6 +72,8 @@ export class World {
     if (made.jobs.job(making.id) === null) this.#open(made);
     made.jobs.onChange(() => this.#pace());
     this.#meet();
+    // It was driven in and stands with its key off.
+    made.hub.act(PRACTICE_LINK, 'off');
   }
 
   /** The practice time, ISO. */
@@ -96,6 +98,12 @@ export class World {
   /** Has the engine behind the adapter notice what was done. */
   noticeWork(): void {
     this.#meet();
+  }
+
+  /** Moves the practice clock on by what a look takes. */
+  pass(minutes: number): void {
+    this.#clock = movedOn(this.#clock, this.#making.now(), minutes);
+    this.#making.marked(this.#clock);
   }
 
   stopClock(): void {

@@ -1,6 +1,7 @@
 import type { ErrorReply } from '../../contract/index.ts';
 import { heardServerTime } from '../stores/clock.ts';
 import { nobodyHere, signedAs } from './signedAs.ts';
+import { apiUrl } from './world.ts';
 
 /** A request that was answered with an error, in the words to show. */
 export class ApiError extends Error {
@@ -46,7 +47,7 @@ async function call<T>(
   more: Readonly<Record<string, string>> = {},
 ): Promise<T> {
   const { token } = signedAs();
-  const response = await fetch(`/api${path}`, {
+  const response = await fetch(apiUrl(path), {
     method,
     ...(body === undefined ? {} : { body }),
     headers: {
@@ -58,7 +59,7 @@ async function call<T>(
     throw new OutOfReach(cause);
   });
   const serverTime = response.headers.get('x-shop-time');
-  if (serverTime !== null) heardServerTime(serverTime);
+  if (serverTime !== null) heardServerTime(serverTime, response.headers.get('x-practice-pace'));
   const reply: unknown = await response.json().catch((cause: unknown) => {
     throw new OutOfReach(cause);
   });

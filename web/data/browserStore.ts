@@ -1,4 +1,5 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { storeName } from './world.ts';
 
 /**
  * A store of this browser, opened once and again where the browser let go of it.
@@ -16,7 +17,7 @@ export function browserStore<S extends DBSchema>(
   };
   return () =>
     (open ??= new Promise<IDBPDatabase<S> | null>((resolve) => {
-      openDB<S>(name, version, {
+      openDB<S>(storeName(name), version, {
         upgrade,
         blocked: () => resolve(null),
         // A newer program in another tab is not kept waiting by this one.

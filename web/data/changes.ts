@@ -1,5 +1,6 @@
 import { onScopeDispose } from 'vue';
 import type { Change } from '../../contract/index.ts';
+import { apiUrl } from './world.ts';
 
 /** Changes that come in one breath are followed once, ms. */
 export const BREATH_MS = 120;
@@ -22,7 +23,7 @@ function connect(): void {
     return;
   }
   if (source !== null) return;
-  source = new EventSource('/api/changes');
+  source = new EventSource(apiUrl('/changes'));
   source.onopen = () => tell(null);
   source.onmessage = ({ data }: MessageEvent<string>) => tell(JSON.parse(data) as Change);
 }

@@ -1,6 +1,7 @@
 import type { InstrumentInfo, InstrumentNews, Mood, Page } from '../../contract/index.ts';
 import { api } from './api.ts';
 import { ask, keep } from './asking.ts';
+import { apiUrl } from './world.ts';
 
 /** The instruments of the bench, with the station of each. */
 export const readInstruments = async (): Promise<readonly InstrumentInfo[]> =>
@@ -14,7 +15,7 @@ export const setInstrument = (id: string, values: readonly number[], unit: strin
 
 /** Listens to one that is paired with this station. @returns stops listening */
 export function hearInstrument(id: string, station: string, hear: (news: InstrumentNews) => void): () => void {
-  const source = new EventSource(`/api/instruments/${id}/readings?station=${encodeURIComponent(station)}`);
+  const source = new EventSource(apiUrl(`/instruments/${id}/readings?station=${encodeURIComponent(station)}`));
   source.addEventListener('message', ({ data }: MessageEvent<string>) => hear(JSON.parse(data) as InstrumentNews));
   source.addEventListener('error', () => {
     if (source.readyState === EventSource.CLOSED)

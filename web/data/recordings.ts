@@ -4,6 +4,7 @@ import type { PhaseKind } from '../../core/trace/index.ts';
 import { api, isLater, OutOfReach } from './api.ts';
 import { give } from './asking.ts';
 import { letWait } from './waitingFiles.ts';
+import { apiUrl } from './world.ts';
 
 /** Begins to record a vehicle for a job. @throws ApiError when the adapter does not answer */
 export const beginRecording = (link: string, jobId: string, when: When, under: Condition): Promise<RecordingBegun> =>
@@ -22,7 +23,7 @@ export const actOn = async (link: string, deed: Deed): Promise<boolean> =>
 
 /** Listens to a recording as it comes. @returns stops listening */
 export function hearRecording(id: string, hear: (news: RecordingNews) => void, lost: () => void): () => void {
-  const source = new EventSource(`/api/adapter/recordings/${id}/news`);
+  const source = new EventSource(apiUrl(`/adapter/recordings/${id}/news`));
   source.addEventListener('message', ({ data }: MessageEvent<string>) => hear(JSON.parse(data) as RecordingNews));
   source.addEventListener('error', () => source.readyState === EventSource.CLOSED && lost());
   return () => source.close();
@@ -30,7 +31,7 @@ export function hearRecording(id: string, hear: (news: RecordingNews) => void, l
 
 /** The packed bytes of a recording. @throws OutOfReach, or an Error that says that it is lost */
 export async function recordingBytes(hash: string): Promise<ArrayBuffer> {
-  const response = await fetch(`/api/recordings/${hash}`).catch((cause: unknown) => {
+  const response = await fetch(apiUrl(`/recordings/${hash}`)).catch((cause: unknown) => {
     throw new OutOfReach(cause);
   });
   if (!response.ok) throw new Error('This recording is not on the disk any more, or not whole.');

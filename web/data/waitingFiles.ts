@@ -2,6 +2,7 @@ import type { DBSchema } from 'idb';
 import { shallowReactive } from 'vue';
 import { api } from './api.ts';
 import { browserStore } from './browserStore.ts';
+import { apiUrl } from './world.ts';
 
 /** A picture or a recording that the server does not have yet, by the hash of its bytes. */
 interface WaitingFile {
@@ -70,4 +71,4 @@ async function dropShown(hash: string): Promise<void> {
   for (const address of addressesOf(hash)) await shown.delete(address);
 }
 const addressesOf = (hash: string): readonly string[] =>
-  ['', '?size=small'].map((size) => `/api/pictures/${hash}${size}`);
+  ['', '?size=small'].map((size) => apiUrl(`/pictures/${hash}${size}`));

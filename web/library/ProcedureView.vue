@@ -18,6 +18,7 @@ import FigureRow from '../parts/FigureRow.vue';
 import SourceNote from '../parts/SourceNote.vue';
 import { readProcedure, readTimes, readVersions } from '../data/procedures.ts';
 import { useShop } from '../stores/shop.ts';
+import { apiUrl } from '../data/world.ts';
 
 const route = useRoute();
 const shop = useShop();
@@ -103,7 +104,10 @@ const bends = computed(() => {
           >
         </p>
         <span class="ml-auto flex flex-wrap gap-2">
-          <a class="quiet text-sm" :href="`/api/procedures/${procedure.id}/file?version=${procedure.version}`" download
+          <a
+            class="quiet text-sm"
+            :href="apiUrl(`/procedures/${procedure.id}/file?version=${procedure.version}`)"
+            download
             >Save as a file</a
           >
           <RouterLink v-if="procedure.version === newest" class="primary" :to="`/procedures/${procedure.id}/edit`"

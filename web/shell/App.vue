@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch 
 import { useRoute, useRouter } from 'vue-router';
 import { useChanges } from '../data/changes.ts';
 import { useFreshReads } from '../data/read.ts';
+import { WORLD } from '../data/world.ts';
 import { useCarry } from '../stores/useCarry.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { useSession } from '../stores/session.ts';
@@ -22,6 +23,7 @@ const WhatIsThis = defineAsyncComponent(() => import('./WhatIsThis.vue'));
 const NewVersionNote = defineAsyncComponent(() => import('./NewVersionNote.vue'));
 const WaitingSheet = defineAsyncComponent(() => import('./WaitingSheet.vue'));
 const InsecureNote = defineAsyncComponent(() => import('./InsecureNote.vue'));
+const PracticeFrame = defineAsyncComponent(() => import('../practice/PracticeFrame.vue'));
 const SignIn = defineAsyncComponent(() => import('../sign-in/SignIn.vue'));
 const NotTaken = defineAsyncComponent(() => import('./NotTaken.vue'));
 
@@ -29,7 +31,7 @@ const NotTaken = defineAsyncComponent(() => import('./NotTaken.vue'));
 const outside = /^\/(for|phone)\//.test(location.pathname);
 if (!outside) {
   useFreshReads();
-  useCarry();
+  if (WORLD.practice === null) useCarry();
 }
 const route = useRoute();
 const router = useRouter();
@@ -62,11 +64,12 @@ watch(
 const go = (keys: string, path: string, place: string) => ({
   keys: `g${keys}`,
   does: `Go to ${place}`,
-  run: () => void router.push(path),
+  // The shop's own pages are another world than that of a practice job.
+  run: () => (WORLD.practice === null ? void router.push(path) : location.assign(path)),
 });
 useKeys([
   { keys: '?', does: 'Show this sheet', run: () => (open.value = 'keys') },
-  { keys: '/', does: 'Search anything', run: () => (open.value = 'search') },
+  ...(WORLD.practice === null ? [{ keys: '/', does: 'Search anything', run: () => (open.value = 'search') }] : []),
   { keys: 'm', does: 'Light or dark', run: switchTheme },
   go('b', '/bay', 'the Bay'),
   go('v', '/vehicles', 'vehicles'),
@@ -75,6 +78,7 @@ useKeys([
   go('s', '/stock', 'stock'),
   go('t', '/tools', 'tools'),
   go('r', '/records', 'records'),
+  go('x', '/practice', 'practice'),
 ]);
 
 /** Lists that are parts of the shop's own settings. */
@@ -159,10 +163,11 @@ function toNextStep(): void {
         <InsecureNote v-if="insecure" />
         <ReadOnlyNote v-if="shop.readOnly" />
         <NotTaken v-if="outbox.notTaken.length > 0" />
-        <FirstVisit v-if="!bare && shop.loaded" :page="String(route.name ?? '')" />
+        <FirstVisit v-if="!bare && shop.loaded && WORLD.practice === null" :page="String(route.name ?? '')" />
         <div class="min-h-0 flex-1"><RouterView v-if="begun" /></div>
       </main>
     </div>
+    <PracticeFrame v-if="WORLD.practice !== null" />
     <WhatIsThis v-if="open === 'page'" :page="String(route.name ?? '')" @close="open = null" />
     <KeysSheet v-if="open === 'keys'" @close="open = null" />
     <SearchSheet v-if="open === 'search'" @close="open = null" />

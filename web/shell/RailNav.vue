@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useRoute } from 'vue-router';
+import { RouterLink, useRoute } from 'vue-router';
+import { WORLD } from '../data/world.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { useShop } from '../stores/shop.ts';
 import { switchTheme, theme } from './theme.ts';
@@ -14,7 +15,12 @@ const places = [
   { path: '/stock', name: 'Stock', key: 'G S' },
   { path: '/tools', name: 'Tools', key: 'G T' },
   { path: '/records', name: 'Records', key: 'G R' },
+  { path: '/practice', name: 'Practice', key: 'G X' },
 ];
+/** From a practice job every place is another world: its page is opened anew. */
+const practising = WORLD.practice !== null;
+const linkTo = (path: string) => (practising ? { href: path } : { to: path });
+const PlaceLink = practising ? 'a' : RouterLink;
 const route = useRoute();
 const shop = useShop();
 const outbox = useOutbox();
@@ -30,6 +36,7 @@ const UNDER: Readonly<Record<string, string>> = {
   '/price-lists': '/stock',
 };
 const here = computed(() => {
+  if (practising) return '/practice';
   const under = Object.keys(UNDER).find((path) => route.path.startsWith(path));
   if (under !== undefined) return UNDER[under];
   return places.find(({ path }) => route.path.startsWith(path))?.path ?? '/bay';
@@ -41,13 +48,17 @@ const here = computed(() => {
     aria-label="Places"
     class="relative flex shrink-0 items-center gap-x-4 overflow-x-auto border-b border-line px-4 py-1 min-[900px]:w-[104px] min-[900px]:flex-col min-[900px]:items-stretch min-[900px]:gap-0 min-[900px]:overflow-visible min-[900px]:border-b-0 min-[900px]:border-r min-[900px]:p-0"
   >
-    <RouterLink to="/bay" class="hidden px-4 pb-7 pt-4 text-note font-bold leading-[1.1] text-bottle min-[900px]:block"
-      >Unhurried<br />Wrench</RouterLink
+    <component
+      :is="PlaceLink"
+      v-bind="linkTo('/bay')"
+      class="hidden px-4 pb-7 pt-4 text-note font-bold leading-[1.1] text-bottle min-[900px]:block"
+      >Unhurried<br />Wrench</component
     >
-    <RouterLink
+    <component
+      :is="PlaceLink"
       v-for="place in places"
       :key="place.path"
-      :to="place.path"
+      v-bind="linkTo(place.path)"
       :title="`Keys ${place.key}`"
       class="relative py-3 text-note min-[900px]:px-4 min-[900px]:py-2.5"
       :class="here === place.path ? 'font-bold text-ink' : 'text-soft hover:text-ink'"
@@ -59,7 +70,7 @@ const here = computed(() => {
         aria-hidden="true"
         class="absolute -bottom-1 left-1/2 size-3 rounded-full border-2 border-oxide bg-paper min-[900px]:-right-[7px] min-[900px]:bottom-auto min-[900px]:left-auto min-[900px]:top-1/2 min-[900px]:-translate-y-1/2"
       />
-    </RouterLink>
+    </component>
     <span class="flex-1" />
     <!-- On a narrow screen the rail scrolls, and this stays. -->
     <button
@@ -79,6 +90,7 @@ const here = computed(() => {
       class="flex items-center gap-2 min-[900px]:flex-col min-[900px]:items-start min-[900px]:gap-0.5 min-[900px]:px-3 min-[900px]:pb-4"
     >
       <button
+        v-if="!practising"
         type="button"
         class="min-h-9 px-1 text-sm text-soft hover:text-ink"
         title="Key /"
@@ -96,13 +108,14 @@ const here = computed(() => {
       <button type="button" class="min-h-9 px-1 text-sm text-soft hover:text-ink" title="Key ?" @click="$emit('keys')">
         Keys
       </button>
-      <RouterLink
-        to="/settings"
+      <component
+        :is="PlaceLink"
+        v-bind="linkTo('/settings')"
         class="flex min-h-9 items-center px-1 text-sm hover:text-ink"
         :class="
           route.path.startsWith('/settings') || route.path.startsWith('/knowledge') ? 'font-bold text-ink' : 'text-soft'
         "
-        >Settings</RouterLink
+        >Settings</component
       >
       <button
         type="button"
@@ -118,7 +131,10 @@ const here = computed(() => {
         @click="$emit('person')"
       >
         <span class="text-sm font-bold">{{ shop.person?.name ?? 'Who?' }}</span>
-        <span v-if="shop.person?.bay" class="hidden text-sm text-soft min-[900px]:block">at {{ shop.person.bay }}</span>
+        <span v-if="practising" class="block text-sm text-soft max-[899px]:sr-only">practising</span>
+        <span v-else-if="shop.person?.bay" class="hidden text-sm text-soft min-[900px]:block"
+          >at {{ shop.person.bay }}</span
+        >
         <span class="sr-only">, change who is at the bench</span>
       </button>
     </div>

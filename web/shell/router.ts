@@ -1,11 +1,17 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import { WORLD } from '../data/world.ts';
 import { type Stage, STAGES } from '../../core/job/index.ts';
 
 /** One chunk per stage, loaded when it is opened. */
 const stageViews: Readonly<Record<Stage, () => Promise<unknown>>> = {
   complaint: () => import('../stages/complaint/ComplaintStage.vue'),
-  diagnose: () => import('../stages/diagnosis/DiagnoseStage.vue'),
-  decide: () => import('../stages/choice/DecideStage.vue'),
+  // In practice the program keeps its ranking to itself.
+  diagnose: () =>
+    WORLD.practice === null
+      ? import('../stages/diagnosis/DiagnoseStage.vue')
+      : import('../practice/diagnose/PracticeDiagnose.vue'),
+  decide: () =>
+    WORLD.practice === null ? import('../stages/choice/DecideStage.vue') : import('../practice/PracticeDecide.vue'),
   prepare: () => import('../stages/needs/PrepareStage.vue'),
   strip: () => import('../stages/items/StripStage.vue'),
   inspect: () => import('../stages/inspection/InspectStage.vue'),
@@ -19,7 +25,7 @@ const stageViews: Readonly<Record<Stage, () => Promise<unknown>>> = {
 };
 
 export const router = createRouter({
-  history: createWebHistory(),
+  history: createWebHistory(WORLD.base),
   routes: [
     { path: '/', redirect: '/bay' },
     { path: '/bay', name: 'bay', component: () => import('../bay/BayView.vue'), meta: { title: 'Bay' } },
@@ -161,6 +167,30 @@ export const router = createRouter({
       name: 'stock-item',
       component: () => import('../library/StockItemView.vue'),
       meta: { title: 'Stock' },
+    },
+    {
+      path: '/practice',
+      name: 'practice',
+      component: () => import('../practice/PracticeView.vue'),
+      meta: { title: 'Practice' },
+    },
+    {
+      path: '/practice/drills/:drill',
+      name: 'drill',
+      component: () => import('../practice/drills/DrillView.vue'),
+      meta: { title: 'Drill' },
+    },
+    {
+      path: '/practice/progress/:person?',
+      name: 'progress',
+      component: () => import('../practice/ProgressView.vue'),
+      meta: { title: 'Progress' },
+    },
+    {
+      path: '/practice/jobs/:id/review',
+      name: 'practice-review',
+      component: () => import('../practice/review/ReviewView.vue'),
+      meta: { title: 'Review' },
     },
     { path: '/jobs', name: 'jobs', component: () => import('../library/JobsView.vue'), meta: { title: 'Jobs' } },
     {

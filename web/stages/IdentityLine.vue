@@ -4,12 +4,14 @@ import { daysBetween } from '../../core/days/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import { format } from '../../core/quantity/index.ts';
 import { engineLine, isLooseUnit, vehicleName } from '../../core/vehicle/index.ts';
+import { WORLD } from '../data/world.ts';
 import { useShop } from '../stores/shop.ts';
 import { useToday } from '../stores/today.ts';
 
 const props = defineProps<{ job: Job }>();
 const shop = useShop();
 const today = useToday();
+const practising = WORLD.practice !== null;
 const opened = ref(false);
 const day = computed(() => daysBetween(shop.say.isoDay(props.job.opened.at), today.value) + 1);
 /** What was said when it was given on waits for whoever has it now. */
@@ -31,17 +33,21 @@ const CustodySheet = defineAsyncComponent(() => import('./custody/CustodySheet.v
 
 <template>
   <div class="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1 pt-2.5 md:px-7">
-    <span class="plate px-2.5 py-0.5 text-xl">{{ job.vehicle.plate }}</span>
+    <span class="plate px-2.5 py-0.5 text-xl" :class="practising ? 'practice-plate' : ''"
+      ><span v-if="practising" aria-hidden="true">× </span>{{ job.vehicle.plate
+      }}<span v-if="practising" aria-hidden="true"> ×</span></span
+    >
     <h1 class="text-action">{{ vehicleName(job.vehicle) }}</h1>
     <!-- Where it is narrow the engine gives way, never the reading or the number of the job. -->
     <span class="min-w-0 flex-1 truncate text-note text-soft max-md:hidden">{{ engineLine(job.vehicle) }}</span>
     <span class="ml-auto flex gap-x-4 whitespace-nowrap text-note text-soft">
       <span>{{ isLooseUnit(job.vehicle) ? 'loose unit' : format(job.reading) }}</span>
-      <button type="button" class="underline underline-offset-2" @click="opened = true">
+      <span v-if="practising">Nothing here is booked</span>
+      <button v-else type="button" class="underline underline-offset-2" @click="opened = true">
         Job {{ job.number }}, {{ state }}
       </button>
       <button
-        v-if="job.status === 'open'"
+        v-if="job.status === 'open' && !practising"
         type="button"
         class="underline underline-offset-2"
         :class="job.promise ? 'font-semibold text-ink' : ''"

@@ -5,6 +5,7 @@ import { CAUTIONS, cautionsFor, nextStage, type Stage, STAGE_NAMES, stageGaps } 
 import CautionStack from '../parts/CautionStack.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import TextField from '../parts/TextField.vue';
+import { WORLD } from '../data/world.ts';
 import { useTypedDraft } from '../forms/typedDraft.ts';
 import { useKeys } from '../shell/keys.ts';
 import { freshId, useJob } from '../stores/job.ts';
@@ -15,6 +16,7 @@ import GapList from './GapList.vue';
 import { useForm } from './useForm.ts';
 import { useSpot } from './useSpot.ts';
 
+const PracticeAside = defineAsyncComponent(() => import('../practice/PracticeAside.vue'));
 const MishapSheet = defineAsyncComponent(() => import('./mishaps/MishapSheet.vue'));
 const WriteUpDialog = defineAsyncComponent(() => import('./WriteUpDialog.vue'));
 
@@ -75,6 +77,7 @@ useKeys([{ keys: 'k', does: 'Note', run: () => (noting.value = true) }]);
       class="flex flex-col gap-4 border-t border-line bg-card px-4 py-5 md:px-6 lg:overflow-y-auto lg:border-l lg:contain-content lg:border-t-0"
       aria-label="Why"
     >
+      <PracticeAside v-if="WORLD.practice !== null" :stage="stage" />
       <slot name="why" />
       <CautionStack :ids="shownCautions" />
       <RuleLines v-if="store.job" :job="store.job" :stage="stage" />

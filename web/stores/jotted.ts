@@ -1,10 +1,11 @@
+import { storeName } from '../data/world.ts';
 import type { Waiting } from './outbox.ts';
 
 /**
  * What was just tapped, written down at once: a database of the browser takes a breath to open and to write, and a tab
  * can be closed within it. Each stays only until that database has it.
  */
-const PREFIX = 'unhurried-wrench:jotted:';
+const PREFIX = `${storeName('unhurried-wrench:jotted')}:`;
 
 /** Writes one down. Where the browser has no room, or forbids it, the database alone must do. */
 export function jot(entry: Waiting): void {

@@ -11,6 +11,7 @@ import { freshId } from '../../stores/job.ts';
 import { useShop } from '../../stores/shop.ts';
 import SavedLink from '../SavedLink.vue';
 import { useForm } from '../useForm.ts';
+import { apiUrl } from '../../data/world.ts';
 
 /** The estimate for the owner: lines to be adjusted, a page, a message, and what the owner said. */
 const props = defineProps<{
@@ -118,7 +119,7 @@ async function copy(): Promise<void> {
         </li>
       </ul>
       <div class="mt-2 flex flex-wrap gap-3">
-        <SavedLink :href="`/api/jobs/${job.id}/estimate.pdf`">A4 page</SavedLink>
+        <SavedLink :href="apiUrl(`/jobs/${job.id}/estimate.pdf`)">A4 page</SavedLink>
         <button type="button" class="quiet" @click="copy">{{ copied ? 'Copied' : 'Copy as a message' }}</button>
         <button type="button" class="quiet" @click="linking = true">A link for the customer</button>
         <LinkDialog v-if="linking" :job-id="job.id" kind="estimate" @close="linking = false" />

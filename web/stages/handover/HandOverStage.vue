@@ -17,6 +17,7 @@ import CustomerPageView from './CustomerPageView.vue';
 import OpenPoints from './OpenPoints.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
+import { apiUrl } from '../../data/world.ts';
 
 const LinkDialog = defineAsyncComponent(() => import('../../outside/LinkDialog.vue'));
 const store = useJob();
@@ -70,8 +71,8 @@ function handOver(): void {
       <div class="flex flex-wrap items-center gap-3">
         <h2 class="text-heading">The sheet</h2>
         <span class="ml-auto flex flex-wrap gap-2 text-sm">
-          <SavedLink :href="`/api/jobs/${job.id}/sheet.pdf`">A4 sheet, PDF</SavedLink>
-          <SavedLink :href="`/api/jobs/${job.id}/file`" download>Job file, JSON</SavedLink>
+          <SavedLink :href="apiUrl(`/jobs/${job.id}/sheet.pdf`)">A4 sheet, PDF</SavedLink>
+          <SavedLink :href="apiUrl(`/jobs/${job.id}/file`)" download>Job file, JSON</SavedLink>
           <button type="button" class="quiet" @click="linking = true">A link for the customer</button>
           <RouterLink v-if="learnable" class="quiet" :to="`/procedures/new?job=${job.id}`"
             >Let it write the procedure</RouterLink

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { Job, JobItem, Way } from '../../../core/job/index.ts';
 import PictureAdd from '../pictures/PictureAdd.vue';
 import SmallPicture from '../pictures/SmallPicture.vue';
+import { apiUrl } from '../../data/world.ts';
 
 /** How it sat before, seen when it goes back. */
 const props = defineProps<{ job: Job; item: JobItem; way: Way }>();
@@ -12,7 +13,7 @@ const pictures = computed(() => props.job.pictures.filter((each) => each.subject
 
 <template>
   <div class="flex flex-wrap items-center gap-2">
-    <a v-for="picture in pictures" :key="picture.id" :href="`/api/pictures/${picture.hash}`" target="_blank">
+    <a v-for="picture in pictures" :key="picture.id" :href="apiUrl(`/pictures/${picture.hash}`)" target="_blank">
       <SmallPicture
         :hash="picture.hash"
         :alt="`${item.name}, ${picture.when}`"

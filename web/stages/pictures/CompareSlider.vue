@@ -4,6 +4,7 @@ import { lineUp, type Spot } from '../../../core/inspect/index.ts';
 import type { PictureRef } from '../../../core/job/index.ts';
 import PictureGap from './PictureGap.vue';
 import { usePictureSize } from './usePictureSize.ts';
+import { apiUrl } from '../../data/world.ts';
 
 /** Before and after in one frame: the edge between them is moved; two picked places line the second up with the first. */
 const props = defineProps<{ before: PictureRef; after: PictureRef; what: string }>();
@@ -49,12 +50,12 @@ const edge = computed(() => (share.value / 100) * first.value.width);
       role="img"
       :aria-label="`${what}: before on the left, after on the right`"
     >
-      <image :href="`/api/pictures/${before.hash}`" :width="first.width" :height="first.height" />
+      <image :href="apiUrl(`/pictures/${before.hash}`)" :width="first.width" :height="first.height" />
       <clipPath :id="clip"><rect :x="edge" y="0" :width="first.width - edge" :height="first.height" /></clipPath>
       <g :clip-path="`url(#${clip})`">
         <rect :width="first.width" :height="first.height" fill="var(--band)" />
         <image
-          :href="`/api/pictures/${after.hash}`"
+          :href="apiUrl(`/pictures/${after.hash}`)"
           :width="second.width"
           :height="second.height"
           :transform="matrix"

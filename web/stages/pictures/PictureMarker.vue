@@ -8,12 +8,13 @@ import TextField from '../../parts/TextField.vue';
 import { useForm } from '../useForm.ts';
 import MarkCanvas from './MarkCanvas.vue';
 import { type MarkTool, useMarking } from './useMarking.ts';
+import { apiUrl } from '../../data/world.ts';
 
 /** Turns a picture, draws arrows, circles and words on it, and picks the two places that line it up with its counterpart. */
 const props = defineProps<{ picture: PictureRef; what: string }>();
 const emit = defineEmits<{ close: [] }>();
 const form = useForm();
-const [image, state] = useImage(() => `/api/pictures/${props.picture.hash}`);
+const [image, state] = useImage(() => apiUrl(`/pictures/${props.picture.hash}`));
 const size = computed(() =>
   image.value === null || image.value.naturalWidth === 0
     ? { width: 1600, height: 1200 }

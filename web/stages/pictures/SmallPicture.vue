@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
 import PictureGap from './PictureGap.vue';
+import { apiUrl } from '../../data/world.ts';
 
 /** The small copy of a photo, or the gap that is left of it. */
 const props = defineProps<{ hash: string; alt: string }>();
@@ -13,5 +14,5 @@ watch(
 
 <template>
   <PictureGap v-if="isLost" small :what="alt" />
-  <img v-else :src="`/api/pictures/${hash}?size=small`" :alt="alt" loading="lazy" @error="isLost = true" />
+  <img v-else :src="apiUrl(`/pictures/${hash}?size=small`)" :alt="alt" loading="lazy" @error="isLost = true" />
 </template>

@@ -1,5 +1,6 @@
 import { ref, type Ref, watch } from 'vue';
 import type { PictureSize } from '../../../core/job/index.ts';
+import { apiUrl } from '../../data/world.ts';
 
 /** The pixel size of a picture's screen copy; 4 : 3 until it is known. And whether it cannot be had at all. */
 export function usePictureSize(hash: () => string | null): { size: Ref<PictureSize>; isLost: Ref<boolean> } {
@@ -18,7 +19,7 @@ export function usePictureSize(hash: () => string | null): { size: Ref<PictureSi
       image.onerror = () => {
         if (hash() === value) isLost.value = true;
       };
-      image.src = `/api/pictures/${value}`;
+      image.src = apiUrl(`/pictures/${value}`);
     },
     { immediate: true },
   );

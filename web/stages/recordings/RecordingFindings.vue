@@ -8,6 +8,7 @@ import PutRight from '../entries/PutRight.vue';
 import StruckLines from '../entries/StruckLines.vue';
 import { useForm } from '../useForm.ts';
 import { offerOf } from './offers.ts';
+import { apiUrl } from '../../data/world.ts';
 
 /** What recordings of the job show: each figure with what it means here, and offered to the diagnosis by a tap. */
 const props = defineProps<{ job: Job; when: When }>();
@@ -53,7 +54,7 @@ function take(kind: TraceFigureKind): void {
             each.ended === 'lost' ? '; the connection was lost' : each.ended === 'file' ? `; from ${each.from}` : ''
           }}</span
         >
-        <a class="underline" :href="`/api/recordings/${each.hash}/csv`" download>CSV</a>
+        <a class="underline" :href="apiUrl(`/recordings/${each.hash}/csv`)" download>CSV</a>
         <PutRight :job="job" kind="recording-kept" :holds="{ id: each.id }" what="live data" />
       </li>
     </ul>

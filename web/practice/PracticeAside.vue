@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { HandDeed } from '../../core/practice/index.ts';
+import { jobMayStart } from '../../core/job/index.ts';
+import PickField from '../parts/PickField.vue';
+import { useShop } from '../stores/shop.ts';
+import { useNow } from '../stores/clock.ts';
+import { runningTimers } from '../../core/job/index.ts';
+import { useCauseNames } from './causeNames.ts';
+import EngineTraces from './EngineTraces.vue';
+import SayWhatItWas from './SayWhatItWas.vue';
+import { stopPractice } from '../data/practice.ts';
+import { WORLD } from '../data/world.ts';
+import { useEngine } from './useEngine.ts';
+import { usePractice } from './usePractice.ts';
+import CustomerAsked from './CustomerAsked.vue';
+
+/** The simulated vehicle beside every stage: its key and engine, what hands do at it, the practice clock, and the way out. */
+defineProps<{ stage: string }>();
+const { store, reply, entries, does, problem, signs, tags } = usePractice();
+const shop = useShop();
+const now = useNow();
+const { nameOf, newest } = useCauseNames();
+const { samples, shown } = useEngine();
+const job = computed(() => store.job);
+const answer = ref('');
+const isStopped = ref(false);
+const ending = ref(false);
+
+const holds = computed(() => {
+  const verdict = job.value === null ? null : jobMayStart(job.value);
+  return verdict === null || verdict.may ? [] : verdict.holds.map(({ words }) => words);
+});
+const KEYS: readonly { readonly deed: HandDeed; readonly name: string; readonly key: string }[] = [
+  { deed: 'key-off', name: 'Off', key: 'off' },
+  { deed: 'key-on', name: 'On', key: 'on' },
+  { deed: 'run', name: 'Run', key: 'run' },
+];
+const AFTER: Readonly<Partial<Record<string, string>>> = {
+  'key-off': 'off',
+  'key-on': 'on',
+  sweep: 'on',
+  run: 'run',
+  blip: 'run',
+  'lights-on': 'run',
+};
+const key = computed(
+  () =>
+    entries.value
+      .filter(({ kind, answer: came }) => kind === 'hand' && came?.hand?.changed === true)
+      .map(({ what }) => AFTER[what])
+      .findLast((each) => each !== undefined) ?? 'off',
+);
+/** Something is open that a hand or a rag reaches into. */
+const isOpen = computed(
+  () =>
+    (job.value?.openings.some(({ state }) => state === 'open') ?? false) ||
+    (job.value?.items.some(({ kind, unit, state }) => (kind === 'duct' || unit !== null) && state === 'off') ??
+      false) ||
+    entries.value.some(
+      ({ kind, what }) => kind === 'look' && ['duct-off-look', 'light-gap', 'plate-by-hand'].includes(what),
+    ),
+);
+const isWaiting = computed(() => job.value !== null && runningTimers(job.value).length > 0);
+
+async function hand(deed: HandDeed): Promise<void> {
+  const entry = await does({ kind: 'hand', deed });
+  const came = entry?.answer?.hand;
+  answer.value = came?.words ?? '';
+  isStopped.value = came?.stopped ?? false;
+}
+const mending = ref('');
+const mendable = computed(() =>
+  (newest.value?.causes ?? [])
+    .filter(({ cures }) => cures.some(({ option }) => ['elsewhere', 'adjust', 'remove'].includes(option)))
+    .map(({ id, name }) => ({ id, words: name })),
+);
+async function mend(): Promise<void> {
+  const cause = mending.value;
+  if (cause === '') return;
+  const entry = await does({ kind: 'mend', cause });
+  isStopped.value = false;
+  answer.value = entry === null ? '' : `${nameOf(cause)}: put right.`;
+  mending.value = '';
+}
+const mended = computed(() => entries.value.filter(({ kind }) => kind === 'mend').map(({ what }) => what));
+
+async function putAside(): Promise<void> {
+  await stopPractice(WORLD.practice ?? '');
+  location.assign('/practice');
+}
+</script>
+
+<template>
+  <section v-if="reply && job" aria-label="The simulated vehicle" class="grid gap-3 border-b border-line pb-5">
+    <CustomerAsked
+      v-if="stage === 'complaint'"
+      :signs="signs"
+      :entries="entries"
+      @ask="(sign) => does({ kind: 'ask', sign })"
+    />
+    <div class="flex items-baseline justify-between gap-3">
+      <h3 class="text-action font-bold">The simulated engine</h3>
+      <span class="text-sm text-soft">key {{ key }}</span>
+    </div>
+    <EngineTraces :samples="samples" :shown="shown" :figures="job.vehicle.figures" :is-off="key === 'off'" />
+    <div class="grid grid-cols-3 overflow-hidden rounded border-[1.5px] border-line" role="group" aria-label="Key">
+      <button
+        v-for="each in KEYS"
+        :key="each.deed"
+        type="button"
+        class="min-h-12 border-line text-note font-bold not-first:border-l-[1.5px]"
+        :class="
+          key === each.key
+            ? 'bg-ink text-paper'
+            : each.deed === 'run' && holds.length > 0
+              ? 'text-soft'
+              : 'hover:bg-band'
+        "
+        :aria-pressed="key === each.key"
+        @click="hand(each.deed)"
+      >
+        {{ each.name }}{{ each.deed === 'run' && holds.length > 0 ? ', held' : '' }}
+      </button>
+    </div>
+    <div class="grid grid-cols-3 gap-2">
+      <button type="button" class="quiet px-1! text-sm" @click="hand('blip')">Blip</button>
+      <button type="button" class="quiet px-1! text-sm" @click="hand('lights-on')">Lights on</button>
+      <button type="button" class="quiet px-1! text-sm" @click="hand('sweep')">Pedal down</button>
+    </div>
+    <p
+      v-if="answer || problem"
+      class="border-l-4 pl-3 text-note leading-snug"
+      :class="isStopped || problem ? 'border-alarm font-semibold text-alarm' : 'border-line'"
+      role="status"
+    >
+      {{ problem || answer }}
+    </p>
+    <details :open="isOpen || reply.ragIn || reply.handAtPlate">
+      <summary class="min-h-9 py-1.5 text-sm font-semibold text-soft">What your hands do</summary>
+      <div class="mt-1 grid grid-cols-2 gap-2">
+        <button v-if="!reply.handAtPlate" type="button" class="quiet px-2! text-sm" @click="hand('hand-at-plate')">
+          Hand at the plate
+        </button>
+        <button v-else type="button" class="quiet px-2! text-sm" @click="hand('hand-away')">Hand away</button>
+        <button v-if="!reply.ragIn" type="button" class="quiet px-2! text-sm" @click="hand('rag-in')">
+          Rag into the inlet
+        </button>
+        <button v-else type="button" class="quiet px-2! text-sm" @click="hand('rag-out')">Rag out</button>
+        <button type="button" class="quiet px-2! text-sm" @click="hand('spray-bore')">Spray the bore</button>
+        <button type="button" class="quiet px-2! text-sm" @click="hand('spray-sensor')">Spray the sensor</button>
+      </div>
+    </details>
+    <form v-if="stage !== 'complaint'" class="grid gap-2" @submit.prevent="mend">
+      <PickField
+        v-model="mending"
+        label="Put right where it sits"
+        :picks="mendable"
+        placeholder="hose, cable, plug …"
+      />
+      <button v-if="mending" type="submit" class="quiet justify-self-start">Put it right</button>
+      <p v-if="mended.length > 0" class="text-sm text-soft">
+        Put right: {{ mended.map(nameOf).join(', ').toLowerCase() }}.
+      </p>
+    </form>
+    <p class="flex items-center gap-3 text-sm">
+      <svg viewBox="0 0 24 24" class="size-6 shrink-0 text-brass" aria-hidden="true">
+        <circle cx="12" cy="12" r="10" fill="none" stroke="currentColor" stroke-width="2" stroke-dasharray="4 2.3" />
+        <path d="M12 6V12L16 14" fill="none" stroke="currentColor" stroke-width="2" />
+      </svg>
+      <span
+        ><b class="text-note tabular-nums">{{ shop.say.clock(now) }}</b> on the practice clock{{ isWaiting ? ',' : '' }}
+        <span v-if="isWaiting" class="font-bold text-brass">×20 while it soaks or warms up</span></span
+      >
+    </p>
+    <button type="button" class="primary" @click="ending = true">
+      Say what it was<span aria-hidden="true">→</span>
+    </button>
+    <button type="button" class="link min-h-9 justify-self-start text-note" @click="putAside">Put it aside</button>
+    <SayWhatItWas v-if="ending" :tags="tags" @close="ending = false" />
+  </section>
+</template>
