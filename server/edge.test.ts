@@ -40,6 +40,8 @@ describe('the edge of the API', () => {
       'delete /wrenches/w',
       'delete /tools/t',
       'delete /vehicles/v',
+      'delete /practice/jobs/p',
+      'delete /practice/scenarios/s',
       // Who is signed in is in the cookie.
       'delete /session',
       'post /session/everywhere',

@@ -17,7 +17,7 @@ import {
   type WayStep,
   workStep,
 } from './ways.ts';
-import { stillWrong } from './worked.ts';
+import { stillWrong, takesDirtOff } from './worked.ts';
 
 /** What a person did at a practice job beside its log, as far as it is a step of the way. */
 export interface Done {
@@ -112,7 +112,7 @@ function worksOf(job: Job): Moment[] {
     if (!works.some((work) => work.id === id)) works.push({ at, step: 'work', id });
   };
   for (const { kind, at } of job.replaced) add(at, `replace@${kind}`);
-  for (const pass of job.passes) {
+  for (const pass of job.passes.filter(takesDirtOff)) {
     const kind = kindOf(pass.unit);
     if (replaced.has(kind)) continue;
     add(

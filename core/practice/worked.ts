@@ -65,6 +65,11 @@ export function fieldsOf(fault: string): readonly (keyof World)[] {
 const BY_FEEL_HARMS = { plastic: 70, 'plastic or inserts': 70, alloy: 35 } as const;
 const ASKEW_MM2 = 8;
 
+/** What gets a unit ready, or rinses and dries it, takes no dirt off. */
+const LEAVES_DIRT: ReadonlySet<string> = new Set(['protect', 'wet', 'rinse', 'dry']);
+/** Whether a pass takes dirt off. */
+export const takesDirtOff = ({ kind }: { readonly kind: string }): boolean => !LEAVES_DIRT.has(kind);
+
 /** What the work of a job did to the world, and what the hands did beside it. */
 function workedWorld(before: World, job: Job, { mended, ragIn, sensorSprayed }: Handled, seed: number): World {
   const units = jobUnits(job, null);
@@ -73,7 +78,7 @@ function workedWorld(before: World, job: Job, { mended, ragIn, sensorSprayed }: 
   const become = (change: Change): void => {
     world = { ...world, ...change(world) };
   };
-  for (const pass of job.passes)
+  for (const pass of job.passes.filter(takesDirtOff))
     become(pass.onVehicle ? cleanedInPlace : isIdleKind(kindOf(pass.unit)) ? valveCleaned : bodyCleaned);
   for (const { kind } of job.replaced) become(isIdleKind(kind) ? valveNew : bodyNew);
   if (job.seals.some(({ decision }) => decision === 'renewed')) become(resealed);
@@ -84,7 +89,7 @@ function workedWorld(before: World, job: Job, { mended, ragIn, sensorSprayed }: 
   for (const cause of mended) become(() => sound(...fieldsOf(cause)));
   if (job.foreign.some(({ recovered }) => recovered?.recovered === 'all')) become(() => ({ objectOnPlate: false }));
   const byWire = ['electronic', 'multi-bank'].includes(groupOfJob(job));
-  const touched = job.passes.length > 0 || job.replaced.length > 0 || isBackOn;
+  const touched = job.passes.some(takesDirtOff) || job.replaced.length > 0 || isBackOn;
   const relearned = job.runs.some(({ run, closed }) => run.recipe.purpose === 'relearn' && closed?.outcome === 'took');
   if (relearned) become(() => ({ learned: true }));
   else if (byWire && touched) become(() => ({ learned: false }));

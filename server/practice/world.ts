@@ -19,9 +19,13 @@ import { AdapterHub } from '../adapter/hub.ts';
 import { worldClock } from '../adapter/recorder.ts';
 import type { createServices, Services } from '../services.ts';
 import { OneGo } from '../store/oneGo.ts';
+import { atOnce } from '../store/log.ts';
 import { openStore } from '../store/open.ts';
 import { type ClockMark, FAST, markedAnew, movedOn, practiceTime } from './clock.ts';
 import { takeShopRows } from './shopRows.ts';
+
+/** What stands where the shop’s name would. */
+const PRINTED_HEAD = 'Practice: nothing of this was done';
 
 /** The adapter that is plugged into a practice vehicle. */
 export const PRACTICE_LINK = `sim.${PRACTICE_ID}`;
@@ -64,7 +68,15 @@ export class World {
     const { folder, shop, machineZone, make } = making;
     mkdirSync(folder, { recursive: true });
     this.#db = openStore(join(folder, 'shop.sqlite'));
-    new OneGo(this.#db).run(() => takeShopRows(shop, this.#db));
+    new OneGo(this.#db).run(() => {
+      takeShopRows(shop, this.#db);
+      // What is printed of it says so at its head.
+      this.#db
+        .prepare(
+          "INSERT INTO setting (key, value) VALUES ('shop-name', ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value",
+        )
+        .run(PRINTED_HEAD);
+    });
     const made = make(this.#db, join(folder, 'pictures'), this.nowIso, machineZone, this.#hub(), {
       doneTo: (job) => this.#done(job),
     });
@@ -172,19 +184,16 @@ export class World {
         who,
         dayOf(at, services.settings.timeZone()),
       );
-      const outcome = services.jobs.take(
-        id,
-        {
-          id: `${id}.open`,
-          at,
-          by,
-          seen: 0,
-          type: 'open-job',
-          data: { vehicleId: PRACTICE_ID, reading: readingOf(vehicle.group), readingReason: '', complaint },
-        },
-        { receivedAt: at, deviceAt: null, offsetMs: 0, late: null },
-      );
-      if (outcome.kind === 'refused') throw new Error(outcome.refusal.message);
+      const arrival = atOnce(at);
+      const head = { at, by, seen: 0 };
+      const data = { vehicleId: PRACTICE_ID, reading: readingOf(vehicle.group), readingReason: '', complaint };
+      for (const command of [
+        { ...head, id: `${id}.open`, type: 'open-job', data },
+        { ...head, id: `${id}.procedure`, type: 'pin-procedure', data: { procedureId: PRACTICE_ID } },
+      ] as const) {
+        const outcome = services.jobs.take(id, command, arrival);
+        if (outcome.kind === 'refused') throw new Error(outcome.refusal.message);
+      }
     });
   }
 }

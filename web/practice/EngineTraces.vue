@@ -84,7 +84,7 @@ const traces = computed(() => [
       >
       <span
         ><b class="text-figure-sm leading-none tabular-nums">{{
-          shown?.drive == null ? '–' : shown.drive.toFixed(1)
+          shown?.drive == null || isOff ? '–' : shown.drive.toFixed(1)
         }}</b>
         <span class="text-sm text-soft">{{ figures.valveDuty === null ? '°' : '%' }}</span></span
       >

@@ -41,6 +41,35 @@ export const PAGE_WORDS: Readonly<Record<string, PageWords>> = {
     ],
     hint: 'Ask the customers below: until then those repairs count for nothing.',
   },
+  practice: {
+    title: 'Practice',
+    about: [
+      'Simulated vehicles with one or two faults hidden in them, worked with the screens of real work. The clipped plate and the stitched edge say that nothing there is real.',
+      'You rank the causes, choose what to look at and judge what you see; the program keeps its own ranking until you ask for it. Afterwards both ways stand side by side.',
+      'Drills take five minutes. What you practise comes back before you forget it; a lead reads and countersigns, and nobody is set beside another.',
+    ],
+    hint: 'Begin with any vehicle, or take a drill of five minutes.',
+  },
+  'practice-review': {
+    title: 'A review',
+    about: [
+      'What was hidden, your way and that of the plan on one scale of minutes, and where they part. The plan did not know the fault: it looked as long as a look was expected to save more than it cost.',
+      'Beside each look stands what you recorded, what it was, and how much likelier it made what was really wrong.',
+    ],
+    hint: 'Read the first letter: that is where your way left the other.',
+  },
+  drill: {
+    title: 'A drill',
+    about: [
+      'Some tasks of one kind, each judged at once, with the reason. What came of it is kept for you and a lead.',
+    ],
+    hint: 'Answer, and read the reason before the next one.',
+  },
+  progress: {
+    title: 'Progress',
+    about: ['What one person has practised: along the stages, by cause and by drill, and what is due again.'],
+    hint: 'Rings that are open are causes that you have not met yet.',
+  },
   lessons: {
     title: 'Lessons',
     about: [

@@ -17,7 +17,9 @@ import CustomerPageView from './CustomerPageView.vue';
 import OpenPoints from './OpenPoints.vue';
 import StageFrame from '../StageFrame.vue';
 import { useForm } from '../useForm.ts';
-import { apiUrl } from '../../data/world.ts';
+import { mayChange } from '../../../core/access/index.ts';
+import { apiUrl, WORLD } from '../../data/world.ts';
+import PractiseThis from './PractiseThis.vue';
 
 const LinkDialog = defineAsyncComponent(() => import('../../outside/LinkDialog.vue'));
 const store = useJob();
@@ -63,6 +65,10 @@ function handOver(): void {
     nextDue: due === null ? null : due.reading,
   });
 }
+/** What a job taught can be practised; whoever answers for the shop writes that. */
+const mayPractise = computed(
+  () => WORLD.practice === null && job.value?.belief != null && shop.person !== null && mayChange(shop.person.role),
+);
 </script>
 
 <template>
@@ -73,7 +79,10 @@ function handOver(): void {
         <span class="ml-auto flex flex-wrap gap-2 text-sm">
           <SavedLink :href="apiUrl(`/jobs/${job.id}/sheet.pdf`)">A4 sheet, PDF</SavedLink>
           <SavedLink :href="apiUrl(`/jobs/${job.id}/file`)" download>Job file, JSON</SavedLink>
-          <button type="button" class="quiet" @click="linking = true">A link for the customer</button>
+          <button v-if="WORLD.practice === null" type="button" class="quiet" @click="linking = true">
+            A link for the customer
+          </button>
+          <PractiseThis v-if="mayPractise" :job-id="job.id" />
           <RouterLink v-if="learnable" class="quiet" :to="`/procedures/new?job=${job.id}`"
             >Let it write the procedure</RouterLink
           >
