@@ -126,6 +126,8 @@ export interface PracticeAnswer {
   readonly met?: Met | undefined;
   readonly said?: string | undefined;
   readonly hand?: HandAnswer | undefined;
+  /** How the key stands after it, where it was turned. */
+  readonly key?: 'off' | 'on' | 'run' | undefined;
 }
 
 /** A practice job as its screens need it: nothing of what is hidden before it is ended. */

@@ -287,6 +287,23 @@ describe('what is done at a practice vehicle', () => {
     expect(await hand('hand-at-plate')).toMatchObject({ stopped: true });
   });
 
+  it('has its key turned as a check needs it, unless a hand is in the way', async () => {
+    const job = await beginOn(['valve-stuck']);
+    const key = async (sign: string) =>
+      (
+        (await does(job, { kind: 'look', sign }).expect(201)).body as {
+          answer: { key?: string; said?: string; met?: object };
+        }
+      ).answer;
+    expect(await key('valve-moves')).toMatchObject({ key: 'on' });
+    expect(await key('idle-speed')).toMatchObject({ key: 'run' });
+    expect(await key('duct-off-look')).toMatchObject({ key: 'off' });
+    await does(job, { kind: 'hand', deed: 'hand-at-plate' }).expect(201);
+    const stopped = await key('idle-speed');
+    expect(stopped.met).toBeUndefined();
+    expect(stopped.said).toContain('finger');
+  });
+
   it('cures by what is put right where it sits, and only by that', async () => {
     const job = await beginOn(['intake-leak']);
     await does(job, { kind: 'mend', cause: 'intake-leak' }).expect(201);

@@ -1,7 +1,15 @@
 import type { Deed, PracticeAnswer, PracticeDeed, PracticeEntry, PracticeReply } from '../../contract/index.ts';
-import { type Knowledge, signsFor } from '../../core/diagnose/index.ts';
+import { type KeyState, type Knowledge, signsFor } from '../../core/diagnose/index.ts';
 import { type Job, jobMayStart } from '../../core/job/index.ts';
-import { answerOf, type Handled, handle, type HandDeed, look, UNTOUCHED } from '../../core/practice/index.ts';
+import {
+  answerOf,
+  type HandAnswer,
+  type Handled,
+  handle,
+  type HandDeed,
+  look,
+  UNTOUCHED,
+} from '../../core/practice/index.ts';
 import { PracticeError } from './errors.ts';
 import { PRACTICE_LINK, type World } from './world.ts';
 
@@ -23,6 +31,14 @@ const KEY_AFTER: Readonly<Partial<Record<HandDeed, 'off' | 'on' | 'run'>>> = {
   'lights-on': 'run',
 };
 
+/** How a check wants the key. */
+const HAND_FOR: Readonly<Record<KeyState, HandDeed>> = {
+  'key off': 'key-off',
+  'key on, engine off': 'key-on',
+  'engine running': 'run',
+  driving: 'run',
+};
+
 /** Looks after which hands and rags reach the plate. */
 const REACHES_IN: ReadonlySet<string> = new Set(['duct-off-look', 'light-gap', 'plate-by-hand']);
 /** Options by which something is put right where it sits. */
@@ -34,6 +50,24 @@ function heldBy(job: Job): readonly string[] {
   return verdict.may ? [] : verdict.holds.map(({ words }) => words);
 }
 
+/** How the vehicle answers a hand, as things stand. */
+function handOn({ vehicle, job }: World, deed: HandDeed, entries: readonly PracticeEntry[]): HandAnswer {
+  const unit = job.items.find((item) => item.unit === 'throttle-body');
+  const open =
+    job.openings.some(({ state }) => state === 'open') ||
+    job.items.some(({ kind, state }) => kind === 'duct' && state === 'off') ||
+    unit?.state === 'off' ||
+    entries.some(({ kind, what }) => kind === 'look' && REACHES_IN.has(what));
+  const { ragIn, handAtPlate } = standing(entries);
+  return handle(deed, { group: vehicle.group, handAtPlate, ragIn, open, key: keyOf(entries), held: heldBy(job) });
+}
+
+/** The engine behind the adapter goes along. */
+function atTheEngine({ services }: World, deed: HandDeed): void {
+  const atEngine = AT_THE_ENGINE[deed];
+  if (atEngine !== undefined) services.hub.act(PRACTICE_LINK, atEngine);
+}
+
 /** What comes of a deed. @throws PracticeError for what this vehicle does not have */
 export function answerDeed(
   world: World,
@@ -41,17 +75,18 @@ export function answerDeed(
   entries: readonly PracticeEntry[],
   knowledge: Knowledge,
 ): PracticeAnswer | null {
-  const { vehicle, job } = world;
+  const { vehicle } = world;
   switch (deed.kind) {
     case 'look': {
       const sign = signsFor(knowledge, vehicle).find((each) => each.id === deed.sign && each.kind === 'check');
-      const now = world.vehicleNow();
-      const met = sign === undefined ? null : look(now, deed.sign);
+      const met = sign === undefined ? null : look(world.vehicleNow(), deed.sign);
+      const turned = HAND_FOR[sign?.method?.key ?? 'key off'];
       if (met === null) throw new PracticeError('no-such-scenario', 'There is no such check for this vehicle.');
-      const held = heldBy(job);
-      if (sign?.method?.key === 'engine running' && held.length > 0)
-        return { said: `Held, the engine may not run: ${held.join('; ')}.` };
-      return { met };
+      // A check turns the key as it needs it, and that is answered as if a hand had turned it.
+      const key = handOn(world, turned, entries);
+      if (key.stopped) return { said: key.words, hand: key };
+      atTheEngine(world, turned);
+      return { met, key: KEY_AFTER[turned] };
     }
     case 'ask': {
       const said = answerOf(vehicle, knowledge, deed.sign);
@@ -59,24 +94,10 @@ export function answerDeed(
       return { said };
     }
     case 'hand': {
-      const { ragIn, handAtPlate } = standing(entries);
-      const unit = job.items.find((item) => item.unit === 'throttle-body');
-      const open =
-        job.openings.some(({ state }) => state === 'open') ||
-        job.items.some(({ kind, state }) => kind === 'duct' && state === 'off') ||
-        unit?.state === 'off' ||
-        entries.some(({ kind, what }) => kind === 'look' && REACHES_IN.has(what));
-      const hand = handle(deed.deed, {
-        group: vehicle.group,
-        handAtPlate,
-        ragIn,
-        open,
-        key: keyOf(entries),
-        held: heldBy(job),
-      });
-      const atEngine = AT_THE_ENGINE[deed.deed];
-      if (!hand.stopped && atEngine !== undefined) world.services.hub.act(PRACTICE_LINK, atEngine);
-      return { hand };
+      const hand = handOn(world, deed.deed, entries);
+      if (hand.stopped) return { hand };
+      atTheEngine(world, deed.deed);
+      return { hand, key: KEY_AFTER[deed.deed] };
     }
     case 'mend': {
       const cause = knowledge.causes.find((each) => each.id === deed.cause);
@@ -117,8 +138,9 @@ export function whatOf(deed: PracticeDeed): string {
 
 const changing = (entries: readonly PracticeEntry[]): PracticeEntry[] =>
   entries.filter(({ kind, answer }) => kind === 'hand' && answer?.hand?.changed === true);
+/** How the key stands: as the last thing that turned it left it. */
 const keyOf = (entries: readonly PracticeEntry[]): 'off' | 'on' | 'run' =>
-  changing(entries).reduce<'off' | 'on' | 'run'>((key, { what }) => KEY_AFTER[what as HandDeed] ?? key, 'off');
+  entries.findLast(({ answer }) => answer?.key !== undefined)?.answer?.key ?? 'off';
 
 /** How things stand where hands are. */
 export const standing = (entries: readonly PracticeEntry[]): Pick<PracticeReply, 'ragIn' | 'handAtPlate'> => ({

@@ -196,13 +196,9 @@ export class Practice {
     if (row.state === 'stopped')
       throw new PracticeError('practice-ended', 'This practice job is put aside.', 'Take it up again.');
     const world = this.world(id);
-    const answer = answerDeed(
-      world,
-      deed,
-      this.records.entries(id),
-      world.services.knowledge.get(world.job.knowledge) ?? this.#knowledge(),
-    );
-    world.pass(this.#minutes(world, deed));
+    const answer = answerDeed(world, deed, this.records.entries(id), this.#judgedBy(world));
+    // What was stopped took no time.
+    if (answer?.hand?.stopped !== true) world.pass(this.#minutes(world, deed));
     const entry = this.records.oneGo(() =>
       this.records.add(id, {
         at: world.nowIso(),
@@ -218,12 +214,17 @@ export class Practice {
     return entry;
   }
 
+  /** The knowledge that a practice job was opened with. */
+  #judgedBy({ services, job }: World): Knowledge {
+    return services.knowledge.get(job.knowledge) ?? this.#knowledge();
+  }
+
   /** What a deed takes of practice time, min; a door that is open already takes none. */
   #minutes(world: World, deed: PracticeDeed): number {
     if (deed.kind === 'ask') return ASK_MINUTES;
     if (deed.kind !== 'look') return 0;
-    const { vehicle, job, services } = world;
-    const signs = signsFor(services.knowledge.get(job.knowledge) ?? this.#knowledge(), vehicle);
+    const { vehicle, job } = world;
+    const signs = signsFor(this.#judgedBy(world), vehicle);
     const reached = new Set<Access>();
     for (const { kind, what } of this.records.entries(job.id)) {
       const before = kind === 'look' ? signs.find(({ id }) => id === what) : undefined;

@@ -1,5 +1,6 @@
 import type {
   EngineShown,
+  JobReply,
   PracticeDeed,
   PracticeEntry,
   PracticeHome,
@@ -9,6 +10,7 @@ import type {
   PracticeReview,
   ScenarioFile,
 } from '../../contract/index.ts';
+import type { Knowledge } from '../../core/diagnose/index.ts';
 import { give, remove } from './asking.ts';
 import { api } from './api.ts';
 import { useRead } from './read.ts';
@@ -32,6 +34,14 @@ export const usePracticeJob = (id: () => string | null) =>
   useRead<PracticeReply>(() => (id() === null ? null : `/practice/jobs/${id()}`));
 /** What is shown once it is ended. */
 export const useReview = (id: () => string) => useRead<PracticeReview>(() => `/practice/jobs/${id()}/review`);
+
+/** The same, asked for once. @throws ApiError, OutOfReach */
+export const readReview = (id: string): Promise<PracticeReview> => api.get(`/practice/jobs/${id}/review`);
+/** The log of a practice job, from its own world. */
+export const readPracticeLog = (id: string): Promise<JobReply> => api.get(`/practice/worlds/${id}/jobs/${id}?since=0`);
+/** The knowledge that a practice job was opened with. */
+export const readPracticeKnowledge = (id: string, version: number): Promise<Knowledge> =>
+  api.get(`/practice/worlds/${id}/knowledge/${version}`);
 
 export const beginPractice = (asked: object): Promise<{ id: string }> => give('/practice/jobs', asked);
 export const beginAgain = (id: string, asked: object = {}): Promise<{ id: string }> =>

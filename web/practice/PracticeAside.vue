@@ -36,21 +36,8 @@ const KEYS: readonly { readonly deed: HandDeed; readonly name: string; readonly 
   { deed: 'key-on', name: 'On', key: 'on' },
   { deed: 'run', name: 'Run', key: 'run' },
 ];
-const AFTER: Readonly<Partial<Record<string, string>>> = {
-  'key-off': 'off',
-  'key-on': 'on',
-  sweep: 'on',
-  run: 'run',
-  blip: 'run',
-  'lights-on': 'run',
-};
-const key = computed(
-  () =>
-    entries.value
-      .filter(({ kind, answer: came }) => kind === 'hand' && came?.hand?.changed === true)
-      .map(({ what }) => AFTER[what])
-      .findLast((each) => each !== undefined) ?? 'off',
-);
+/** As the last thing that turned it left it: a hand, or a check that needs it so. */
+const key = computed(() => entries.value.findLast(({ answer: came }) => came?.key !== undefined)?.answer?.key ?? 'off');
 /** Something is open that a hand or a rag reaches into. */
 const isOpen = computed(
   () =>

@@ -105,7 +105,12 @@ const here = computed(() => {
       >
         What is this?
       </button>
-      <button type="button" class="min-h-9 px-1 text-sm text-soft hover:text-ink" title="Key ?" @click="$emit('keys')">
+      <button
+        type="button"
+        class="min-h-9 px-1 text-sm text-soft hover:text-ink max-[899px]:hidden"
+        title="Key ?"
+        @click="$emit('keys')"
+      >
         Keys
       </button>
       <component

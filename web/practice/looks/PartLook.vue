@@ -33,7 +33,7 @@ const WORDS = {
       ? 'A hose and the post it belongs to: they stand apart.'
       : split.value > 0
         ? 'A hose on its post: a dark line along its side.'
-        : 'A hose on its post, its side unbroken.',
+        : 'A hose on its post, its side of one colour.',
   gasket: (state: number) => `A gasket from the side: ${Math.round(22 - state * 17)} high as drawn.`,
   gears: () => `A gear of ${TEETH} teeth: ${worn.value} are lower than the rest.`,
   boot: (state: number) =>

@@ -60,7 +60,7 @@ const sumWords = computed(() => {
 const counted = computed(() => {
   const { value } = told;
   if (value === null) return [];
-  const hands = value.entries.filter(({ kind }) => kind === 'hand');
+  const hands = value.entries.filter(({ answer }) => answer?.hand !== undefined);
   const risks = hands.filter(({ answer }) => answer?.hand?.risk === true).length;
   const held = hands.filter(({ answer }) => answer?.hand?.stopped === true && !answer.hand.risk).length;
   return [

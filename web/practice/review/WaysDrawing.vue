@@ -6,7 +6,7 @@ import { type Review, stepKey, type Way, type WayStep } from '../../../core/prac
 const props = defineProps<{ review: Review; name: (step: WayStep) => string; said: (step: WayStep) => string }>();
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 const WIDTH = 780;
-const LEFT = 76;
+const LEFT = 88;
 const OWN_Y = 66;
 const BEST_Y = 204;
 const BAR = 26;
@@ -61,6 +61,8 @@ const letters = computed(() =>
     x: LEFT + at * scale.value,
   })),
 );
+/** A letter stands where the ways part; the name beside it makes room. */
+const startsParting = ({ x }: Block): boolean => letters.value.some((each) => Math.abs(each.x - x) < 1);
 /** Words fit where a block is wide enough. */
 const fits = ({ width }: Block): boolean => width > 40;
 /** In at most two lines that fit; what does not is cut. */
@@ -132,7 +134,7 @@ const words = computed(() => {
             <text
               v-for="(line, index) in wrapped(name(block.step), block.width)"
               :key="`name ${index}`"
-              :x="block.x + 3"
+              :x="block.x + (isOwn && startsParting(block) ? 13 : 3)"
               :y="y - 7 - 14 * (wrapped(name(block.step), block.width).length - 1 - index)"
               font-size="12"
               class="fill-ink"
@@ -160,15 +162,8 @@ const words = computed(() => {
         <text x="0" :y="BEST_Y + 27" font-size="18">{{ Math.round(review.best.minutes) }} min</text>
       </g>
       <g v-for="each in letters" :key="each.letter">
-        <circle :cx="each.x" :cy="OWN_Y + BAR / 2" r="10" class="fill-card stroke-oxide" stroke-width="2" />
-        <text
-          :x="each.x"
-          :y="OWN_Y + BAR / 2 + 4.5"
-          text-anchor="middle"
-          font-size="12"
-          font-weight="700"
-          class="fill-oxide"
-        >
+        <circle :cx="each.x" :cy="OWN_Y - 10" r="9" class="fill-card stroke-oxide" stroke-width="2" />
+        <text :x="each.x" :y="OWN_Y - 6" text-anchor="middle" font-size="12" font-weight="700" class="fill-oxide">
           {{ each.letter }}
         </text>
       </g>

@@ -1,11 +1,9 @@
 import { computed, onMounted, ref, shallowRef } from 'vue';
-import type { JobReply, PracticeReview } from '../../../contract/index.ts';
 import { findingWords, type Knowledge, signsFor } from '../../../core/diagnose/index.ts';
 import { type Review, stepKey, type WayStep } from '../../../core/practice/index.ts';
 import { OPTIONS, type OptionId } from '../../../core/choose/index.ts';
 import { UNIT_KINDS, type UnitObjectKind } from '../../../core/vehicle/index.ts';
-import { api } from '../../data/api.ts';
-import { useReview as readReview } from '../../data/practice.ts';
+import { readPracticeKnowledge, readPracticeLog, readReview, useReview as useReviewRead } from '../../data/practice.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useReviewing } from '../../workers/useReviewing.ts';
 
@@ -15,7 +13,7 @@ const NOMINAL_RATE = 6000;
 /** A practice job that is ended, with both ways worked out. */
 export function useReview(id: () => string) {
   const shop = useShop();
-  const { data: told, failed, reload } = readReview(id);
+  const { data: told, failed, reload } = useReviewRead(id);
   const review = shallowRef<Review | null>(null);
   const knowledge = shallowRef<Knowledge | null>(null);
   const problem = ref('');
@@ -23,11 +21,10 @@ export function useReview(id: () => string) {
 
   async function workOut(): Promise<void> {
     try {
-      const world = `/practice/worlds/${id()}`;
-      const ended = await api.get<PracticeReview>(`/practice/jobs/${id()}/review`);
+      const ended = await readReview(id());
       const [{ events }, known] = await Promise.all([
-        api.get<JobReply>(`${world}/jobs/${id()}?since=0`),
-        api.get<Knowledge>(`${world}/knowledge/${ended.knowledge}`),
+        readPracticeLog(id()),
+        readPracticeKnowledge(id(), ended.knowledge),
       ]);
       knowledge.value = known;
       const { ratePerHourMinor, dayPriceMinor, comebackMinor } = shop.settings;
