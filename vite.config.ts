@@ -64,6 +64,8 @@ export default defineConfig({
             ...[
               { name: 'list-table', test: /\/web\/parts\/ListTable|@tanstack/ },
               { name: 'pick-field', test: /\/web\/parts\/PickField|headlessui.*combobox/ },
+              // What asks the server is small, and lists ask without any stage of a job.
+              { name: 'asking', test: /\/web\/data\/(asking|read|pages)\.ts/ },
             ].map((group) => ({ ...group, minShareCount: 2, priority: 1, includeDependenciesRecursively: false })),
             { name: 'engine', test: /\/core\//, minShareCount: 4 },
             { name: 'stage-parts', test: /\/web\/(parts|stages)\//, minShareCount: 4 },

@@ -1,6 +1,8 @@
+import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test, type Workshop } from './fixtures.ts';
 
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 const button = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' });
 
@@ -261,4 +263,51 @@ test('a drill starts within two taps, judges with reasons, and comes back when i
   await expect(
     page.getByRole('complementary', { name: 'Yours' }).getByRole('link', { name: 'What is still in' }),
   ).toBeVisible();
+});
+
+test('every page of a practice job is accessible in both themes, and fits a tablet and a phone', async ({
+  page,
+  workshop,
+}) => {
+  test.setTimeout(300_000);
+  const id = await begin(page, workshop, ['foreign']);
+  const looked: string[] = [];
+  const check = async (name: string): Promise<void> => {
+    for (const theme of ['light', 'dark']) {
+      await page.evaluate((chosen) => document.documentElement.setAttribute('data-theme', chosen), theme);
+      const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).withTags(RULES).analyze();
+      looked.push(
+        ...violations.map((each) => `${name}, ${theme}: ${each.id} ${each.nodes[0]?.target.join(' ') ?? ''}`),
+      );
+    }
+    for (const width of [834, 390]) {
+      await page.setViewportSize({ width, height: 800 });
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      if (over > 0) looked.push(`${name} is ${over} px too wide at ${width}`);
+    }
+    await page.setViewportSize({ width: 1280, height: 800 });
+  };
+  for (const stage of ['complaint', 'decide', 'strip', 'clean', 'inspect', 'relearn']) {
+    await to(page, id, stage);
+    await expect(page.getByRole('region', { name: 'The simulated vehicle' })).toBeVisible();
+    await check(stage);
+  }
+  await to(page, id, 'diagnose');
+  await expect(page.getByRole('heading', { name: 'What do you look at?' })).toBeVisible();
+  await check('diagnose, choosing');
+  for (const [name, outcome] of [
+    ['Duct off, look at the plate', 'Something lies there'],
+    ['Light round the closed plate', 'Wide on one side'],
+    ['Move the plate by its linkage', 'Drags or does not return'],
+  ] as const) {
+    await button(page, new RegExp(`^${name}`)).click();
+    await expect(page.getByRole('heading', { level: 3, name })).toBeVisible();
+    await check(name);
+    await page.getByRole('radio', { name: outcome, exact: true }).check();
+    await button(page, 'Record').click();
+  }
+  await sayItWas(page, /Foreign object/);
+  await expect(page.getByTestId('sum')).toBeVisible({ timeout: 20_000 });
+  await check('review');
+  expect(looked).toEqual([]);
 });

@@ -21,6 +21,42 @@ const { values, positionals } = parseArgs({
   },
 });
 
+/** Looks at something in a practice job, and says what it is. */
+async function look(page, name, outcome) {
+  await page.getByRole('button', { name }).first().click();
+  await page.getByRole('radio', { name: outcome, exact: true }).check();
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await page.getByRole('heading', { name: 'What do you look at?' }).waitFor();
+}
+/** Begins a practice job on a valve that sticks, with some looks and tags laid. */
+async function practise(page) {
+  const id = await page.evaluate(async () => {
+    const post = async (path, body) =>
+      (
+        await fetch(`/api/practice/${path}`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ by: 'isla', ...body }),
+        })
+      ).json();
+    const teaches = 'A valve that clicks and does not turn is driven well, and stuck.';
+    const scenario = { group: 'cable', faults: ['valve-stuck'], seed: 1, difficulty: 1, teaches, tried: [] };
+    const { key } = await post('scenarios', { format: 'unhurried-wrench-scenario', version: 1, scenario });
+    return (await post('jobs', { scenario: key, seed: 1 })).id;
+  });
+  await page.goto(new URL(`/practice/at/${id}/jobs/${id}/diagnose`, page.url()).href);
+  await page.getByRole('heading', { name: 'What do you look at?' }).waitFor();
+  await look(page, /^Smoke into/, 'No smoke');
+  await look(page, /^Valve moves/, 'Clicks, does not move');
+  await page.getByRole('combobox', { name: 'A cause' }).pressSequentially('idle valve st');
+  await page.getByRole('option', { name: /Idle valve sticks/ }).click();
+  for (let tag = 0; tag < 5; tag += 1) await page.getByRole('button', { name: /^One tag more/ }).click();
+  await page.getByRole('combobox', { name: 'Another cause' }).pressSequentially('deposit');
+  await page.getByRole('option', { name: /Deposit/ }).click();
+  await page.getByRole('button', { name: /^One tag more on deposit/ }).click();
+  await page.waitForTimeout(900);
+}
+
 /** name → where, theme, size. Both themes are shown among them. */
 const VIEWS = {
   bay: {
@@ -48,8 +84,29 @@ const VIEWS = {
   'hand-over': { path: '/jobs/job-229/hand-over' },
   editor: { path: '/procedures/multi-bank-v8/edit', person: 'isla' },
   due: { path: '/records/due', prepare: (page) => page.getByRole('radio', { name: 'half a year' }).click() },
-  lasting: { path: '/records/lasting', theme: 'dark' },
-  stock: { path: '/stock' },
+  practice: {
+    path: '/practice',
+    person: 'isla',
+    theme: 'dark',
+    prepare: async (page) => {
+      await practise(page);
+      await page.getByRole('button', { name: 'Run', exact: true }).click();
+      await page.waitForTimeout(12_000);
+      await page.getByRole('button', { name: /^Duct off, look/ }).click();
+      await page.getByRole('heading', { level: 3, name: /^Duct off, look/ }).waitFor();
+    },
+  },
+  'practice-review': {
+    path: '/practice',
+    person: 'isla',
+    prepare: async (page) => {
+      await practise(page);
+      await look(page, /^Duct off, look/, 'Thin even film');
+      await page.getByRole('button', { name: /^Say what it was/ }).click();
+      await page.getByRole('button', { name: 'Say so, and end it' }).click();
+      await page.getByTestId('sum').waitFor({ timeout: 20_000 });
+    },
+  },
   // Near the end: it begins a run, which the pictures of that job must not show.
   relearn: {
     path: '/jobs/job-233/relearn',

@@ -161,6 +161,7 @@ const MEANT: Readonly<Record<string, readonly Meant[]>> = {
   '0.9.0': [],
   '0.10.0': [],
   '0.11.0': [],
+  '0.12.0': [],
 };
 
 /** Those that hold facts of earlier versions. A version that changes a fact adds the ones before it. */

@@ -1,2 +1,2 @@
 /** The version of this program, as in package.json. */
-export const VERSION = '0.11.0';
+export const VERSION = '0.12.0';

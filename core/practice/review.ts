@@ -63,6 +63,10 @@ export interface Review {
   readonly misread: readonly Misread[];
   /** Looks of which nothing was recorded. */
   readonly unsaid: readonly string[];
+  /** Groups of fasteners that came off and went back: at torque, by feel, and with neither recorded. */
+  readonly torque: { readonly right: number; readonly byFeel: number; readonly unsaid: number };
+  /** Measured after the work. */
+  readonly proofs: number;
   /** Parts that were fitted and changed nothing of what was wrong. */
   readonly forNothing: readonly { readonly id: string; readonly costMinor: number }[];
 }
@@ -226,8 +230,24 @@ export function reviewOf({
     orderMinutes: own.minutes - best.minutes - apart + without,
     misread,
     unsaid,
+    torque: torqueOf(job),
+    proofs: job.measurements.filter(({ when }) => when === 'after').length,
     forNothing,
   };
+}
+
+/** How what holds the unit went back. */
+function torqueOf({ items }: Job): Review['torque'] {
+  const groups = items.filter(
+    ({ fasteners, stripOrder, state }) =>
+      fasteners !== null && stripOrder !== null && (state === 'on' || state === 'renewed'),
+  );
+  const byFeel = groups.filter((item) => item.byFeel !== null).length;
+  const right = groups.filter(
+    ({ byFeel: felt, bolts, fasteners }) =>
+      felt === null && bolts.filter(({ final }) => final).length >= (fasteners?.count ?? 1),
+  ).length;
+  return { right, byFeel, unsaid: groups.length - byFeel - right };
 }
 
 /** What was recorded of a look, from when it was made on; null where nothing was. */

@@ -288,6 +288,34 @@ describe('both ways to a fault', () => {
     const after = review.own.steps.filter(({ id }) => id === 'valve-moves')[1];
     expect(after).toMatchObject({ bits: 0, outcome: 'moves' });
   });
+  it('count what went back to a figure, by feel, and without a word, and what was measured after', () => {
+    const group = (more: object) => ({
+      kind: 'fasteners',
+      unit: null,
+      state: 'on',
+      stripOrder: 1,
+      byFeel: null,
+      bolts: [],
+      fasteners: { count: 2 },
+      ...more,
+    });
+    const items = [
+      group({ bolts: [{ final: true }, { final: true }] }),
+      group({ byFeel: { why: 'no figure' } }),
+      group({ bolts: [{ final: true }] }),
+      group({ stripOrder: null }),
+    ] as unknown as Job['items'];
+    const measurements = [{ when: 'after' }, { when: 'before' }] as unknown as Job['measurements'];
+    const review = reviewOf({
+      scenario: plain,
+      job: jobOf('cable', { items, measurements }),
+      done: [],
+      knowledge: KNOWN,
+      rates: RATES,
+    });
+    expect(review.torque).toEqual({ right: 1, byFeel: 1, unsaid: 1 });
+    expect(review.proofs).toBe(1);
+  });
   it('are the same for the same vehicle', () => {
     const vehicle = vehicleOf(plain);
     const told = toldUnasked(vehicle, KNOWN, [], 2);

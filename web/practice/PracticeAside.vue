@@ -13,6 +13,7 @@ import { stopPractice } from '../data/practice.ts';
 import { WORLD } from '../data/world.ts';
 import { useEngine } from './useEngine.ts';
 import { usePractice } from './usePractice.ts';
+import BenchLooks from './BenchLooks.vue';
 import CustomerAsked from './CustomerAsked.vue';
 
 /** The simulated vehicle beside every stage: its key and engine, what hands do at it, the practice clock, and the way out. */
@@ -123,6 +124,7 @@ async function putAside(): Promise<void> {
     >
       {{ problem || answer }}
     </p>
+    <BenchLooks v-if="stage !== 'diagnose'" :job="job" :signs="signs" :look="(sign) => does({ kind: 'look', sign })" />
     <details :open="isOpen || reply.ragIn || reply.handAtPlate">
       <summary class="min-h-9 py-1.5 text-sm font-semibold text-soft">What your hands do</summary>
       <div class="mt-1 grid grid-cols-2 gap-2">

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { RouterLink, useRoute } from 'vue-router';
+import { useRoute } from 'vue-router';
 import { WORLD } from '../data/world.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { useShop } from '../stores/shop.ts';
+import PlaceLink from './PlaceLink.vue';
 import { switchTheme, theme } from './theme.ts';
 
 defineEmits<{ person: []; keys: []; search: []; page: []; waiting: [] }>();
@@ -17,10 +18,7 @@ const places = [
   { path: '/records', name: 'Records', key: 'G R' },
   { path: '/practice', name: 'Practice', key: 'G X' },
 ];
-/** From a practice job every place is another world: its page is opened anew. */
 const practising = WORLD.practice !== null;
-const linkTo = (path: string) => (practising ? { href: path } : { to: path });
-const PlaceLink = practising ? 'a' : RouterLink;
 const route = useRoute();
 const shop = useShop();
 const outbox = useOutbox();
@@ -48,17 +46,13 @@ const here = computed(() => {
     aria-label="Places"
     class="relative flex shrink-0 items-center gap-x-4 overflow-x-auto border-b border-line px-4 py-1 min-[900px]:w-[104px] min-[900px]:flex-col min-[900px]:items-stretch min-[900px]:gap-0 min-[900px]:overflow-visible min-[900px]:border-b-0 min-[900px]:border-r min-[900px]:p-0"
   >
-    <component
-      :is="PlaceLink"
-      v-bind="linkTo('/bay')"
-      class="hidden px-4 pb-7 pt-4 text-note font-bold leading-[1.1] text-bottle min-[900px]:block"
-      >Unhurried<br />Wrench</component
+    <PlaceLink to="/bay" class="hidden px-4 pb-7 pt-4 text-note font-bold leading-[1.1] text-bottle min-[900px]:block"
+      >Unhurried<br />Wrench</PlaceLink
     >
-    <component
-      :is="PlaceLink"
+    <PlaceLink
       v-for="place in places"
       :key="place.path"
-      v-bind="linkTo(place.path)"
+      :to="place.path"
       :title="`Keys ${place.key}`"
       class="relative py-3 text-note min-[900px]:px-4 min-[900px]:py-2.5"
       :class="here === place.path ? 'font-bold text-ink' : 'text-soft hover:text-ink'"
@@ -70,7 +64,7 @@ const here = computed(() => {
         aria-hidden="true"
         class="absolute -bottom-1 left-1/2 size-3 rounded-full border-2 border-oxide bg-paper min-[900px]:-right-[7px] min-[900px]:bottom-auto min-[900px]:left-auto min-[900px]:top-1/2 min-[900px]:-translate-y-1/2"
       />
-    </component>
+    </PlaceLink>
     <span class="flex-1" />
     <!-- On a narrow screen the rail scrolls, and this stays. -->
     <button
@@ -113,14 +107,13 @@ const here = computed(() => {
       >
         Keys
       </button>
-      <component
-        :is="PlaceLink"
-        v-bind="linkTo('/settings')"
+      <PlaceLink
+        to="/settings"
         class="flex min-h-9 items-center px-1 text-sm hover:text-ink"
         :class="
           route.path.startsWith('/settings') || route.path.startsWith('/knowledge') ? 'font-bold text-ink' : 'text-soft'
         "
-        >Settings</component
+        >Settings</PlaceLink
       >
       <button
         type="button"

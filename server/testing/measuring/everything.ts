@@ -16,7 +16,8 @@ import { overTheYears } from './years.ts';
 import { tapToPaint } from './tap.ts';
 import { unitPages, largePicture } from './units.ts';
 import { firstRealJob } from './journey.ts';
-import { practising } from './practice.ts';
+import { drawnLooks } from './looks.ts';
+import { plannedWays, practising } from './practice.ts';
 import { diagnosing } from './diagnosis.ts';
 import { judging } from './judgement.ts';
 import { command, fresh, openedJob, take } from './store.ts';
@@ -40,6 +41,7 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     ['diagnosing', diagnosing],
     ['judging', judging],
     ['practising', practising],
+    ['planned ways', plannedWays],
     ['traces', traces],
     ['weaving', weaving],
     ['the years', () => overTheYears(folder)],
@@ -52,6 +54,7 @@ export async function measure(folder: string, dist: string): Promise<Measured[]>
     ['search', () => search(folder)],
     ['first load', () => firstLoad(join(dist, 'web'))],
     ['a tap', () => tapToPaint(folder, join(dist, 'web'))],
+    ['looks', () => drawnLooks(folder, join(dist, 'web'))],
     ['away', () => away(folder, join(dist, 'web'))],
     ['a picture', () => largePicture(folder)],
     ['unit pages', () => unitPages(folder, join(dist, 'web'))],

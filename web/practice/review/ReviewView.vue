@@ -57,6 +57,19 @@ const sumWords = computed(() => {
   ].join('');
   return `${terms} = ${total < 0 ? `−${Math.abs(total)}` : total} min`;
 });
+const torqueWords = computed(() => {
+  const { value } = review;
+  if (value === null) return '…';
+  const { right, byFeel, unsaid } = value.torque;
+  if (right + byFeel + unsaid === 0) return 'nothing came off';
+  return [
+    right > 0 ? `${right} to figure` : '',
+    byFeel > 0 ? `${byFeel} by feel` : '',
+    unsaid > 0 ? `${unsaid} not recorded` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+});
 const counted = computed(() => {
   const { value } = told;
   if (value === null) return [];
@@ -84,6 +97,21 @@ const counted = computed(() => {
             ? 'none'
             : shop.say.money(review.value.forNothing.reduce((sum, { costMinor }) => sum + costMinor, 0)),
       bad: (review.value?.forNothing.length ?? 0) > 0,
+    },
+    {
+      name: 'Torque',
+      said: torqueWords.value,
+      bad: (review.value?.torque.byFeel ?? 0) + (review.value?.torque.unsaid ?? 0) > 0,
+    },
+    {
+      name: 'Proved by',
+      said:
+        review.value === null
+          ? '…'
+          : review.value.proofs === 0
+            ? 'nothing measured'
+            : `${review.value.proofs} measured after`,
+      bad: false,
     },
     {
       name: 'The program’s ranking',
@@ -163,8 +191,7 @@ const drop = () =>
         <p class="mt-1 text-action font-semibold">
           {{ outcome }}
           <template v-if="review">
-            {{ minutesOf(review.own.minutes) }} and {{ shop.say.money(review.own.costMinor) }}; the plan, which did not
-            know it either, took {{ minutesOf(review.best.minutes) }} and {{ shop.say.money(review.best.costMinor) }}.
+            {{ spent(review.own) }}; the plan, which did not know it either, took {{ spent(review.best) }}.
           </template>
         </p>
         <p v-if="!told.found" class="mt-1 text-note">

@@ -4,6 +4,7 @@ import { type Review, stepKey, type WayStep } from '../../../core/practice/index
 import { OPTIONS, type OptionId } from '../../../core/choose/index.ts';
 import { UNIT_KINDS, type UnitObjectKind } from '../../../core/vehicle/index.ts';
 import { readPracticeKnowledge, readPracticeLog, readReview, useReview as useReviewRead } from '../../data/practice.ts';
+import { replay } from '../../stores/engine.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useReviewing } from '../../workers/useReviewing.ts';
 
@@ -28,9 +29,10 @@ export function useReview(id: () => string) {
       ]);
       knowledge.value = known;
       const { ratePerHourMinor, dayPriceMinor, comebackMinor } = shop.settings;
+      const job = replay(id(), events);
+      if (job === null) throw new Error('The log of this practice job is empty: nothing can be compared.');
       ask({
-        jobId: id(),
-        events,
+        job,
         scenario: ended.scenario,
         done: ended.entries.flatMap(({ at, kind, what, answer }) =>
           (kind === 'look' && answer?.met !== undefined) || kind === 'ask' || kind === 'mend'
