@@ -24,8 +24,6 @@ const now = useNow();
 const { nameOf, newest } = useCauseNames();
 const { samples, shown } = useEngine();
 const job = computed(() => store.job);
-const answer = ref('');
-const isStopped = ref(false);
 const ending = ref(false);
 
 const holds = computed(() => {
@@ -39,6 +37,16 @@ const KEYS: readonly { readonly deed: HandDeed; readonly name: string; readonly 
 ];
 /** As the last thing that turned it left it: a hand, or a check that needs it so. */
 const key = computed(() => entries.value.findLast(({ answer: came }) => came?.key !== undefined)?.answer?.key ?? 'off');
+/** How the vehicle answered, as long as nothing else was done since. */
+const last = computed(() => entries.value.at(-1) ?? null);
+const isStopped = computed(() => last.value?.kind === 'hand' && last.value.answer?.hand?.stopped === true);
+const answer = computed(() =>
+  last.value?.kind === 'hand'
+    ? (last.value.answer?.hand?.words ?? '')
+    : last.value?.kind === 'mend'
+      ? `${nameOf(last.value.what)}: put right.`
+      : '',
+);
 /** Something is open that a hand or a rag reaches into. */
 const isOpen = computed(
   () =>
@@ -52,10 +60,7 @@ const isOpen = computed(
 const isWaiting = computed(() => job.value !== null && runningTimers(job.value).length > 0);
 
 async function hand(deed: HandDeed): Promise<void> {
-  const entry = await does({ kind: 'hand', deed });
-  const came = entry?.answer?.hand;
-  answer.value = came?.words ?? '';
-  isStopped.value = came?.stopped ?? false;
+  await does({ kind: 'hand', deed });
 }
 const mending = ref('');
 const mendable = computed(() =>
@@ -66,10 +71,7 @@ const mendable = computed(() =>
 async function mend(): Promise<void> {
   const cause = mending.value;
   if (cause === '') return;
-  const entry = await does({ kind: 'mend', cause });
-  isStopped.value = false;
-  answer.value = entry === null ? '' : `${nameOf(cause)}: put right.`;
-  mending.value = '';
+  if ((await does({ kind: 'mend', cause })) !== null) mending.value = '';
 }
 const mended = computed(() => entries.value.filter(({ kind }) => kind === 'mend').map(({ what }) => what));
 

@@ -137,7 +137,7 @@ const words = computed(() => {
               :x="block.x + (isOwn && startsParting(block) ? 13 : 3)"
               :y="y - 7 - 14 * (wrapped(name(block.step), block.width).length - 1 - index)"
               font-size="12"
-              class="fill-ink"
+              class="halo fill-ink"
             >
               {{ line }}
             </text>
@@ -148,7 +148,7 @@ const words = computed(() => {
               :y="y + BAR + 15 + 14 * index"
               font-size="12.5"
               font-weight="700"
-              class="fill-ink"
+              class="halo fill-ink"
             >
               {{ line }}
             </text>
@@ -170,3 +170,12 @@ const words = computed(() => {
     </svg>
   </div>
 </template>
+
+<style scoped>
+/* Words stay legible where a join passes behind them. */
+.halo {
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3px;
+}
+</style>
