@@ -130,6 +130,30 @@ describe('a practice job', () => {
     expect(body).toMatchObject({ error: { code: 'in-practice' } });
   });
 
+  it('goes nowhere: no file of it, no link to it, nothing for another shop', async () => {
+    const job = await begin();
+    for (const path of [
+      `/jobs/${job}/file`,
+      `/jobs/${job}/links`,
+      '/vehicles/practice/life',
+      '/know-how',
+      '/feeds',
+      '/reports/2026-05',
+    ])
+      await server.http.get(`${inWorld(job, path)}?by=isla`).expect(409);
+    await server.http
+      .post(inWorld(job, `/jobs/${job}/links`))
+      .send({ by: 'isla' })
+      .expect(409);
+    await server.http
+      .post(inWorld(job, `/jobs/${job}/phones`))
+      .send({ by: 'isla' })
+      .expect(409);
+    expect(server.db.prepare('SELECT COUNT(*) AS n FROM link').get()).toEqual({ n: 0 });
+    const sheet = await server.http.get(inWorld(job, `/jobs/${job}/sheet.pdf`)).expect(200);
+    expect(sheet.headers['content-type']).toContain('pdf');
+  });
+
   it('is refused for what nobody could find, by words', async () => {
     const keep = (scenario: object) => server.http.post(at('/scenarios')).send({ by: 'isla', ...file(scenario) });
     const message = async (scenario: object): Promise<string> =>

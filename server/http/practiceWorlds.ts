@@ -10,7 +10,10 @@ import { HttpError } from './errors.ts';
 export type Mount = readonly [path: string, routes: (services: Services) => Router];
 
 /** What may be changed in a practice world: the job, and what is read and photographed for it. All else is the shop's own. */
-const CHANGED_IN_PRACTICE = /^\/(jobs|adapter|pictures|recordings)(\/|$)/;
+const CHANGED_IN_PRACTICE = /^\/(jobs\/[^/]+\/(commands|countersign)|(adapter|pictures|recordings)(\/.*)?)$/;
+/** Files by which a practice job would go into a shop as if it had been done, and what tells others of it. */
+const LEAVES =
+  /^\/(jobs\/[^/]+\/(file|links|phones)|(vehicles|units)\/[^/]+\/life|know-how|feeds|calendars.*|keeping|reports\/.*)$/;
 const READS: ReadonlySet<string> = new Set(['GET', 'HEAD']);
 
 /**
@@ -40,6 +43,7 @@ export function practiceWorldRoutes(
   return (request, response, next) => {
     const world = worldOf(services, request);
     response.set({ 'x-shop-time': world.nowIso(), 'x-practice-pace': world.pace });
+    if (LEAVES.test(request.path)) throw new HttpError('in-practice', 'Nothing of a practice job leaves practice.');
     if (!READS.has(request.method) && !CHANGED_IN_PRACTICE.test(request.path))
       throw new HttpError('in-practice', 'That is the shop’s own, and is not changed from a practice job.', {
         wouldHelp: 'Leave practice first.',

@@ -78,7 +78,9 @@ const mayPractise = computed(
         <h2 class="text-heading">The sheet</h2>
         <span class="ml-auto flex flex-wrap gap-2 text-sm">
           <SavedLink :href="apiUrl(`/jobs/${job.id}/sheet.pdf`)">A4 sheet, PDF</SavedLink>
-          <SavedLink :href="apiUrl(`/jobs/${job.id}/file`)" download>Job file, JSON</SavedLink>
+          <SavedLink v-if="WORLD.practice === null" :href="apiUrl(`/jobs/${job.id}/file`)" download
+            >Job file, JSON</SavedLink
+          >
           <button v-if="WORLD.practice === null" type="button" class="quiet" @click="linking = true">
             A link for the customer
           </button>
