@@ -56,7 +56,12 @@ export type PracticeDeed = z.infer<typeof practiceDeed>;
 /** Who does it, and nothing else. */
 export const practiceBy = z.strictObject({ by: id });
 /** Begins it again with the same seed, or with another. */
-export const practiceAgain = z.strictObject({ by: id, seed: seed.optional() });
+export const practiceAgain = z.strictObject({
+  by: id,
+  seed: seed.optional(),
+  /** On another vehicle with the same fault, whichever shows it. */
+  other: z.boolean().default(false),
+});
 /** Says what it was, and ends it. */
 export const practiceDecided = z.strictObject({
   by: id,

@@ -6,6 +6,7 @@ import type { PracticeHome, PracticeReply, PracticeReview, ScenarioLine } from '
 import { FAST, markedAnew, practiceTime } from './practice/clock.ts';
 import { dueAgain } from './practice/repetition.ts';
 import { type Harness, harness, NOW, openJob } from './testing/harness.ts';
+import { signedIn, withAccounts } from './testing/signedIn.ts';
 
 let server: Harness;
 /** The world's clock, ms since 1970; it is moved on by hand. */
@@ -187,13 +188,10 @@ describe('a practice job', () => {
     };
     const met = async (id: string) =>
       ((await does(id, { kind: 'look', sign: 'back-of-plate' }).expect(201)).body as { answer: unknown }).answer;
-    const [first, same, other] = [
-      await met(job),
-      await met(await again({})),
-      await met(await again({ seed: 'other' })),
-    ];
-    expect(same).toEqual(first);
-    expect(other).not.toEqual(first);
+    const first = await met(job);
+    expect(await met(await again({}))).toEqual(first);
+    expect(await met(await again({ seed: 'other' }))).not.toEqual(first);
+    expect(await met(await again({ other: true }))).not.toEqual(first);
   });
 
   it('is put aside and taken up: its clock stands still meanwhile, and nothing is taken', async () => {
@@ -255,6 +253,20 @@ describe('a practice job', () => {
     const { entries } = await get<PracticeReply>(at(`/jobs/${job}`));
     expect(entries.map(({ seq }) => seq)).toEqual([1, 2, 3]);
     expect(new Set(entries.map(({ by }) => by))).toEqual(new Set(['wen', 'tomas']));
+  });
+
+  it('is let go when many others are open, and opened again as it was; not while somebody is at it', async () => {
+    const [first, heard] = [await begin(), await begin()];
+    await does(first, { kind: 'look', sign: 'duct-off-look' }).expect(201);
+    const stop = server.services.practice.world(heard).services.changes.listen(() => undefined);
+    const before = [first, heard].map((id) => server.services.practice.world(id));
+    for (let more = 0; more < 14; more += 1) server.services.practice.world(await begin());
+    expect(server.services.practice.world(heard)).toBe(before[1]);
+    expect(server.services.practice.world(first)).not.toBe(before[0]);
+    const { entries } = await get<PracticeReply>(at(`/jobs/${first}`));
+    expect(entries).toHaveLength(1);
+    await does(first, { kind: 'look', sign: 'light-gap' }).expect(201);
+    stop();
   });
 
   it('is taken out with its world, by whose it is or a lead', async () => {
@@ -384,6 +396,24 @@ describe('scenarios', () => {
     await server.http.get(at(`/scenarios/${key}/file`)).expect(404);
   });
 
+  it('are met first as they were written, and then as they fall', async () => {
+    const kept = await server.http
+      .post(at('/scenarios'))
+      .send({ by: 'isla', ...file({ seed: 'as written' }) })
+      .expect(201);
+    const { key } = kept.body as { key: string };
+    const rpm = async (): Promise<unknown> => {
+      const job = await begin({ scenario: key });
+      const { body } = await does(job, { kind: 'look', sign: 'idle-speed' }).expect(201);
+      await end(job, ['valve-stuck']).expect(200);
+      return [body.answer.met, (await get<PracticeReview>(at(`/jobs/${job}/review`))).scenario.seed];
+    };
+    const [, first] = (await rpm()) as [unknown, unknown];
+    const [, second] = (await rpm()) as [unknown, unknown];
+    expect(first).toBe('as written');
+    expect(second).not.toBe('as written');
+  });
+
   it('of a later version are said to be that', async () => {
     const { body } = await server.http
       .post(at('/scenarios'))
@@ -452,6 +482,28 @@ describe('progress', () => {
       .expect(200);
     expect(signed.body).toMatchObject({ countersigned: { by: 'isla' } });
     expect(await get(at('/to-countersign'))).toEqual([]);
+  });
+  it('is between whoever practised and a lead once people sign in; whoever was at it too sees how it went', async () => {
+    const job = await beginOn(['intake-leak']);
+    await does(job, { kind: 'look', sign: 'duct-off-look' }, 'tomas').expect(201);
+    const another = await begin({}, 'wen');
+    await withAccounts(server);
+    const [wen, tomas, isla] = [
+      await signedIn(server, 'wen'),
+      await signedIn(server, 'tomas'),
+      await signedIn(server, 'isla'),
+    ];
+    await wen.send('post', `/practice/jobs/${job}/end`, { by: 'wen', causes: ['intake-leak'] }).expect(200);
+    await wen.send('post', `/practice/jobs/${another}/end`, { by: 'wen', causes: ['deposit'] }).expect(200);
+    await tomas.agent.get('/api/practice/progress?person=wen').expect(403);
+    await tomas.agent.get('/api/practice?person=wen').expect(403);
+    await isla.agent.get('/api/practice/progress?person=wen').expect(200);
+    await wen.agent.get('/api/practice/progress?person=wen').expect(200);
+    await tomas.agent.get(`/api/practice/jobs/${job}/review`).expect(200);
+    await tomas.agent.get(`/api/practice/jobs/${another}/review`).expect(403);
+    // The world of a practice job is behind the same door as the shop.
+    await server.http.get(inWorld(job, '/shop')).expect(401);
+    await tomas.agent.get(inWorld(job, '/shop')).expect(200);
   });
   it('refuses more right than asked', async () => {
     await server.http

@@ -27,6 +27,13 @@ export function practiceRoutes(services: Services): Router {
 
   const personIn = (query: unknown): string => parse(id, (query as { person?: unknown }).person ?? '');
   const isLead = (person: string): boolean => mayChange(services.people.roleOf(person) ?? 'apprentice');
+  /** What is practised is shown to the person themselves and to a lead, one at a time: nobody is set beside another. */
+  const mayBeSeen = (request: Request, person: string): string => {
+    const { caller } = request;
+    if (caller !== undefined && caller.personId !== person && !mayChange(caller.role))
+      throw new HttpError('not-yours', 'What somebody else practises is between them and a lead.');
+    return person;
+  };
   /** What somebody practised is theirs; a lead may see to it. */
   const mustBeTheirs = (by: string, actor: Actor): void => {
     if (by !== actor.by) mustLead(actor, 'What somebody else practises');
@@ -35,18 +42,14 @@ export function practiceRoutes(services: Services): Router {
   router.get(
     '/practice',
     told((request) => {
-      const person = personIn(request.query);
+      const person = mayBeSeen(request, personIn(request.query));
       return practice.home(person, isLead(person));
     }),
   );
   router.get(
     '/practice/progress',
     told((request) => {
-      const person = personIn(request.query);
-      // Progress is shown to the person themselves and to a lead, one at a time: nobody is set beside another.
-      if (request.caller !== undefined && request.caller.personId !== person && !mayChange(request.caller.role))
-        throw new HttpError('not-yours', 'What somebody else practises is between them and a lead.');
-      return practice.progress(person);
+      return practice.progress(mayBeSeen(request, personIn(request.query)));
     }),
   );
   router.get(
@@ -67,7 +70,13 @@ export function practiceRoutes(services: Services): Router {
   );
   router.get(
     '/practice/jobs/:id/review',
-    told((request) => practice.review(parse(id, request.params.id))),
+    told((request) => {
+      const review = practice.review(parse(id, request.params.id));
+      const caller = request.caller?.personId;
+      // Whoever was at it too sees how it went.
+      if (!review.entries.some(({ by }) => by === caller)) mayBeSeen(request, review.by);
+      return review;
+    }),
   );
   router.post(
     '/practice/jobs/:id/deeds',
@@ -109,8 +118,8 @@ export function practiceRoutes(services: Services): Router {
   router.post(
     '/practice/jobs/:id/again',
     doing((request, actor) => {
-      const { seed } = parse(practiceAgain, request.body);
-      return { status: 201, body: { id: practice.again(parse(id, request.params.id), seed, actor.by) } };
+      const { by: _, ...asked } = parse(practiceAgain, request.body);
+      return { status: 201, body: { id: practice.again(parse(id, request.params.id), asked, actor.by) } };
     }),
   );
   router.post(

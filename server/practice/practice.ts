@@ -48,8 +48,9 @@ export interface PracticeMaking {
   readonly make: typeof createServices;
 }
 
-/** So many worlds are kept open; the one that was left alone longest is let go. */
+/** So many worlds are kept open; of those at which nobody is, the one that was left alone longest is let go. */
 const OPEN_WORLDS = 12;
+
 /** Practice jobs, scenarios and drills: a room beside the shop's store. */
 export class Practice {
   readonly #making: PracticeMaking;
@@ -110,13 +111,19 @@ export class Practice {
     },
     by: string,
   ): string {
-    const scenario = asked.scenario === undefined ? this.scenarios.pick(asked, by) : this.scenarios.of(asked.scenario);
-    return this.#beginOn(this.scenarios.seeded(scenario, asked.seed), by);
+    if (asked.scenario === undefined)
+      return this.#beginOn(this.scenarios.seeded(this.scenarios.pick(asked, by), asked.seed), by);
+    // One that somebody wrote is met first as it was written.
+    const written = this.scenarios.of(asked.scenario);
+    const isNew = this.records.jobs(by).every(({ scenario }) => scenario.id !== written.id);
+    return this.#beginOn(isNew && asked.seed === undefined ? written : this.scenarios.seeded(written, asked.seed), by);
   }
 
-  again(id: string, seed: number | string | undefined, by: string): string {
+  /** The same vehicle once more, or another with the same fault. */
+  again(id: string, { seed, other }: { seed?: number | string | undefined; other: boolean }, by: string): string {
     const { scenario } = this.row(id);
-    return this.#beginOn(seed === undefined ? scenario : this.scenarios.seeded(scenario, seed), by);
+    const isSame = seed === undefined && !other;
+    return this.#beginOn(isSame ? scenario : this.scenarios.seeded(scenario, seed), by);
   }
 
   #beginOn(scenario: Scenario, by: string): string {
@@ -173,9 +180,14 @@ export class Practice {
       marked: (clock) => this.records.setClock(id, clock, this.row(id).state),
     });
     this.#worlds.set(id, world);
-    const [oldest] = this.#worlds.keys();
-    if (this.#worlds.size > OPEN_WORLDS && oldest !== undefined) this.#letGo(oldest);
+    this.#letGoOfTheRest(id);
     return world;
+  }
+
+  #letGoOfTheRest(but: string): void {
+    if (this.#worlds.size <= OPEN_WORLDS) return;
+    const [oldest] = [...this.#worlds].filter(([id, { services }]) => id !== but && !services.changes.isHeard);
+    if (oldest !== undefined) this.#letGo(oldest[0]);
   }
 
   reply(id: string): PracticeReply {

@@ -10,6 +10,11 @@ export class Changes {
     return () => void this.#listeners.delete(listener);
   }
 
+  /** Whether anybody listens. */
+  get isHeard(): boolean {
+    return this.#listeners.size > 0;
+  }
+
   tell(change: Change): void {
     for (const listener of this.#listeners) listener(change);
   }

@@ -1,5 +1,14 @@
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { type DBSchema, deleteDB, type IDBPDatabase, openDB } from 'idb';
 import { storeName } from './world.ts';
+
+/** Names of what this page has opened. */
+const opened = new Set<string>();
+
+/** Takes away every store that this page has opened: a practice job that is ended needs none any more. */
+export async function dropStores(): Promise<void> {
+  await Promise.all([...opened].map((name) => deleteDB(name).catch(() => undefined)));
+  opened.clear();
+}
 
 /**
  * A store of this browser, opened once and again where the browser let go of it.
@@ -17,6 +26,7 @@ export function browserStore<S extends DBSchema>(
   };
   return () =>
     (open ??= new Promise<IDBPDatabase<S> | null>((resolve) => {
+      opened.add(storeName(name));
       openDB<S>(storeName(name), version, {
         upgrade,
         blocked: () => resolve(null),

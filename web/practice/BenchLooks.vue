@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
 import type { PracticeEntry } from '../../contract/index.ts';
 import type { Sign } from '../../core/diagnose/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
-import LookPicture from './looks/LookPicture.vue';
+import LitLook from './looks/LitLook.vue';
 
 /** What lies on the bench of a practice job, to be looked at: what it is, is recorded in the stage beside. */
 const props = defineProps<{
@@ -13,7 +13,6 @@ const props = defineProps<{
   look: (sign: string) => Promise<PracticeEntry | null>;
 }>();
 const shown = shallowRef<PracticeEntry | null>(null);
-const lamp = ref(10);
 
 const isOff = (unit: 'throttle-body' | 'idle-valve'): boolean =>
   props.job.items.some((item) => item.unit === unit && item.state === 'off');
@@ -30,9 +29,6 @@ const nameOf = (id: string): string => props.signs.find((sign) => sign.id === id
 async function open(sign: string): Promise<void> {
   shown.value = await props.look(sign);
 }
-const turn = (by: number): void => {
-  lamp.value = (lamp.value + by + 12) % 12;
-};
 </script>
 
 <template>
@@ -52,19 +48,7 @@ const turn = (by: number): void => {
     <SheetDialog v-if="shown" :title="nameOf(shown.what)" @close="shown = null">
       <p v-if="shown.answer?.said" class="border-l-4 border-oxide pl-3 font-semibold">{{ shown.answer.said }}</p>
       <template v-if="shown.answer?.met">
-        <LookPicture :met="shown.answer.met" :lamp="lamp" />
-        <div
-          v-if="shown.answer.met.kind === 'deposit'"
-          class="mx-auto mt-3 flex max-w-[300px] items-center justify-between"
-        >
-          <button type="button" class="quiet size-12 p-0! text-xl" aria-label="Lamp back an hour" @click="turn(-1)">
-            ↺
-          </button>
-          <span class="text-note font-semibold" aria-live="polite">Lamp at {{ lamp === 0 ? 12 : lamp }}</span>
-          <button type="button" class="quiet size-12 p-0! text-xl" aria-label="Lamp on an hour" @click="turn(1)">
-            ↻
-          </button>
-        </div>
+        <LitLook :met="shown.answer.met" />
         <p class="mt-4 text-note text-soft">
           What it is, is yours to say: grade it in the stage, or answer it at Diagnose.
         </p>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { causesOf } from '../../core/diagnose/index.ts';
 import { subjectOf } from '../../core/job/index.ts';
+import { dropStores } from '../data/browserStore.ts';
 import { endPractice } from '../data/practice.ts';
 import { WORLD } from '../data/world.ts';
 import PickField from '../parts/PickField.vue';
@@ -40,6 +41,7 @@ async function say(): Promise<void> {
       WORLD.practice ?? '',
       [first.value, second.value].filter((each) => each !== ''),
     );
+    await dropStores();
     location.assign(`/practice/jobs/${id}/review`);
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error);

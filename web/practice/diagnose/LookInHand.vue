@@ -2,13 +2,12 @@
 import { computed, ref } from 'vue';
 import type { PracticeEntry } from '../../../contract/index.ts';
 import { bandFor, type Sign } from '../../../core/diagnose/index.ts';
-import { whereIs } from '../../../core/job/index.ts';
-import { subjectOf } from '../../../core/job/index.ts';
+import { subjectOf, whereIs } from '../../../core/job/index.ts';
 import { figuresOf } from '../../../core/vehicle/index.ts';
 import CautionStack from '../../parts/CautionStack.vue';
 import { freshId, useJob } from '../../stores/job.ts';
 import { useForm } from '../../stages/useForm.ts';
-import LookPicture from '../looks/LookPicture.vue';
+import LitLook from '../looks/LitLook.vue';
 
 /** What is looked at now, as it is; the person says what it is. */
 const props = defineProps<{ entry: PracticeEntry; sign: Sign }>();
@@ -16,7 +15,6 @@ defineEmits<{ another: [] }>();
 const store = useJob();
 const form = useForm();
 const outcome = ref('');
-const lamp = ref(10);
 const isAsked = ref(false);
 
 const met = computed(() => props.entry.answer?.met ?? null);
@@ -40,9 +38,6 @@ const unit = computed(() => {
   const fits = (subjectOf(store.job, store.family).units ?? []).filter(({ kind }) => props.sign.of.includes(kind));
   return fits.length === 1 ? fits[0] : undefined;
 });
-const turn = (by: number): void => {
-  lamp.value = (lamp.value + by + 12) % 12;
-};
 function record(): void {
   isAsked.value = outcome.value === '' && !isReadable.value;
   if (isAsked.value) return;
@@ -87,16 +82,7 @@ const passOver = (): void =>
       @submit.prevent="record"
     >
       <div class="min-w-0">
-        <LookPicture :met="met" :lamp="lamp" />
-        <div v-if="hasLamp" class="mx-auto mt-3 flex max-w-[300px] items-center justify-between">
-          <button type="button" class="quiet size-12 p-0! text-xl" aria-label="Lamp back an hour" @click="turn(-1)">
-            ↺
-          </button>
-          <span class="text-note font-semibold" aria-live="polite">Lamp at {{ lamp === 0 ? 12 : lamp }}</span>
-          <button type="button" class="quiet size-12 p-0! text-xl" aria-label="Lamp on an hour" @click="turn(1)">
-            ↻
-          </button>
-        </div>
+        <LitLook :met="met" />
         <details class="mt-3">
           <summary class="min-h-9 py-1.5 text-sm font-semibold text-soft">How it is done</summary>
           <ol class="list-decimal pl-6 text-note leading-snug">

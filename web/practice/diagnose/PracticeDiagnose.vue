@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { ACCESS, type Sign } from '../../../core/diagnose/index.ts';
+import { upperFirst } from '../../../core/words/index.ts';
 import AdapterPanel from '../../stages/complaint/AdapterPanel.vue';
 import FindingsList from '../../stages/diagnosis/FindingsList.vue';
 import { useDiagnosis } from '../../stages/diagnosis/useDiagnosis.ts';
@@ -87,7 +88,7 @@ const title = computed(() => {
             Read codes and values <span class="text-sm font-normal text-soft">5 min</span>
           </button>
           <div v-for="shelf in shelves" :key="shelf.key" class="mt-4">
-            <h4 class="text-sm font-bold">{{ shelf.key.charAt(0).toUpperCase() + shelf.key.slice(1) }}</h4>
+            <h4 class="text-sm font-bold">{{ upperFirst(shelf.key) }}</h4>
             <ul class="rows border-y border-line">
               <li v-for="sign in shelf.of" :key="sign.id">
                 <button

@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { stillInDrill } from '../../../core/drills/index.ts';
-import AnswerRows from './AnswerRows.vue';
+import { upperFirst } from '../../../core/words/index.ts';
+import AnswerForm from './AnswerForm.vue';
 import JudgedLine from './JudgedLine.vue';
 
 /** Notes of a way there and back: before the key is turned, what did nobody take out? */
 const props = defineProps<{ seed: number }>();
 const emit = defineEmits<{ judged: [got: { right: number; of: number }] }>();
 const drill = stillInDrill(props.seed);
-const answers = drill.answers.map((what) => ({ id: what, name: what.charAt(0).toUpperCase() + what.slice(1) }));
-const picked = ref('');
-const done = ref(false);
-function judge(): void {
-  if (picked.value === '') return;
-  done.value = true;
-  emit('judged', { right: picked.value === drill.answer ? 1 : 0, of: 1 });
+const answers = drill.answers.map((what) => ({ id: what, name: upperFirst(what) }));
+/** What was answered; empty before. */
+const given = ref('');
+function judge(answer: string): void {
+  given.value = answer;
+  emit('judged', { right: answer === drill.answer ? 1 : 0, of: 1 });
 }
 </script>
 
@@ -26,14 +26,11 @@ function judge(): void {
         <li v-for="line in drill.lines" :key="line" class="py-0.5 text-action">{{ line }}</li>
       </ol>
     </section>
-    <form class="grid content-start gap-3" @submit.prevent="judge">
-      <AnswerRows v-model="picked" :answers="answers" legend="What is still in?" :done="done" />
-      <button v-if="!done" type="submit" class="primary" :disabled="picked === ''">That is it</button>
-    </form>
+    <AnswerForm :answers="answers" legend="What is still in?" @given="judge" />
     <JudgedLine
-      v-if="done"
+      v-if="given"
       class="md:col-span-2"
-      :right="picked === drill.answer"
+      :right="given === drill.answer"
       :words="`Still in is ${drill.answer}.`"
     />
   </div>

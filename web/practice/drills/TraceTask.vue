@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { TRACE_ANSWERS, type TraceAnswer, traceDrill } from '../../../core/drills/index.ts';
-import AnswerRows from './AnswerRows.vue';
+import { lowerFirst } from '../../../core/words/index.ts';
+import AnswerForm from './AnswerForm.vue';
 import JudgedLine from './JudgedLine.vue';
 
 /** A trace of a warm engine whose pedal is pressed once: what does it show? */
 const props = defineProps<{ seed: number }>();
 const emit = defineEmits<{ judged: [got: { right: number; of: number }] }>();
 const drill = traceDrill(props.seed);
-const picked = ref('');
-const done = ref(false);
+/** What was answered; empty before. */
+const given = ref('');
 const WIDTH = 620;
 const HEIGHT = 150;
 const answers = (Object.keys(TRACE_ANSWERS) as TraceAnswer[]).map((id) => ({ id, name: TRACE_ANSWERS[id] }));
@@ -42,10 +43,9 @@ const words = computed(
   () =>
     `Speed every two seconds, rpm: ${drill.rpm.filter((_, index) => index % 20 === 0).join(', ')}. Position from second 5 to 8, each tenth: ${drill.position.slice(50, 80).join(', ')}.`,
 );
-function judge(): void {
-  if (picked.value === '') return;
-  done.value = true;
-  emit('judged', { right: picked.value === drill.answer ? 1 : 0, of: 1 });
+function judge(answer: string): void {
+  given.value = answer;
+  emit('judged', { right: answer === drill.answer ? 1 : 0, of: 1 });
 }
 </script>
 
@@ -73,15 +73,12 @@ function judge(): void {
         <span>0 s</span><span>pedal pressed once at 5 s</span><span>24 s</span>
       </figcaption>
     </figure>
-    <form class="grid content-start gap-3" @submit.prevent="judge">
-      <AnswerRows v-model="picked" :answers="answers" legend="What does it show?" :done="done" />
-      <button v-if="!done" type="submit" class="primary" :disabled="picked === ''">That is it</button>
-    </form>
+    <AnswerForm :answers="answers" legend="What does it show?" @given="judge" />
     <JudgedLine
-      v-if="done"
+      v-if="given"
       class="lg:col-span-2"
-      :right="picked === drill.answer"
-      :words="`${TRACE_ANSWERS[drill.answer]}: ${drill.because.charAt(0).toLowerCase()}${drill.because.slice(1)}`"
+      :right="given === drill.answer"
+      :words="`${TRACE_ANSWERS[drill.answer]}: ${lowerFirst(drill.because)}`"
     />
   </div>
 </template>

@@ -159,8 +159,7 @@ async function work(step: () => Promise<void>): Promise<void> {
 }
 const again = (other: boolean) =>
   work(async () => {
-    const asked = other ? { seed: crypto.getRandomValues(new Int32Array(1))[0] ?? 1 } : {};
-    location.assign(practiceUrl((await beginAgain(id.value, asked)).id));
+    location.assign(practiceUrl((await beginAgain(id.value, { other })).id));
   });
 const sign = () =>
   work(async () => {
