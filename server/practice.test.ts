@@ -367,8 +367,18 @@ describe('what is done at a practice vehicle', () => {
     const job = await begin();
     await end(job, ['deposit']).expect(200);
     await does(job, { kind: 'ranking' }).expect(409);
+    const refused = await command(job, 'make-note', { id: 'n', stage: 'diagnose', text: 'too late' });
+    expect(refused.body).toMatchObject({ error: { code: 'practice-ended' } });
     await end(job, ['other']).expect(200);
     expect((await get<PracticeReview>(at(`/jobs/${job}/review`))).decided).toEqual(['deposit']);
+  });
+
+  it('is not found by naming one more than there is, nor one of two', async () => {
+    const found = async (faults: readonly string[], causes: readonly string[]): Promise<boolean | null> =>
+      ((await end(await beginOn(faults), causes).expect(200)).body as PracticeReview).found;
+    expect(await found(['intake-leak'], ['intake-leak', 'deposit'])).toBe(false);
+    expect(await found(['valve-stuck', 'dashpot'], ['valve-stuck'])).toBe(false);
+    expect(await found(['valve-stuck', 'dashpot'], ['dashpot', 'valve-stuck'])).toBe(true);
   });
 });
 

@@ -49,7 +49,7 @@ export function practiceRoutes(services: Services): Router {
   router.get(
     '/practice/progress',
     told((request) => {
-      return practice.progress(mayBeSeen(request, personIn(request.query)));
+      return practice.progress.of(mayBeSeen(request, personIn(request.query)));
     }),
   );
   router.get(
@@ -195,8 +195,8 @@ export function practiceRoutes(services: Services): Router {
         throw new HttpError('bad-value', 'More was right than was asked.', {
           fields: { right: `Expected at most ${of}.` },
         });
-      practice.drill(actor.by, drill, seed, right, of, seconds, now());
-      return { status: 201, body: practice.progress(actor.by) };
+      practice.progress.drill(actor.by, drill, seed, right, of, seconds, now());
+      return { status: 201, body: practice.progress.of(actor.by) };
     }),
   );
   return router;

@@ -41,10 +41,11 @@ export function practiceWorldRoutes(
   }
 
   return (request, response, next) => {
-    const world = worldOf(services, request);
+    const changes = !READS.has(request.method);
+    const world = worldOf(services, request, changes);
     response.set({ 'x-shop-time': world.nowIso(), 'x-practice-pace': world.pace });
     if (LEAVES.test(request.path)) throw new HttpError('in-practice', 'Nothing of a practice job leaves practice.');
-    if (!READS.has(request.method) && !CHANGED_IN_PRACTICE.test(request.path))
+    if (changes && !CHANGED_IN_PRACTICE.test(request.path))
       throw new HttpError('in-practice', 'That is the shop’s own, and is not changed from a practice job.', {
         wouldHelp: 'Leave practice first.',
       });
@@ -52,9 +53,12 @@ export function practiceWorldRoutes(
   };
 }
 
-function worldOf({ practice }: Services, request: Request): World {
+/** @param changes nothing of one that is ended changes any more */
+function worldOf({ practice }: Services, request: Request, changes: boolean): World {
   try {
-    return practice.world(parse(id, request.params.world));
+    const which = parse(id, request.params.world);
+    if (changes) practice.mustBeOpen(which);
+    return practice.world(which);
   } catch (error) {
     if (error instanceof PracticeError) throw new HttpError(error.code, error.message, { wouldHelp: error.wouldHelp });
     throw error;

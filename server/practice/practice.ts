@@ -30,7 +30,8 @@ import type { createServices, Services } from '../services.ts';
 import { answerDeed, handledBy, standing, whatOf } from './deeds.ts';
 import { PracticeError } from './errors.ts';
 import { PracticeRecords, type PracticeRow } from './records.ts';
-import { dueAgain, stabilityOf, type Went } from './repetition.ts';
+import { lineOf, Progress } from './progress.ts';
+import type { Went } from './repetition.ts';
 import { ScenarioList } from './scenarios.ts';
 import { World } from './world.ts';
 
@@ -56,12 +57,14 @@ export class Practice {
   readonly #making: PracticeMaking;
   readonly #folder: string;
   readonly scenarios: ScenarioList;
+  readonly progress: Progress;
   #records: PracticeRecords | null = null;
   readonly #worlds = new Map<string, World>();
 
   constructor(making: PracticeMaking) {
     this.#making = making;
     this.#folder = join(making.folder, 'practice');
+    this.progress = new Progress(() => this.records);
     this.scenarios = new ScenarioList(
       () => this.records,
       () => this.#knowledge(),
@@ -89,7 +92,7 @@ export class Practice {
       scenarios: this.scenarios.lines(jobs, isLead),
       open: jobs.filter(({ state }) => state !== 'ended').map(lineOf),
       ended: jobs.filter(({ state }) => state === 'ended').map(lineOf),
-      due: this.#due(person),
+      due: this.progress.due(person),
     };
   }
 
@@ -196,17 +199,22 @@ export class Practice {
     return { ...lineOf(row), jobId: id, tried: triedWords(row.scenario), entries, ...standing(entries) };
   }
 
-  /** What a person does beside the log, and what comes of it. @throws PracticeError */
-  does(id: string, deed: PracticeDeed, by: string): PracticeEntry {
-    const row = this.row(id);
-    if (row.state === 'ended')
+  /** @throws PracticeError for one that is ended or put aside: nothing of it changes any more */
+  mustBeOpen(id: string): void {
+    const { state } = this.row(id);
+    if (state === 'ended')
       throw new PracticeError(
         'practice-ended',
         'This practice job is ended; look at it again in its review.',
         'Begin it again.',
       );
-    if (row.state === 'stopped')
+    if (state === 'stopped')
       throw new PracticeError('practice-ended', 'This practice job is put aside.', 'Take it up again.');
+  }
+
+  /** What a person does beside the log, and what comes of it. @throws PracticeError */
+  does(id: string, deed: PracticeDeed, by: string): PracticeEntry {
+    this.mustBeOpen(id);
     const world = this.world(id);
     const answer = answerDeed(world, deed, this.records.entries(id), this.#judgedBy(world));
     // What was stopped took no time.
@@ -266,7 +274,9 @@ export class Practice {
     if (row.state === 'ended') return this.review(id);
     const world = this.world(id);
     const now = world.vehicleNow();
-    const found = row.scenario.faults.every((fault) => causes.includes(fault));
+    // One too many is a part too many: what is named is what there is, and nothing beside.
+    const { faults } = row.scenario;
+    const found = faults.length === causes.length && faults.every((fault) => causes.includes(fault));
     const harms = harmsOf(world.vehicle, now);
     const cured = stillWrong(world.vehicle, now).length === 0 && harms.length === 0;
     const helped = this.records.entries(id).some(({ kind }) => kind === 'ranking');
@@ -274,7 +284,7 @@ export class Practice {
     world.stopClock();
     this.records.oneGo(() => {
       this.records.end(id, at, causes, found, cured);
-      for (const fault of row.scenario.faults) this.#again(row.by, `cause:${fault}`, went, at);
+      for (const fault of faults) this.progress.practised(row.by, `cause:${fault}`, went, at);
     });
     return this.review(id);
   }
@@ -311,44 +321,6 @@ export class Practice {
     rmSync(join(this.#folder, 'worlds', id), { recursive: true, force: true });
   }
 
-  drill(person: string, drill: string, seed: number, right: number, of: number, seconds: number, at: string): void {
-    const share = right / of;
-    const went: Went = share < 0.5 ? 'badly' : share < 0.8 ? 'with help' : share < 1 ? 'well' : 'easily';
-    this.records.oneGo(() => {
-      this.records.addDrill(person, drill, seed, at, right, of, seconds);
-      this.#again(person, `drill:${drill}`, went, at);
-    });
-  }
-
-  progress(person: string): PracticeProgress {
-    const jobs = this.records.jobs(person);
-    const ended = jobs.filter(({ state }) => state === 'ended');
-    const causes = new Map<string, { met: number; found: number }>();
-    for (const { scenario, decided } of ended)
-      for (const fault of scenario.faults) {
-        const known = causes.get(fault) ?? { met: 0, found: 0 };
-        causes.set(fault, { met: known.met + 1, found: known.found + (decided.includes(fault) ? 1 : 0) });
-      }
-    return {
-      person,
-      jobs: jobs.map(lineOf),
-      causes: [...causes].map(([cause, counts]) => ({ cause, ...counts })),
-      drills: this.records.drills(person),
-      due: this.#due(person),
-    };
-  }
-
-  #due(person: string): PracticeProgress['due'] {
-    return this.records
-      .cards(person)
-      .map(({ subject, due, body }) => ({ subject, at: due, stability: stabilityOf(body) }));
-  }
-
-  #again(person: string, subject: string, went: Went, at: string): void {
-    const { due, body } = dueAgain(this.records.card(person, subject), went, at);
-    this.records.keepCard(person, subject, due, body);
-  }
-
   #knowledge(): Knowledge {
     return this.#making.knowledge.newest();
   }
@@ -360,17 +332,3 @@ export class Practice {
 }
 
 const plateOf = ({ number }: Pick<PracticeRow, 'number'>): string => `PRACTICE ${number}`;
-const lineOf = (row: PracticeRow): PracticeLine => ({
-  id: row.id,
-  number: row.number,
-  by: row.by,
-  group: row.scenario.group,
-  name: vehicleName(practiceFile(row.scenario.group, '').vehicle),
-  complaint: row.complaint,
-  state: row.state,
-  begunAt: row.begunAt,
-  endedAt: row.endedAt,
-  found: row.found,
-  cured: row.cured,
-  countersigned: row.countersigned,
-});

@@ -82,7 +82,19 @@ async function putAside(): Promise<void> {
 </script>
 
 <template>
-  <section v-if="reply && job" aria-label="The simulated vehicle" class="grid gap-3 border-b border-line pb-5">
+  <section v-if="reply && reply.state !== 'open'" aria-label="The simulated vehicle" class="border-b border-line pb-5">
+    <h3 class="text-action font-bold">{{ reply.state === 'ended' ? 'This practice is ended' : 'Put aside' }}</h3>
+    <p class="mt-1 text-note text-soft">
+      {{
+        reply.state === 'ended'
+          ? 'You look at it as it was left: nothing of it changes any more.'
+          : 'Its clock stands still, and nothing of it changes until it is taken up.'
+      }}
+    </p>
+    <a v-if="reply.state === 'ended'" class="quiet mt-3" :href="`/practice/jobs/${reply.id}/review`">To its review</a>
+    <a v-else class="quiet mt-3" href="/practice">To practice</a>
+  </section>
+  <section v-else-if="reply && job" aria-label="The simulated vehicle" class="grid gap-3 border-b border-line pb-5">
     <CustomerAsked
       v-if="stage === 'complaint'"
       :signs="signs"

@@ -94,7 +94,7 @@ const title = computed(() => {
                 <button
                   type="button"
                   class="flex min-h-11 w-full items-baseline justify-between gap-3 py-1.5 text-left hover:text-bottle disabled:text-soft"
-                  :disabled="picked !== '' || missing(sign) !== null"
+                  :disabled="picked !== '' || missing(sign) !== null || reply?.state !== 'open'"
                   @click="look(sign)"
                 >
                   <span
