@@ -531,6 +531,37 @@ describe('progress', () => {
   });
 });
 
+describe('a shop on its first day', () => {
+  it('practises with nothing of its own: every kind of vehicle, a procedure for each, and a stop at the end', async () => {
+    const empty = await harness({ empty: true });
+    try {
+      await empty.http
+        .put('/api/people/me')
+        .send({ by: 'me', person: { name: 'Me', role: 'lead', bay: '' } })
+        .expect((reply) => expect([200, 201], reply.text).toContain(reply.status));
+      for (const group of ['cable', 'electronic', 'diesel-flap', 'multi-bank', 'motorcycle', 'outboard']) {
+        const begun = await empty.http.post(at('/jobs')).send({ by: 'me', group }).expect(201);
+        const { id } = begun.body as { id: string };
+        const read = await empty.http.get(inWorld(id, `/jobs/${id}?since=0`)).expect(200);
+        expect((read.body as { events: { type: string }[] }).events.map(({ type }) => type)).toContain(
+          'procedure-pinned',
+        );
+        const looked = await empty.http
+          .post(at(`/jobs/${id}/deeds`))
+          .send({ by: 'me', kind: 'look', sign: 'plug-fit' });
+        expect(looked.status, `${group} ${looked.text}`).toBe(201);
+        await empty.http
+          .post(at(`/jobs/${id}/end`))
+          .send({ by: 'me', causes: ['other'] })
+          .expect(200);
+      }
+    } finally {
+      empty.services.practice.close();
+      empty.close();
+    }
+  });
+});
+
 describe('the practice store', () => {
   it('of a later version is left alone, and the shop works on', async () => {
     mkdirSync(join(server.folder, 'practice'), { recursive: true });
