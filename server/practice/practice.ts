@@ -7,7 +7,6 @@ import type {
   PracticeEntry,
   PracticeHome,
   PracticeLine,
-  PracticeProgress,
   PracticeReply,
   PracticeReview,
 } from '../../contract/index.ts';
@@ -18,14 +17,12 @@ import {
   complaintOf,
   harmsOf,
   minutesOf,
-  practiceFile,
   type Scenario,
   stillWrong,
   storedCodes,
   triedWords,
   vehicleOf,
 } from '../../core/practice/index.ts';
-import { vehicleName } from '../../core/vehicle/index.ts';
 import type { createServices, Services } from '../services.ts';
 import { answerDeed, handledBy, standing, whatOf } from './deeds.ts';
 import { PracticeError } from './errors.ts';
