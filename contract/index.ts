@@ -181,6 +181,7 @@ export type {
   PracticeProgress,
   PracticeReply,
   PracticeReview,
+  PracticeStanding,
   PracticeState,
   ScenarioFile,
   ScenarioInput,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { type Group, GROUPS, OPTION_IDS, type OptionId } from '../core/diagnose/index.ts';
 import { DEEDS, type HandAnswer, type HandDeed, type Harm, type Met, type Scenario } from '../core/practice/index.ts';
+import type { Stage } from '../core/job/index.ts';
 import { id, line } from './primitives.ts';
 
 const group = z.enum(Object.keys(GROUPS) as [Group, ...Group[]]);
@@ -80,8 +81,6 @@ export const drillDone = z.strictObject({
 /** A scenario as it is offered: nothing of what is hidden. */
 export interface ScenarioLine {
   readonly key: string;
-  /** As a person calls it. */
-  readonly number: number;
   readonly group: Group;
   readonly difficulty: 1 | 2 | 3;
   readonly tried: string;
@@ -111,6 +110,8 @@ export interface PracticeLine {
   readonly found: boolean | null;
   readonly cured: boolean | null;
   readonly countersigned: { readonly by: string; readonly at: string } | null;
+  /** Stages at which anything was done, in their order; empty while it is open. */
+  readonly stages: readonly Stage[];
 }
 
 /** What was done at a practice job beside its log, in order. */
@@ -136,12 +137,18 @@ export interface PracticeAnswer {
 }
 
 /** A practice job as its screens need it: nothing of what is hidden before it is ended. */
-export interface PracticeReply extends PracticeLine {
-  readonly jobId: string;
+export interface PracticeReply extends PracticeLine, PracticeStanding {
   readonly tried: string;
   readonly entries: readonly PracticeEntry[];
+}
+
+/** How things stand where hands are. */
+export interface PracticeStanding {
   readonly ragIn: boolean;
   readonly handAtPlate: boolean;
+  /** A hand or a rag reaches in. */
+  readonly open: boolean;
+  readonly key: 'off' | 'on' | 'run';
 }
 
 /** What is shown afterwards. */
@@ -169,7 +176,7 @@ export interface PracticeProgress {
     readonly lastAt: string;
   }[];
   /** What is due again and when, soonest first: a drill, or a cause. */
-  readonly due: readonly { readonly subject: string; readonly at: string; readonly stability: number }[];
+  readonly due: readonly { readonly subject: string; readonly at: string }[];
 }
 
 /** The first page of practice. */

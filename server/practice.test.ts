@@ -349,6 +349,67 @@ describe('what is done at a practice vehicle', () => {
     expect(review).toMatchObject({ found: true, cured: true, left: [], harms: [] });
   });
 
+  it('cures a crushed gasket by a new one under the body, and not by the old one again', async () => {
+    const after = async (renewed: boolean): Promise<PracticeReview> => {
+      const job = await beginOn(['flange-leak']);
+      const items = [
+        'duct',
+        'plug-1',
+        'plug-2',
+        'hose-1',
+        'hose-2',
+        'coolant-1',
+        'coolant-2',
+        'cable',
+        'flange',
+        'unit',
+        'seal',
+      ];
+      const done = async (type: string, data: object): Promise<void> => {
+        const reply = await command(job, type, data);
+        expect(reply.status, `${type} ${JSON.stringify(data)} ${reply.text}`).toBe(201);
+      };
+      for (const itemId of items)
+        await done('remove-item', {
+          itemId,
+          pocket: '',
+          label: /-\d$/.test(itemId) ? itemId : '',
+          countedOut: itemId === 'flange' ? 4 : null,
+        });
+      await done('finish-bench', { itemId: 'unit', note: '' });
+      // The face is cleaned before anything is laid on it.
+      for (const itemId of ['face', ...items.toReversed()])
+        await done('put-back-item', {
+          itemId,
+          renewed: itemId === 'seal' && renewed,
+          fitted: itemId === 'seal' && renewed ? 'new gasket' : '',
+          countedBack: itemId === 'flange' ? 4 : null,
+          confirmed: itemId.startsWith('plug'),
+        });
+      return (await end(job, ['flange-leak']).expect(200)).body as PracticeReview;
+    };
+    const [renewed, reused] = [await after(true), await after(false)];
+    expect(renewed).toMatchObject({ left: [], found: true });
+    expect(reused.left).toEqual(['flange-leak']);
+    // What was worked at is what its log says, and no more.
+    expect(renewed.stages).toEqual(expect.arrayContaining(['strip', 'refit']));
+    expect(renewed.stages).not.toContain('clean');
+  });
+
+  it('takes what mending takes, and nothing for what was stopped', async () => {
+    const job = await beginOn(['intake-leak'], 'electronic');
+    const clock = async (): Promise<number> =>
+      Date.parse((await server.http.get(inWorld(job, '/shop'))).headers['x-shop-time'] as string) - Date.parse(NOW);
+    await does(job, { kind: 'mend', cause: 'intake-leak' }).expect(201);
+    expect(await clock()).toBe(90 * 60_000);
+    await does(job, { kind: 'look', sign: 'duct-off-look' }).expect(201);
+    await does(job, { kind: 'hand', deed: 'hand-at-plate' }).expect(201);
+    const before = await clock();
+    const stopped = await does(job, { kind: 'look', sign: 'idle-speed' }).expect(201);
+    expect(stopped.body).toMatchObject({ answer: { hand: { stopped: true } } });
+    expect(await clock()).toBe(before);
+  });
+
   it('leaves a rag in where nobody takes it out, and says so after', async () => {
     const job = await beginOn(['intake-leak']);
     await does(job, { kind: 'look', sign: 'duct-off-look' }).expect(201);

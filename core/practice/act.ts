@@ -1,4 +1,4 @@
-import type { OptionId } from '../diagnose/index.ts';
+import type { Group, OptionId } from '../diagnose/index.ts';
 import type { UnitObjectKind } from '../vehicle/index.ts';
 import {
   adjusted,
@@ -65,6 +65,8 @@ const FORGETS: ReadonlySet<OptionId> = new Set([
   'replace-rebuilt',
   'replace-used',
 ]);
+/** Whether the computer drives the plate, and has to learn where it is. */
+export const isByWire = (group: Group): boolean => group === 'electronic' || group === 'multi-bank';
 /** Kinds that let idle air past the plate. */
 export const isIdleKind = (kind: string): boolean => kind === 'idle-valve' || kind === 'idle-actuator';
 
@@ -77,12 +79,11 @@ function changeOf({ option, kind }: Work): Change {
 
 /** The vehicle after some work: whatever was not mended is still so. The one given is left as it is. */
 export function act(vehicle: PracticeVehicle, work: Work): PracticeVehicle {
-  const byWire = ['electronic', 'multi-bank'].includes(vehicle.group);
   const { option, learned } = work;
   const world: World = {
     ...vehicle.world,
     ...changeOf(work)(vehicle.world),
-    ...(FORGETS.has(option) && byWire ? { learned } : learned ? { learned: true } : {}),
+    ...(FORGETS.has(option) && isByWire(vehicle.group) ? { learned } : learned ? { learned: true } : {}),
   };
   return { ...vehicle, world, idle: idling(world, vehicle.group, vehicle.seed) };
 }

@@ -1,4 +1,4 @@
-import { type Group, type Knowledge, restOf, signsFor } from '../diagnose/index.ts';
+import { type Finding, type Group, type Knowledge, restOf, signsFor } from '../diagnose/index.ts';
 import { lowerFirst, upperFirst } from '../words/index.ts';
 import { comesOut } from './case.ts';
 import type { Scenario } from './scenario.ts';
@@ -42,16 +42,23 @@ const SAID: Readonly<Record<string, (who: (typeof WHO)[Group]) => string>> = {
 /** So much is told unasked; the rest is asked for. */
 const UNASKED = 2;
 
+/** What a customer says of itself on coming in: the first symptoms that there are words for. */
+export function unaskedSymptoms(vehicle: PracticeVehicle, knowledge: Knowledge): readonly Finding[] {
+  return signsFor(knowledge, vehicle)
+    .flatMap((sign): Finding[] => {
+      const outcome = comesOut(sign, vehicle);
+      const isTold = sign.kind === 'symptom' && outcome !== restOf(sign) && SAID[`${sign.id}=${outcome}`] !== undefined;
+      return isTold ? [{ sign: sign.id, outcome }] : [];
+    })
+    .slice(0, UNASKED);
+}
+
 /** What the customer says on coming in; the rest has to be asked. */
 export function complaintOf(vehicle: PracticeVehicle, knowledge: Knowledge): string {
   const who = WHO[vehicle.group];
-  const felt = signsFor(knowledge, vehicle).flatMap((sign) => {
-    if (sign.kind !== 'symptom') return [];
-    const outcome = comesOut(sign, vehicle);
-    const said = outcome === restOf(sign) ? undefined : SAID[`${sign.id}=${outcome}`];
-    return said === undefined ? [] : [said(who)];
-  });
-  const told = felt.slice(0, UNASKED).join(', and ');
+  const told = unaskedSymptoms(vehicle, knowledge)
+    .map(({ sign, outcome }) => SAID[`${sign}=${outcome}`]?.(who) ?? '')
+    .join(', and ');
   const begins = vehicle.world.sudden ? 'since the other day' : 'for some while now';
   return told === ''
     ? `Something is not right with ${who.it}, ${begins}. I cannot say what.`

@@ -1,4 +1,5 @@
 import type { Group } from '../diagnose/index.ts';
+import type { Job } from '../job/index.ts';
 
 /** What hands do at a practice vehicle that no record asks for. */
 export const DEEDS = {
@@ -17,6 +18,14 @@ export const DEEDS = {
 } as const;
 /** A key of {@link DEEDS}. */
 export type HandDeed = keyof typeof DEEDS;
+
+/** Looks after which hands and rags reach the plate. */
+const REACHES_IN: ReadonlySet<string> = new Set(['duct-off-look', 'light-gap', 'plate-by-hand']);
+/** Whether a hand or a rag reaches in: something gapes, the duct or a unit is off, or a look has taken the duct off. */
+export const isOpenToHands = ({ openings, items }: Job, looks: readonly string[]): boolean =>
+  openings.some(({ state }) => state === 'open') ||
+  items.some(({ kind, unit, state }) => (kind === 'duct' || unit !== null) && state === 'off') ||
+  looks.some((sign) => REACHES_IN.has(sign));
 
 /** How things stand where hands are. */
 export interface AtHand {
@@ -77,7 +86,7 @@ export function handle(deed: HandDeed, { group, handAtPlate, ragIn, open, key, h
         return stop(
           'Stopped: cleaner burns. Nothing is sprayed into a running engine beyond what the recipe of a check says.',
         );
-      return open ? done('Brown runs down the bore onto the cloth.') : nothing('Nothing is open to spray into.');
+      return open ? done('Cleaner runs down the bore onto the cloth.') : nothing('Nothing is open to spray into.');
     case 'spray-sensor':
       return {
         stopped: false,

@@ -10,7 +10,7 @@ export { FELT_ANSWERS } from './felt.ts';
 export { look, LOOKS, type Met, type Shown } from './look.ts';
 export { answerOf, complaintOf, triedWords } from './complaint.ts';
 export { PRACTICE_ID, PRACTICE_SOURCE, type PracticeFile, practiceFile, readingOf } from './files.ts';
-export { type AtHand, DEEDS, handle, type HandAnswer, type HandDeed } from './handling.ts';
+export { type AtHand, DEEDS, handle, type HandAnswer, type HandDeed, isOpenToHands } from './handling.ts';
 export { fieldsOf, type Handled, type Harm, harmsOf, stillWrong, UNTOUCHED, worked } from './worked.ts';
 export { engineFaults } from './idling.ts';
 export { codeFindings, storedCodes } from './codes.ts';
@@ -28,3 +28,4 @@ export {
 export { type FromJob, scenarioFromJob } from './fromJob.ts';
 export { ASK_MINUTES, minutesOf, READ_MINUTES } from './minutes.ts';
 export { type Done, type Misread, type Parting, type Review, reviewOf, stepKey } from './review.ts';
+export { inPlaceOf, mendMinutes } from './inPlace.ts';

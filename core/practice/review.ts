@@ -1,9 +1,10 @@
-import type { OptionId, OptionTerms } from '../choose/index.ts';
+import type { OptionTerms } from '../choose/index.ts';
 import { type Access, type Finding, type Knowledge, type Sign, signsFor } from '../diagnose/index.ts';
-import { type Job, jobUnits } from '../job/index.ts';
+import { isBack, type Job, jobUnits } from '../job/index.ts';
 import { act, isIdleKind } from './act.ts';
 import { comesOut } from './case.ts';
 import { codeFindings } from './codes.ts';
+import { inPlaceOf } from './inPlace.ts';
 import { ASK_MINUTES, minutesOf, READ_MINUTES } from './minutes.ts';
 import { type Scenario, vehicleOf } from './scenario.ts';
 import {
@@ -71,9 +72,6 @@ export interface Review {
   readonly forNothing: readonly { readonly id: string; readonly costMinor: number }[];
 }
 
-/** So much is told unasked at the counter. */
-const TOLD_UNASKED = 2;
-
 /** A step by what it is. */
 export const stepKey = ({ kind, id }: Pick<WayStep, 'kind' | 'id'>): string => `${kind} ${id}`;
 
@@ -89,21 +87,15 @@ function momentsOf(job: Job, done: readonly Done[], knowledge: Knowledge): Momen
   const read = job.codesRead.before?.at ?? job.codes[0]?.at;
   const moments: Moment[] = [
     ...(read === undefined ? [] : [{ at: read, step: 'read' as const, id: 'codes' }]),
-    ...done.map(({ at, kind, what }): Moment => ({
-      at,
-      step: kind === 'look' ? 'check' : kind === 'ask' ? 'ask' : 'work',
-      id: kind === 'mend' ? inPlaceOf(what, knowledge) : what,
-    })),
+    ...done.map(({ at, kind, what }): Moment => {
+      if (kind !== 'mend') return { at, step: kind === 'look' ? 'check' : 'ask', id: what };
+      const cause = knowledge.causes.find(({ id }) => id === what);
+      return { at, step: 'work', id: (cause && inPlaceOf(cause)) ?? 'elsewhere' };
+    }),
     ...worksOf(job),
   ];
   return moments.sort((a, b) => a.at.localeCompare(b.at));
 }
-
-const IN_PLACE: readonly OptionId[] = ['adjust', 'remove', 'elsewhere'];
-/** The option by which a cause is put right where it sits. */
-const inPlaceOf = (cause: string, { causes }: Knowledge): OptionId =>
-  IN_PLACE.find((option) => causes.find(({ id }) => id === cause)?.cures.some((cure) => cure.option === option)) ??
-  'elsewhere';
 
 /** Work that the log tells of, each piece once: what was replaced was not also cleaned. */
 function worksOf(job: Job): Moment[] {
@@ -157,7 +149,7 @@ export function reviewOf({
   readonly rates: Rates;
 }): Review {
   const vehicle = vehicleOf(scenario);
-  const told = toldUnasked(vehicle, knowledge, scenario.tried, TOLD_UNASKED);
+  const told = toldUnasked(vehicle, knowledge, scenario.tried);
   const signs = new Map(signsFor(knowledge, vehicle).map((sign) => [sign.id, sign]));
   const belief = new Belief(knowledge, vehicle, told);
   const { terms } = chooseInput(vehicle, knowledge, told, rates);
@@ -191,7 +183,7 @@ export function reviewOf({
     const sign = signs.get(id);
     if (sign === undefined) return [];
     const was = comesOut(sign, now);
-    const said = step === 'ask' ? was : recordedOf(job, sign, at);
+    const said = step === 'ask' ? notedOf(job, id) : recordedOf(job, sign, at);
     if (said === null) unsaid.push(id);
     else if (said !== was) misread.push({ sign: id, said, was });
     // A look after the work tells how that went, and nothing of what was wrong before it.
@@ -238,10 +230,7 @@ export function reviewOf({
 
 /** How what holds the unit went back. */
 function torqueOf({ items }: Job): Review['torque'] {
-  const groups = items.filter(
-    ({ fasteners, stripOrder, state }) =>
-      fasteners !== null && stripOrder !== null && (state === 'on' || state === 'renewed'),
-  );
+  const groups = items.filter((item) => item.fasteners !== null && isBack(item));
   const byFeel = groups.filter((item) => item.byFeel !== null).length;
   const right = groups.filter(
     ({ byFeel: felt, bolts, fasteners }) =>
@@ -256,6 +245,10 @@ function recordedOf({ checks }: Job, sign: Sign, at: string): string | null {
     checks.find((each) => each.check === sign.id && each.at >= at) ?? checks.find((each) => each.check === sign.id);
   return check?.outcome ?? null;
 }
+
+/** What was noted of an answer of the customer; null where nothing was. */
+const notedOf = ({ signs }: Job, sign: string): string | null =>
+  signs.findLast((each) => each.sign === sign)?.outcome ?? null;
 
 /** Stretches of a way that the other does not have; a step that was made before is another one. */
 function partingsOf({ steps }: Way, shared: ReadonlySet<string>): Parting[] {

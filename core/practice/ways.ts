@@ -16,12 +16,13 @@ import {
   type Finding,
   type Knowledge,
   rank,
-  restOf,
   signsFor,
 } from '../diagnose/index.ts';
 import { wayMinutes } from '../job/index.ts';
 import { act } from './act.ts';
 import { comesOut } from './case.ts';
+import { codeFindings } from './codes.ts';
+import { unaskedSymptoms } from './complaint.ts';
 import { practiceFile } from './files.ts';
 import { minutesOf, READ_MINUTES } from './minutes.ts';
 import type { PracticeVehicle } from './vehicle.ts';
@@ -114,24 +115,14 @@ export function chooseInput(
 }
 
 /** What is told without a question: the symptoms that a customer brings, and what was tried. */
-export function toldUnasked(
+export const toldUnasked = (
   vehicle: PracticeVehicle,
   knowledge: Knowledge,
   tried: readonly OptionId[],
-  most: number,
-): readonly Finding[] {
-  const felt = signsFor(knowledge, vehicle).flatMap((sign): Finding[] => {
-    if (sign.kind !== 'symptom') return [];
-    const outcome = comesOut(sign, vehicle);
-    return outcome === restOf(sign) ? [] : [{ sign: sign.id, outcome }];
-  });
-  return [
-    ...felt.slice(0, most),
-    ...tried.map((option) =>
-      attemptFinding({ option, unit: null, helped: false, ago: { km: null, h: null, days: 20 } }),
-    ),
-  ];
-}
+): readonly Finding[] => [
+  ...unaskedSymptoms(vehicle, knowledge),
+  ...tried.map((option) => attemptFinding({ option, unit: null, helped: false, ago: { km: null, h: null, days: 20 } })),
+];
 
 /** Work as a step: what it takes and what it costs beside the time. */
 export const workStep = (terms: OptionTerms, share: number): WayStep => ({
@@ -192,9 +183,7 @@ export function bestWay(vehicle: PracticeVehicle, knowledge: Knowledge, told: re
   const belief = new Belief(knowledge, vehicle, told);
   const walk: Walk = { knowledge, vehicle, belief, rates, reached: new Set(), steps: [], failed: [] };
   const { steps, failed } = walk;
-  const codes = signsFor(knowledge, vehicle)
-    .filter(({ kind }) => kind === 'code')
-    .map((sign) => ({ sign: sign.id, outcome: comesOut(sign, vehicle) }));
+  const codes = codeFindings(vehicle, knowledge);
   steps.push({ kind: 'read', id: 'codes', outcome: '', minutes: READ_MINUTES, costMinor: 0, ...belief.hear(codes) });
   let now = vehicle;
   const done = new Set<string>();

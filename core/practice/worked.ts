@@ -1,11 +1,13 @@
 import { random } from '../chance/index.ts';
-import { jobUnits, type Job } from '../job/index.ts';
-import { isIdleKind } from './act.ts';
+import { isBack, type Job, jobUnits } from '../job/index.ts';
+import { isByWire, isIdleKind } from './act.ts';
 import {
+  allOf,
   bodyCleaned,
   bodyNew,
   type Change,
   cleanedInPlace,
+  rebuiltInside,
   refitted,
   resealed,
   sound,
@@ -71,7 +73,11 @@ const LEAVES_DIRT: ReadonlySet<string> = new Set(['protect', 'wet', 'rinse', 'dr
 export const takesDirtOff = ({ kind }: { readonly kind: string }): boolean => !LEAVES_DIRT.has(kind);
 
 /** What the work of a job did to the world, and what the hands did beside it. */
-function workedWorld(before: World, job: Job, { mended, ragIn, sensorSprayed }: Handled, seed: number): World {
+function workedWorld(
+  { world: before, group, seed }: PracticeVehicle,
+  job: Job,
+  { mended, ragIn, sensorSprayed }: Handled,
+): World {
   const units = jobUnits(job, null);
   const kindOf = (id: string): string => units.find((unit) => unit.id === id)?.kind ?? id;
   let world = before;
@@ -81,18 +87,22 @@ function workedWorld(before: World, job: Job, { mended, ragIn, sensorSprayed }: 
   for (const pass of job.passes.filter(takesDirtOff))
     become(pass.onVehicle ? cleanedInPlace : isIdleKind(kindOf(pass.unit)) ? valveCleaned : bodyCleaned);
   for (const { kind } of job.replaced) become(isIdleKind(kind) ? valveNew : bodyNew);
-  if (job.seals.some(({ decision }) => decision === 'renewed')) become(resealed);
+  // Whoever renews the kit has it open: screws are set and gears and track are renewed with it.
+  if (job.seals.some(({ decision }) => decision === 'renewed')) become(allOf(resealed, rebuiltInside));
   const unit = job.items.find((item) => item.unit === 'throttle-body');
-  const isBackOn = unit !== undefined && unit.stripOrder !== null && (unit.state === 'on' || unit.state === 'renewed');
-  // Off and on again: the gasket is laid anew, the boots are seen.
-  if (isBackOn) become(refitted);
+  const isBackOn = unit !== undefined && isBack(unit);
+  const isReused = job.items.some(({ kind, state }) => kind === 'gasket' && state === 'refitted');
+  // Off and on again on a new gasket, or on the one that was there: that leaks as it did.
+  if (isBackOn) become(isReused ? () => sound('bootFolded') : refitted);
   for (const cause of mended) become(() => sound(...fieldsOf(cause)));
   if (job.foreign.some(({ recovered }) => recovered?.recovered === 'all')) become(() => ({ objectOnPlate: false }));
-  const byWire = ['electronic', 'multi-bank'].includes(groupOfJob(job));
-  const touched = job.passes.some(takesDirtOff) || job.replaced.length > 0 || isBackOn;
-  const relearned = job.runs.some(({ run, closed }) => run.recipe.purpose === 'relearn' && closed?.outcome === 'took');
-  if (relearned) become(() => ({ learned: true }));
-  else if (byWire && touched) become(() => ({ learned: false }));
+  const touched = lastTouched(job, isBackOn ? (unit.back?.at ?? '') : '');
+  const learned = job.runs.flatMap(({ run, closed }) =>
+    run.recipe.purpose === 'relearn' && closed?.outcome === 'took' ? [closed.at] : [],
+  );
+  // What was learned before it was touched is of another plate.
+  if (learned.some((at) => at >= touched)) become(() => ({ learned: true }));
+  else if (isByWire(group) && touched !== '') become(() => ({ learned: false }));
   if (isBackOn && job.brokenOrders.length > 0) become(() => ({ askewMm2: ASKEW_MM2 }));
   const soft = job.items.find((item) => item.byFeel !== null && item.fasteners !== null);
   const harm = BY_FEEL_HARMS[(soft?.fasteners?.into ?? '') as keyof typeof BY_FEEL_HARMS] ?? 0;
@@ -104,14 +114,13 @@ function workedWorld(before: World, job: Job, { mended, ragIn, sensorSprayed }: 
   };
 }
 
-const groupOfJob = ({ vehicle }: Job): string =>
-  vehicle.throttle === 'electronic' && vehicle.units.some(({ kind }) => kind === 'throttle-actuator')
-    ? 'multi-bank'
-    : vehicle.throttle;
+/** When the plate that the computer knows was touched last, ISO; empty for never. @param back when the body went back on, or empty */
+const lastTouched = ({ passes, replaced }: Job, back: string): string =>
+  [...passes.filter(takesDirtOff), ...replaced].reduce((last, { at }) => (at > last ? at : last), back);
 
 /** The vehicle as the work so far has left it. The one given is left as it is. @param job as its log says */
 export function worked(vehicle: PracticeVehicle, job: Job, handled: Handled): PracticeVehicle {
-  const world = workedWorld(vehicle.world, job, handled, vehicle.seed);
+  const world = workedWorld(vehicle, job, handled);
   return { ...vehicle, world, idle: idling(world, vehicle.group, vehicle.seed) };
 }
 

@@ -1,4 +1,4 @@
-import type { Deed, PracticeAnswer, PracticeDeed, PracticeEntry, PracticeReply } from '../../contract/index.ts';
+import type { Deed, PracticeAnswer, PracticeDeed, PracticeEntry, PracticeStanding } from '../../contract/index.ts';
 import { type KeyState, type Knowledge, signsFor } from '../../core/diagnose/index.ts';
 import { type Job, jobMayStart } from '../../core/job/index.ts';
 import {
@@ -7,6 +7,8 @@ import {
   type Handled,
   handle,
   type HandDeed,
+  inPlaceOf,
+  isOpenToHands,
   look,
   UNTOUCHED,
 } from '../../core/practice/index.ts';
@@ -39,11 +41,6 @@ const HAND_FOR: Readonly<Record<KeyState, HandDeed>> = {
   driving: 'run',
 };
 
-/** Looks after which hands and rags reach the plate. */
-const REACHES_IN: ReadonlySet<string> = new Set(['duct-off-look', 'light-gap', 'plate-by-hand']);
-/** Options by which something is put right where it sits. */
-const IN_PLACE: ReadonlySet<string> = new Set(['elsewhere', 'adjust', 'remove']);
-
 /** Why the engine may not run, in words. */
 function heldBy(job: Job): readonly string[] {
   const verdict = jobMayStart(job);
@@ -52,14 +49,7 @@ function heldBy(job: Job): readonly string[] {
 
 /** How the vehicle answers a hand, as things stand. */
 function handOn({ vehicle, job }: World, deed: HandDeed, entries: readonly PracticeEntry[]): HandAnswer {
-  const unit = job.items.find((item) => item.unit === 'throttle-body');
-  const open =
-    job.openings.some(({ state }) => state === 'open') ||
-    job.items.some(({ kind, state }) => kind === 'duct' && state === 'off') ||
-    unit?.state === 'off' ||
-    entries.some(({ kind, what }) => kind === 'look' && REACHES_IN.has(what));
-  const { ragIn, handAtPlate } = standing(entries);
-  return handle(deed, { group: vehicle.group, handAtPlate, ragIn, open, key: keyOf(entries), held: heldBy(job) });
+  return handle(deed, { group: vehicle.group, ...standing(entries, job), held: heldBy(job) });
 }
 
 /** The engine behind the adapter goes along. */
@@ -101,8 +91,8 @@ export function answerDeed(
     }
     case 'mend': {
       const cause = knowledge.causes.find((each) => each.id === deed.cause);
-      const where = cause?.cures.some(({ option }) => IN_PLACE.has(option)) ?? false;
-      if (!where) throw new PracticeError('no-such-scenario', 'That is not put right where it sits.');
+      if (cause === undefined || inPlaceOf(cause) === null)
+        throw new PracticeError('no-such-scenario', 'That is not put right where it sits.');
       return { said: 'Done, as the maker says.' };
     }
     case 'tags':
@@ -143,10 +133,15 @@ const keyOf = (entries: readonly PracticeEntry[]): 'off' | 'on' | 'run' =>
   entries.findLast(({ answer }) => answer?.key !== undefined)?.answer?.key ?? 'off';
 
 /** How things stand where hands are. */
-export const standing = (entries: readonly PracticeEntry[]): Pick<PracticeReply, 'ragIn' | 'handAtPlate'> => ({
+export const standing = (entries: readonly PracticeEntry[], job: Job): PracticeStanding => ({
   ragIn: handledBy(entries).ragIn,
   handAtPlate: changing(entries).reduce(
     (is, { what }) => (what === 'hand-at-plate' ? true : what === 'hand-away' ? false : is),
     false,
   ),
+  open: isOpenToHands(
+    job,
+    entries.flatMap(({ kind, what, answer }) => (kind === 'look' && answer?.met !== undefined ? [what] : [])),
+  ),
+  key: keyOf(entries),
 });

@@ -11,11 +11,12 @@ import type {
   PracticeReview,
 } from '../../contract/index.ts';
 import { type Access, type Group, type Knowledge, signsFor } from '../../core/diagnose/index.ts';
-import type { Stamp } from '../../core/job/index.ts';
+import { type Stage, stageOfEntry, STAGES, type Stamp } from '../../core/job/index.ts';
 import {
   ASK_MINUTES,
   complaintOf,
   harmsOf,
+  mendMinutes,
   minutesOf,
   type Scenario,
   stillWrong,
@@ -151,7 +152,7 @@ export class Practice {
     return row;
   }
 
-  /** The world of a job. @throws PracticeError for one that is not there, or stopped */
+  /** The world of a job, opened where it is not. @throws PracticeError for one that is not there */
   world(id: string): World {
     const open = this.#worlds.get(id);
     if (open !== undefined) {
@@ -193,7 +194,12 @@ export class Practice {
   reply(id: string): PracticeReply {
     const row = this.row(id);
     const entries = this.records.entries(id);
-    return { ...lineOf(row), jobId: id, tried: triedWords(row.scenario), entries, ...standing(entries) };
+    return {
+      ...lineOf(row),
+      tried: triedWords(row.scenario),
+      entries,
+      ...standing(entries, this.world(id).job),
+    };
   }
 
   /** @throws PracticeError for one that is ended or put aside: nothing of it changes any more */
@@ -239,12 +245,13 @@ export class Practice {
   /** What a deed takes of practice time, min; a door that is open already takes none. */
   #minutes(world: World, deed: PracticeDeed): number {
     if (deed.kind === 'ask') return ASK_MINUTES;
+    if (deed.kind === 'mend') return mendMinutes(deed.cause, this.#judgedBy(world));
     if (deed.kind !== 'look') return 0;
     const { vehicle, job } = world;
     const signs = signsFor(this.#judgedBy(world), vehicle);
     const reached = new Set<Access>();
-    for (const { kind, what } of this.records.entries(job.id)) {
-      const before = kind === 'look' ? signs.find(({ id }) => id === what) : undefined;
+    for (const { kind, what, answer } of this.records.entries(job.id)) {
+      const before = kind === 'look' && answer?.met !== undefined ? signs.find(({ id }) => id === what) : undefined;
       if (before !== undefined) minutesOf(before, reached);
     }
     const sign = signs.find(({ id }) => id === deed.sign);
@@ -280,10 +287,21 @@ export class Practice {
     const went: Went = !found ? 'badly' : helped || harms.length > 0 ? 'with help' : cured ? 'easily' : 'well';
     world.stopClock();
     this.records.oneGo(() => {
-      this.records.end(id, at, causes, found, cured);
+      this.records.end(id, { endedAt: at, decided: causes, found, cured, stages: this.#stages(world) });
       for (const fault of faults) this.progress.practised(row.by, `cause:${fault}`, went, at);
     });
     return this.review(id);
+  }
+
+  /** Stages at which something was done; that it was opened with a complaint and a procedure is not the person's doing. */
+  #stages({ services, job }: World): readonly Stage[] {
+    const done = new Set(
+      (services.jobs.read(job.id, 0)?.events ?? []).flatMap((event) =>
+        event.commandId.startsWith(`${job.id}.`) ? [] : (stageOfEntry(event) ?? []),
+      ),
+    );
+    for (const { kind } of this.records.entries(job.id)) done.add(kind === 'ask' ? 'complaint' : 'diagnose');
+    return STAGES.filter((stage) => done.has(stage));
   }
 
   /** What is shown afterwards. @throws PracticeError while it is open: then it would tell what is hidden */

@@ -2,7 +2,7 @@ import type { PracticeLine, PracticeProgress } from '../../contract/index.ts';
 import { practiceFile } from '../../core/practice/index.ts';
 import { vehicleName } from '../../core/vehicle/index.ts';
 import type { PracticeRecords, PracticeRow } from './records.ts';
-import { dueAgain, stabilityOf, type Went } from './repetition.ts';
+import { dueAgain, type Went } from './repetition.ts';
 
 /** What each person has practised, and what of it is due again. */
 export class Progress {
@@ -44,7 +44,7 @@ export class Progress {
   due(person: string): PracticeProgress['due'] {
     return this.#records()
       .cards(person)
-      .map(({ subject, due, body }) => ({ subject, at: due, stability: stabilityOf(body) }));
+      .map(({ subject, due }) => ({ subject, at: due }));
   }
 
   /** It was practised, and went so: when it is due again is kept. */
@@ -68,4 +68,5 @@ export const lineOf = (row: PracticeRow): PracticeLine => ({
   found: row.found,
   cured: row.cured,
   countersigned: row.countersigned,
+  stages: row.stages,
 });

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import type { Database } from 'better-sqlite3';
 import type { PracticeAnswer, PracticeDeed, PracticeEntry, PracticeLine, PracticeState } from '../../contract/index.ts';
+import type { Stage } from '../../core/job/index.ts';
 import type { Scenario } from '../../core/practice/index.ts';
 import { OneGo } from '../store/oneGo.ts';
 import { prepared } from '../store/prepared.ts';
@@ -14,6 +15,15 @@ export interface PracticeRow extends Omit<PracticeLine, 'group' | 'name'> {
   readonly decided: readonly string[];
 }
 
+/** What is kept of one that is ended. */
+export interface Ended {
+  readonly endedAt: string;
+  readonly decided: readonly string[];
+  readonly found: boolean;
+  readonly cured: boolean;
+  readonly stages: readonly Stage[];
+}
+
 interface Raw {
   readonly id: string;
   readonly number: number;
@@ -25,6 +35,7 @@ interface Raw {
   readonly clock: string;
   readonly ended_at: string | null;
   readonly decided: string;
+  readonly stages: string;
   readonly found: number | null;
   readonly cured: number | null;
   readonly countersigned_by: string | null;
@@ -43,6 +54,7 @@ const rowOf = (raw: Raw): PracticeRow => ({
   clock: JSON.parse(raw.clock) as ClockMark,
   endedAt: raw.ended_at,
   decided: JSON.parse(raw.decided) as string[],
+  stages: JSON.parse(raw.stages) as Stage[],
   found: yesNo(raw.found),
   cured: yesNo(raw.cured),
   countersigned:
@@ -111,10 +123,10 @@ export class PracticeRecords {
   setClock(id: string, clock: ClockMark, state: PracticeState): void {
     this.#sql('UPDATE practice_job SET clock = ?, state = ? WHERE id = ?').run(JSON.stringify(clock), state, id);
   }
-  end(id: string, at: string, decided: readonly string[], found: boolean, cured: boolean): void {
+  end(id: string, { endedAt, decided, found, cured, stages }: Ended): void {
     this.#sql(
-      `UPDATE practice_job SET state = 'ended', ended_at = ?, decided = ?, found = ?, cured = ? WHERE id = ?`,
-    ).run(at, JSON.stringify(decided), Number(found), Number(cured), id);
+      `UPDATE practice_job SET state = 'ended', ended_at = ?, decided = ?, found = ?, cured = ?, stages = ? WHERE id = ?`,
+    ).run(endedAt, JSON.stringify(decided), Number(found), Number(cured), JSON.stringify(stages), id);
   }
   countersign(id: string, by: string, at: string): void {
     this.#sql('UPDATE practice_job SET countersigned_by = ?, countersigned_at = ? WHERE id = ?').run(by, at, id);
@@ -192,8 +204,8 @@ export class PracticeRecords {
     ).run(person, subject, due, body);
   }
   cards(person: string) {
-    return this.#sql<[string], { subject: string; due: string; body: string }>(
-      'SELECT subject, due, body FROM card WHERE person = ? ORDER BY due, subject',
+    return this.#sql<[string], { subject: string; due: string }>(
+      'SELECT subject, due FROM card WHERE person = ? ORDER BY due, subject',
     ).all(person);
   }
 

@@ -20,9 +20,6 @@ export function dueAgain(kept: string | null, went: Went, at: string): { readonl
   return { due: next.due.toISOString(), body: JSON.stringify(next) };
 }
 
-/** Days after which nine in ten would still know it. */
-export const stabilityOf = (kept: string): number => revived(kept).stability;
-
 function revived(kept: string): Card {
   const card = JSON.parse(kept) as Card;
   return {

@@ -124,11 +124,10 @@ export class ScenarioList {
   }
 
   lines(done: readonly PracticeRow[], isLead: boolean): ScenarioLine[] {
-    return this.#all().map(({ scenario, key, own }, index): ScenarioLine => {
+    return this.#all().map(({ scenario, key, own }): ScenarioLine => {
       const been = done.filter((row) => row.scenario.id === scenario.id && row.state === 'ended').length;
       return {
         key,
-        number: index + 1,
         group: scenario.group,
         difficulty: scenario.difficulty,
         tried: triedWords(scenario),

@@ -13,7 +13,7 @@ const STEPS: readonly string[] = [
    CREATE TABLE practice_job (
      id TEXT PRIMARY KEY, number INTEGER NOT NULL UNIQUE, scenario TEXT NOT NULL, person TEXT NOT NULL,
      complaint TEXT NOT NULL, begun_at TEXT NOT NULL, state TEXT NOT NULL CHECK (state IN ('open', 'stopped', 'ended')),
-     clock TEXT NOT NULL, ended_at TEXT, decided TEXT NOT NULL DEFAULT '[]', found INTEGER, cured INTEGER,
+     clock TEXT NOT NULL, ended_at TEXT, decided TEXT NOT NULL DEFAULT '[]', stages TEXT NOT NULL DEFAULT '[]', found INTEGER, cured INTEGER,
      countersigned_by TEXT, countersigned_at TEXT
    ) STRICT;
    CREATE INDEX practice_job_by_person ON practice_job (person, number);

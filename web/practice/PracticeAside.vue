@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { HandDeed } from '../../core/practice/index.ts';
-import { jobMayStart } from '../../core/job/index.ts';
+import { type HandDeed, inPlaceOf } from '../../core/practice/index.ts';
+import { jobMayStart, runningTimers } from '../../core/job/index.ts';
+import { lowerFirst } from '../../core/words/index.ts';
 import PickField from '../parts/PickField.vue';
 import { useShop } from '../stores/shop.ts';
 import { useNow } from '../stores/clock.ts';
-import { runningTimers } from '../../core/job/index.ts';
 import { useCauseNames } from './causeNames.ts';
 import EngineTraces from './EngineTraces.vue';
 import SayWhatItWas from './SayWhatItWas.vue';
@@ -22,7 +22,7 @@ const { store, reply, entries, does, problem, signs, tags } = usePractice();
 const shop = useShop();
 const now = useNow();
 const { nameOf, newest } = useCauseNames();
-const { samples, shown } = useEngine();
+const { samples, shown } = useEngine(() => reply.value?.state === 'open');
 const job = computed(() => store.job);
 const ending = ref(false);
 
@@ -35,8 +35,7 @@ const KEYS: readonly { readonly deed: HandDeed; readonly name: string; readonly 
   { deed: 'key-on', name: 'On', key: 'on' },
   { deed: 'run', name: 'Run', key: 'run' },
 ];
-/** As the last thing that turned it left it: a hand, or a check that needs it so. */
-const key = computed(() => entries.value.findLast(({ answer: came }) => came?.key !== undefined)?.answer?.key ?? 'off');
+const key = computed(() => reply.value?.key ?? 'off');
 /** How the vehicle answered, as long as nothing else was done since. */
 const last = computed(() => entries.value.at(-1) ?? null);
 const isStopped = computed(() => last.value?.kind === 'hand' && last.value.answer?.hand?.stopped === true);
@@ -47,16 +46,6 @@ const answer = computed(() =>
       ? `${nameOf(last.value.what)}: put right.`
       : '',
 );
-/** Something is open that a hand or a rag reaches into. */
-const isOpen = computed(
-  () =>
-    (job.value?.openings.some(({ state }) => state === 'open') ?? false) ||
-    (job.value?.items.some(({ kind, unit, state }) => (kind === 'duct' || unit !== null) && state === 'off') ??
-      false) ||
-    entries.value.some(
-      ({ kind, what }) => kind === 'look' && ['duct-off-look', 'light-gap', 'plate-by-hand'].includes(what),
-    ),
-);
 const isWaiting = computed(() => job.value !== null && runningTimers(job.value).length > 0);
 
 async function hand(deed: HandDeed): Promise<void> {
@@ -65,7 +54,7 @@ async function hand(deed: HandDeed): Promise<void> {
 const mending = ref('');
 const mendable = computed(() =>
   (newest.value?.causes ?? [])
-    .filter(({ cures }) => cures.some(({ option }) => ['elsewhere', 'adjust', 'remove'].includes(option)))
+    .filter((cause) => inPlaceOf(cause) !== null)
     .map(({ id, name }) => ({ id, words: name })),
 );
 async function mend(): Promise<void> {
@@ -97,6 +86,7 @@ async function putAside(): Promise<void> {
   <section v-else-if="reply && job" aria-label="The simulated vehicle" class="grid gap-3 border-b border-line pb-5">
     <CustomerAsked
       v-if="stage === 'complaint'"
+      :job="job"
       :signs="signs"
       :entries="entries"
       @ask="(sign) => does({ kind: 'ask', sign })"
@@ -139,7 +129,7 @@ async function putAside(): Promise<void> {
       {{ problem || answer }}
     </p>
     <BenchLooks v-if="stage !== 'diagnose'" :job="job" :signs="signs" :look="(sign) => does({ kind: 'look', sign })" />
-    <details :open="isOpen || reply.ragIn || reply.handAtPlate">
+    <details :open="reply.open || reply.ragIn || reply.handAtPlate">
       <summary class="min-h-9 py-1.5 text-sm font-semibold text-soft">What your hands do</summary>
       <div class="mt-1 grid grid-cols-2 gap-2">
         <button v-if="!reply.handAtPlate" type="button" class="quiet px-2! text-sm" @click="hand('hand-at-plate')">
@@ -163,7 +153,7 @@ async function putAside(): Promise<void> {
       />
       <button v-if="mending" type="submit" class="quiet justify-self-start">Put it right</button>
       <p v-if="mended.length > 0" class="text-sm text-soft">
-        Put right: {{ mended.map(nameOf).join(', ').toLowerCase() }}.
+        Put right: {{ mended.map(nameOf).map(lowerFirst).join(', ') }}.
       </p>
     </form>
     <p class="flex items-center gap-3 text-sm">

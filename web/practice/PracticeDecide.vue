@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue';
 import { type Choice, CHOICES } from '../../core/job/index.ts';
 import { type OptionTerms, wayId } from '../../core/choose/index.ts';
+import { departure } from '../../core/house/index.ts';
+import { lowerFirst } from '../../core/words/index.ts';
 import TextField from '../parts/TextField.vue';
 import StageFrame from '../stages/StageFrame.vue';
 import { useForm } from '../stages/useForm.ts';
@@ -21,6 +23,12 @@ const rows = computed(() =>
   })),
 );
 const isUnsaid = ref(false);
+const why = ref('');
+/** The house rule from which the choice departs: it is said why, as in any job. */
+const rule = computed(() => {
+  const row = rows.value.find(({ id }) => id === chosen.value);
+  return row === undefined ? null : departure(shop.rules, row.terms.id);
+});
 function decide(): void {
   const row = rows.value.find(({ id }) => id === chosen.value);
   isUnsaid.value = row === undefined;
@@ -28,7 +36,7 @@ function decide(): void {
   form.send('decide', {
     choice: row.terms.id as Choice,
     reason: reason.value,
-    departure: '',
+    departure: why.value,
     options: [],
     plan: [row.id],
   });
@@ -68,7 +76,15 @@ const ordered = (terms: OptionTerms): string =>
       </fieldset>
       <p v-if="isUnsaid" class="font-semibold text-alarm" role="alert">Choose what is done.</p>
       <TextField v-model="reason" label="Why" placeholder="in a few words" :error="form.error('reason')" />
-      <p v-if="form.general('reason')" class="font-semibold text-alarm" role="alert">{{ form.general('reason') }}</p>
+      <TextField
+        v-if="rule"
+        v-model="why"
+        :label="`House rule: ${lowerFirst(rule.rule.name)}. Why does this job depart from it?`"
+        :error="form.error('departure')"
+      />
+      <p v-if="form.general('reason', 'departure')" class="font-semibold text-alarm" role="alert">
+        {{ form.general('reason', 'departure') }}
+      </p>
       <button type="submit" class="primary max-w-sm">
         {{ job.decision === null ? 'Decide' : 'Decide anew' }}
       </button>

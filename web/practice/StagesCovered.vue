@@ -4,7 +4,7 @@ import type { PracticeLine, PracticeProgress } from '../../contract/index.ts';
 import { type Stage, STAGE_NAMES, STAGES } from '../../core/job/index.ts';
 import type { DrillId } from './drills/list.ts';
 
-/** The stages of a job, each with what was practised there: a dot for a job that was found, and for each drill. */
+/** The stages of a job, each with what was practised there: a dot for each job in which something was done there, and for each drill. */
 const props = defineProps<{ jobs: readonly PracticeLine[]; drills: PracticeProgress['drills'] }>();
 
 /** Where each drill belongs. */
@@ -17,21 +17,16 @@ const AT: Readonly<Record<DrillId, Stage>> = {
   'still-in': 'refit',
   mix: 'coolant',
 };
-/** What a practice job goes through. */
-const BY_JOB: readonly Stage[] = ['complaint', 'diagnose', 'decide'];
-const CURED: readonly Stage[] = ['strip', 'clean', 'prove'];
+/** So many dots are enough to see where somebody has been often. */
 const SHOWN = 5;
-const stages = computed(() => {
-  const found = props.jobs.filter((job) => job.found === true).length;
-  const cured = props.jobs.filter((job) => job.cured === true).length;
-  return STAGES.map((stage) => {
+const stages = computed(() =>
+  STAGES.map((stage) => {
     const drills = (Object.keys(AT) as DrillId[]).filter((id) => AT[id] === stage);
-    const done = drills.filter((id) => props.drills.some(({ drill }) => drill === id)).length;
-    const jobs = BY_JOB.includes(stage) ? found : CURED.includes(stage) ? cured : 0;
-    const all = drills.length + (BY_JOB.includes(stage) || CURED.includes(stage) ? SHOWN - drills.length : 0);
-    return { stage, name: STAGE_NAMES[stage], done: Math.min(all, done + jobs), all };
-  });
-});
+    const drilled = drills.filter((id) => props.drills.some(({ drill }) => drill === id)).length;
+    const worked = props.jobs.filter((job) => job.stages.includes(stage)).length;
+    return { stage, name: STAGE_NAMES[stage], done: Math.min(SHOWN, drilled + worked) };
+  }),
+);
 </script>
 
 <template>
@@ -42,14 +37,15 @@ const stages = computed(() => {
         <span class="block text-note font-semibold">{{ each.name }}</span>
         <span class="mt-1.5 flex justify-center gap-1" aria-hidden="true">
           <span
-            v-for="dot in each.all"
+            v-for="dot in SHOWN"
             :key="dot"
             class="size-3 rounded-full border-2"
             :class="dot <= each.done ? 'border-bottle bg-bottle' : 'border-line'"
           />
-          <span v-if="each.all === 0" class="text-sm text-soft">in jobs</span>
         </span>
-        <span class="sr-only">{{ each.all === 0 ? 'practised within jobs' : `${each.done} of ${each.all}` }}</span>
+        <span class="sr-only">{{
+          each.done === 0 ? 'not yet' : each.done < SHOWN ? `${each.done} times` : `${SHOWN} times or more`
+        }}</span>
       </li>
     </ol>
   </section>

@@ -1,8 +1,8 @@
 import { computed, ref } from 'vue';
 import type { PracticeEntry } from '../../contract/index.ts';
-import { type Access, findingWords, type Sign, signsFor } from '../../core/diagnose/index.ts';
+import { type Access, type Sign, signsFor } from '../../core/diagnose/index.ts';
 import { diagnoseJob } from '../../core/job/index.ts';
-import { ASK_MINUTES, minutesOf, READ_MINUTES } from '../../core/practice/index.ts';
+import { ASK_MINUTES, mendMinutes, minutesOf, READ_MINUTES } from '../../core/practice/index.ts';
 import { type Deed, doAtPractice, usePracticeJob } from '../data/practice.ts';
 import { WORLD } from '../data/world.ts';
 import { useJob } from '../stores/job.ts';
@@ -23,6 +23,7 @@ export function usePractice() {
   const store = useJob();
   const { data: reply, failed, reload } = usePracticeJob(() => WORLD.practice);
   const problem = ref('');
+  const nameOf = (cause: string): string => store.knowledge?.causes.find(({ id }) => id === cause)?.name ?? cause;
 
   const signs = computed((): readonly Sign[] => {
     const { job, knowledge, family } = store;
@@ -54,9 +55,14 @@ export function usePractice() {
     const reached = new Set<Access>();
     const looks = entries.value.flatMap((entry): WayMark[] => {
       const sign = signOf(entry.what);
-      if (entry.kind === 'mend')
-        return [{ key: `${entry.seq}`, name: 'put right', minutes: 0, costMinor: 0, said: '', isOpen: false }];
-      if (entry.kind !== 'look' || sign === null) return [];
+      if (entry.kind === 'mend') {
+        const minutes = store.knowledge === null ? 0 : mendMinutes(entry.what, store.knowledge);
+        return [
+          { key: `${entry.seq}`, name: 'Put right', minutes, costMinor: 0, said: nameOf(entry.what), isOpen: false },
+        ];
+      }
+      // What was stopped took no time.
+      if (entry.kind !== 'look' || sign === null || entry.answer?.met === undefined) return [];
       const check = job.checks.find((each) => each.check === sign.id && each.at >= entry.at);
       const outcome = check?.outcome ?? null;
       return [
@@ -122,7 +128,6 @@ export function usePractice() {
     minutes,
     costMinor,
     does,
-    says: (finding: { readonly sign: string; readonly outcome: string }): string => findingWords(signs.value, finding),
   };
 }
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
 import { OPTIONS, understand } from '../../../core/diagnose/index.ts';
+import { WORLD } from '../../data/world.ts';
 import TextField from '../../parts/TextField.vue';
 import { freshId } from '../../stores/job.ts';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
@@ -154,7 +155,13 @@ const nothing = computed(() => job.value !== null && job.value.signs.length === 
       <button type="submit" class="quiet mt-6 min-h-[68px]!">Tell</button>
     </form>
 
-    <section v-if="open && question" data-question class="mt-5 border-l-4 border-brass pl-4" aria-live="polite">
+    <!-- In practice which question tells most is for the person to know: the customer is asked beside. -->
+    <section
+      v-if="open && question && WORLD.practice === null"
+      data-question
+      class="mt-5 border-l-4 border-brass pl-4"
+      aria-live="polite"
+    >
       <p class="text-sm text-soft">The question that tells most now</p>
       <h3 class="mt-0.5 text-xl">{{ question.sign.ask }}</h3>
       <div class="mt-2 flex flex-wrap gap-2">
